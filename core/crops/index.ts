@@ -1,0 +1,5 @@
+export * from './facts';
+export * from './types';
+export * from './catalogue';
+export * from './advice';
+export * from './schools';

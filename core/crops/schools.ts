@@ -1,0 +1,66 @@
+import type { Fact } from './facts';
+import { practice, handbook } from './facts';
+
+/** A point on which growers disagree: every main school is offered, one is the default, and the screen says why. */
+export interface School {
+  readonly key: string;
+  readonly question: string;
+  readonly why: Fact<string>;
+  readonly choices: readonly { readonly value: string; readonly label: string; readonly words: string }[];
+  readonly fallback: string;
+}
+
+export const SCHOOLS = [
+  {
+    key: 'selfing',
+    question: 'Pollen from the same plant?',
+    why: handbook('Selfing keeps seed true to one mother; mixing plants keeps the variety broad. Squash family plants stand selfing fairly well.', 'general texts'),
+    choices: [
+      { value: 'others-first', label: 'Other plants first', words: 'The same plant is offered last, and marked as selfing.' },
+      { value: 'allowed', label: 'Same plant welcome', words: 'True to that mother: own males are offered with the rest.' },
+      { value: 'never', label: 'Never', words: 'Own males are not offered.' },
+    ],
+    fallback: 'others-first',
+  },
+  {
+    key: 'closure',
+    question: 'Shut flowers with?',
+    why: practice('Tape is quick, and can be torn by a strong flower. A drawstring mesh bag also works on small flowers, and must not be drawn too tight.'),
+    choices: [
+      { value: 'tape', label: 'Tape', words: 'At least 25 mm wide, half on the petals, half above.' },
+      { value: 'mesh-bag', label: 'Mesh bag', words: 'Drawn snug, not so tight that it bruises.' },
+      { value: 'cloth-bag', label: 'Cloth or paper bag', words: 'The whole tip if it is large; paper fails in rain.' },
+      { value: 'tie', label: 'Twine or peg', words: 'Weaker proof unless the flower was also shut before.' },
+    ],
+    fallback: 'tape',
+  },
+  {
+    key: 'males',
+    question: 'Males for one female?',
+    why: practice('At least one, better two to four: uneven or scant pollen gives drops and bent fruit.'),
+    choices: [
+      { value: '1', label: '1', words: 'When males are scarce.' },
+      { value: '2', label: '2', words: 'The usual.' },
+      { value: '3', label: '3', words: 'For flowers that set badly.' },
+      { value: '4', label: '4', words: 'For the hardest.' },
+    ],
+    fallback: '2',
+  },
+  {
+    key: 'marking',
+    question: 'When to put the mark on?',
+    why: practice('When the petals fall nothing else tells a hand-pollinated fruit from the rest. Marking only what grows saves marks and loses some fruit.'),
+    choices: [
+      { value: 'now', label: 'At once', words: 'Each flower gets the next mark in the round.' },
+      { value: 'when-growing', label: 'Once it grows', words: 'The mark is offered at the look that shows it growing.' },
+    ],
+    fallback: 'now',
+  },
+] as const satisfies readonly School[];
+
+export type SchoolKey = (typeof SCHOOLS)[number]['key'];
+export type SchoolChoices = Readonly<Record<SchoolKey, string>>;
+
+export const DEFAULT_SCHOOLS: SchoolChoices = Object.fromEntries(
+  SCHOOLS.map((school) => [school.key, school.fallback]),
+) as SchoolChoices;

@@ -1,0 +1,3 @@
+export * from './csv';
+export * from './json';
+export * from './tables';

@@ -1,0 +1,3 @@
+export * from './interval';
+export * from './fate';
+export * from './tally';

@@ -1,0 +1,82 @@
+import { jStat } from 'jstat';
+import { TrowelError } from '../errors';
+
+export interface Interval {
+  readonly low: number;
+  readonly high: number;
+}
+
+export type IntervalMethod = 'wilson' | 'clopper-pearson' | 'jeffreys';
+
+export interface IntervalOptions {
+  readonly method: IntervalMethod;
+  /** Two-sided, strictly between 0 and 1. */
+  readonly confidence: number;
+}
+
+/**
+ * Two-sided interval for a share, `successes` of `trials`. No trials: 0 to 1, nothing is known.
+ * Wilson: the score interval without continuity correction (R: `prop.test(correct = FALSE)`).
+ * Clopper-Pearson: exact, from beta quantiles (R: `binom.test`).
+ * Jeffreys: beta(1/2, 1/2) posterior, limits 0 and 1 at the ends (Brown, Cai & DasGupta 2001).
+ * Throws `successes`, `trials` or `confidence` for values out of range.
+ */
+export function proportionInterval(
+  successes: number,
+  trials: number,
+  { method, confidence }: IntervalOptions,
+): Interval {
+  checkCounts(successes, trials, confidence);
+  if (trials === 0) return { low: 0, high: 1 };
+  const tail = (1 - confidence) / 2;
+  const failures = trials - successes;
+  switch (method) {
+    case 'wilson':
+      return wilson(successes, trials, tail);
+    case 'clopper-pearson':
+      return {
+        low: successes === 0 ? 0 : jStat.beta.inv(tail, successes, failures + 1),
+        high: failures === 0 ? 1 : jStat.beta.inv(1 - tail, successes + 1, failures),
+      };
+    case 'jeffreys':
+      return {
+        low: successes === 0 ? 0 : jStat.beta.inv(tail, successes + 0.5, failures + 0.5),
+        high: failures === 0 ? 1 : jStat.beta.inv(1 - tail, successes + 0.5, failures + 0.5),
+      };
+  }
+}
+
+/** One-sided exact upper limit for a share (Clopper-Pearson). No trials: 1. Throws as `proportionInterval`. */
+export function upperBound(successes: number, trials: number, confidence: number): number {
+  checkCounts(successes, trials, confidence);
+  return successes === trials ? 1 : jStat.beta.inv(confidence, successes + 1, trials - successes);
+}
+
+function wilson(successes: number, trials: number, tail: number): Interval {
+  const z = -jStat.normal.inv(tail, 0, 1);
+  const share = successes / trials;
+  const centre = (share + (z * z) / (2 * trials)) / (1 + (z * z) / trials);
+  const half =
+    (z / (1 + (z * z) / trials)) * Math.sqrt((share * (1 - share)) / trials + (z * z) / (4 * trials * trials));
+  // At the ends the limits are exactly 0 and 1; rounding must not push them past.
+  return {
+    low: successes === 0 ? 0 : Math.max(0, centre - half),
+    high: successes === trials ? 1 : Math.min(1, centre + half),
+  };
+}
+
+function checkCounts(successes: number, trials: number, confidence: number): void {
+  if (!Number.isInteger(trials) || trials < 0) {
+    throw new TrowelError('trials', `Trials must be a whole number of 0 or more, not ${trials}.`, { field: 'trials' });
+  }
+  if (!Number.isInteger(successes) || successes < 0 || successes > trials) {
+    throw new TrowelError('successes', `Successes must be a whole number from 0 to ${trials}, not ${successes}.`, {
+      field: 'successes',
+    });
+  }
+  if (!(confidence > 0 && confidence < 1)) {
+    throw new TrowelError('confidence', `Confidence must lie between 0 and 1, not ${confidence}.`, {
+      field: 'confidence',
+    });
+  }
+}

@@ -1,0 +1,43 @@
+import { monotonicFactory } from 'ulid';
+import type { Random } from './random';
+
+declare const brand: unique symbol;
+type Branded<Kind extends string> = string & { readonly [brand]?: Kind };
+
+export type EventId = Branded<'event'>;
+export type PatchId = Branded<'patch'>;
+export type BedId = Branded<'bed'>;
+export type VarietyId = Branded<'variety'>;
+export type StandId = Branded<'stand'>;
+export type PlantId = Branded<'plant'>;
+export type FlowerId = Branded<'flower'>;
+export type SubjectId = PatchId | BedId | VarietyId | StandId | PlantId | FlowerId;
+
+export const SUBJECT_KINDS = ['patch', 'bed', 'variety', 'stand', 'plant', 'flower'] as const;
+export type SubjectKind = (typeof SUBJECT_KINDS)[number];
+
+const ULID = '[0-7][0-9A-HJKMNP-TV-Z]{25}';
+export const EVENT_ID = new RegExp(`^${ULID}$`);
+export function subjectIdPattern(kind: SubjectKind): RegExp {
+  return new RegExp(`^${kind}:${ULID}$`);
+}
+
+/** The kind written in front of a subject's id, or `null` when it is none of ours. */
+export function subjectKindOf(id: string): SubjectKind | null {
+  const kind = id.slice(0, id.indexOf(':')) as SubjectKind;
+  return SUBJECT_KINDS.includes(kind) ? kind : null;
+}
+
+/** Makes ids that sort by the time they were made, also within one millisecond (ULID, monotonic). */
+export interface IdMaker {
+  event(epochMs: number): EventId;
+  subject(kind: SubjectKind, epochMs: number): SubjectId;
+}
+
+export function idMaker(random: Random): IdMaker {
+  const next = monotonicFactory(random);
+  return {
+    event: (epochMs) => next(epochMs),
+    subject: (kind, epochMs) => `${kind}:${next(epochMs)}`,
+  };
+}

@@ -1,0 +1,158 @@
+import { DEFAULT_SCHOOLS, SCHOOLS, type SchoolChoices } from '../crops';
+import type { LedgerEvent } from './events';
+import type { Bed, Flower, Note, Patch, Plant, Stand, Variety } from './views';
+
+type Draftable<T> = { -readonly [K in keyof T]: T[K] extends readonly (infer U)[] ? U[] : T[K] };
+
+// Each function takes one subject's events in force, in order, and gives its view, or `null` while the event
+// that founds it (begun, added, seen) is missing: another phone may still bring it.
+
+export function derivePatch(id: string, events: readonly LedgerEvent[]): Patch | null {
+  let patch: Draftable<Patch> | null = null;
+  let place: Patch['place'] = null;
+  let schools: SchoolChoices = DEFAULT_SCHOOLS;
+  const notes: Note[] = [];
+  for (const event of events) {
+    if (event.kind === 'patchBegun') {
+      patch = { id, name: event.name, begunAt: event.at, place: null, schools: { ...DEFAULT_SCHOOLS }, notes };
+    } else if (event.kind === 'placeSet') place = event.place;
+    else if (event.kind === 'schoolChosen') {
+      const school = SCHOOLS.find(({ key }) => key === event.school);
+      // A school dropped or renamed by a later version falls back to the default.
+      if (school?.choices.some(({ value }) => value === event.choice)) {
+        schools = { ...schools, [event.school]: event.choice };
+      }
+    } else if (event.kind === 'noted') notes.push(noteOf(event));
+  }
+  return patch && { ...patch, place, schools };
+}
+
+export function deriveBed(id: string, events: readonly LedgerEvent[]): Bed | null {
+  let bed: Bed | null = null;
+  const notes: Note[] = [];
+  for (const event of events) {
+    if (event.kind === 'bedAdded') {
+      const { patch, name, xM, yM, lengthM, widthM } = event;
+      bed = { id, patch, name, xM, yM, lengthM, widthM, event: event.id, notes };
+    } else if (event.kind === 'noted') notes.push(noteOf(event));
+  }
+  return bed;
+}
+
+export function deriveVariety(id: string, events: readonly LedgerEvent[]): Variety | null {
+  let variety: Variety | null = null;
+  for (const event of events) {
+    if (event.kind !== 'varietyAdded') continue;
+    const { patch, name, crop, shape } = event;
+    variety = { id, patch, name, crop, shape, event: event.id };
+  }
+  return variety;
+}
+
+export function deriveStand(id: string, events: readonly LedgerEvent[]): Stand | null {
+  let stand: Stand | null = null;
+  for (const event of events) {
+    if (event.kind !== 'standAdded') continue;
+    const { bed, variety, reason } = event;
+    stand = { id, bed, variety, reason, event: event.id };
+  }
+  return stand;
+}
+
+export function derivePlant(id: string, events: readonly LedgerEvent[]): Plant | null {
+  let founding: Extract<LedgerEvent, { kind: 'plantAdded' }> | null = null;
+  let ended: Plant['ended'] = null;
+  let health: Plant['health'] = null;
+  let healthAt: Plant['healthAt'] = null;
+  const males: Plant['males'][number][] = [];
+  const notes: Note[] = [];
+  for (const event of events) {
+    switch (event.kind) {
+      case 'plantAdded':
+        founding = event;
+        break;
+      case 'plantRemoved':
+        ended = { at: event.at, how: 'removed', cause: null };
+        break;
+      case 'plantDied':
+        ended = { at: event.at, how: 'died', cause: event.cause };
+        break;
+      case 'plantChecked':
+        health = event.health;
+        healthAt = event.at;
+        break;
+      case 'malesCounted':
+        males.push({ at: event.at, stage: event.stage, count: event.count });
+        break;
+      case 'noted':
+        notes.push(noteOf(event));
+        break;
+    }
+  }
+  if (!founding) return null;
+  const { stand, label, xM, yM, plantedOn } = founding;
+  return { id, stand, label, xM, yM, plantedOn, event: founding.id, ended, health, healthAt, males, notes };
+}
+
+const NONE: readonly never[] = [];
+
+export function deriveFlower(id: string, events: readonly LedgerEvent[]): Flower | null {
+  let founding: Extract<LedgerEvent, { kind: 'flowerSeen' }> | null = null;
+  let node: number | null = null;
+  const sightings: Flower['sightings'][number][] = [];
+  let shuttings = NONE as readonly Flower['shuttings'][number][];
+  let checks = NONE as readonly Flower['checks'][number][];
+  let pollinations = NONE as readonly Flower['pollinations'][number][];
+  let looks = NONE as readonly Flower['looks'][number][];
+  let notes = NONE as readonly Note[];
+  let mark: string | null = null;
+  let coverOffAt: string | null = null;
+  let lost: Flower['lost'] = null;
+  let harvested: Flower['harvested'] = null;
+  for (const event of events) {
+    switch (event.kind) {
+      case 'flowerSeen':
+        // A bud is seen again on later evenings; which plant and sex it is, the latest look decides.
+        founding = event;
+        node = event.node ?? node;
+        sightings.push({ at: event.at, stage: event.stage });
+        break;
+      case 'flowerShut':
+        shuttings = [...shuttings, { at: event.at, closure: event.closure, by: event.by }];
+        break;
+      case 'closureChecked':
+        checks = [...checks, { at: event.at, result: event.result }];
+        break;
+      case 'pollinated': {
+        const { id: eventId, at, by, fathers, tool, shutAgain, purpose } = event;
+        pollinations = [...pollinations, { event: eventId, at, by, fathers, tool, shutAgain, purpose }];
+        break;
+      }
+      case 'marked':
+        mark = event.mark;
+        break;
+      case 'coverOff':
+        coverOffAt = event.at;
+        break;
+      case 'lookedAt':
+        looks = [...looks, { at: event.at, result: event.result, sizeMm: event.sizeMm }];
+        break;
+      case 'lost':
+        lost = { at: event.at, cause: event.cause };
+        break;
+      case 'harvested':
+        harvested = { at: event.at, harvestFor: event.harvestFor, weightG: event.weightG };
+        break;
+      case 'noted':
+        notes = [...notes, noteOf(event)];
+        break;
+    }
+  }
+  if (!founding) return null;
+  const { plant, sex } = founding;
+  return { id, plant, sex, node, sightings, shuttings, checks, pollinations, mark, coverOffAt, looks, lost, harvested, notes };
+}
+
+function noteOf(event: Extract<LedgerEvent, { kind: 'noted' }>): Note {
+  return { event: event.id, at: event.at, text: event.text };
+}

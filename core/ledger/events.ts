@@ -1,0 +1,262 @@
+import type { Closure, CropId, FruitShape, Reason, SchoolKey, Sex, Stage, Tool } from '../crops';
+import type { BedId, EventId, FlowerId, PatchId, PlantId, StandId, SubjectId, VarietyId } from '../ids';
+import type { Instant, LocalDate } from '../time';
+
+/** The version written into new events. Older ones are read for ever (`upcast`). */
+export const SCHEMA_VERSION = 1;
+
+export const CHECK_RESULTS = ['whole', 'torn', 'holed', 'insect', 'not-open', 'gone'] as const;
+/** What the closure looked like at dawn. */
+export type CheckResult = (typeof CHECK_RESULTS)[number];
+
+export const LOOK_RESULTS = ['growing', 'same', 'yellowing', 'gone'] as const;
+export type LookResult = (typeof LOOK_RESULTS)[number];
+
+export const LOSS_CAUSES = [
+  'knocked-off',
+  'not-pollinated',
+  'poorly-pollinated',
+  'blossom-end-rot',
+  'too-much-fruit',
+  'heat',
+  'pest',
+  'weather',
+  'rot',
+  'unknown',
+] as const;
+export type LossCause = (typeof LOSS_CAUSES)[number];
+
+export const HEALTH = ['healthy', 'doubtful', 'sick'] as const;
+export type Health = (typeof HEALTH)[number];
+
+export const PURPOSES = ['seed', 'kitchen'] as const;
+export type Purpose = (typeof PURPOSES)[number];
+
+export const HARVEST_FOR = ['kitchen', 'seed'] as const;
+
+export interface Place {
+  readonly name: string;
+  readonly latitude: number;
+  readonly longitude: number;
+  /** IANA zone. */
+  readonly zone: string;
+}
+
+export interface Father {
+  readonly plant: PlantId;
+  /** Male flowers used from this plant. */
+  readonly males: number;
+  /** Which ones, where they had been recorded one by one. */
+  readonly flowers: readonly FlowerId[];
+}
+
+interface Recorded<Kind extends string> {
+  readonly id: EventId;
+  readonly v: number;
+  /** When it happened in the garden. The id carries when it was written down. */
+  readonly at: Instant;
+  /** Who did it: a first name, as the grower wrote it. */
+  readonly by: string;
+  readonly device: string;
+  readonly kind: Kind;
+}
+
+export interface PatchBegun extends Recorded<'patchBegun'> {
+  readonly patch: PatchId;
+  readonly name: string;
+}
+export interface PlaceSet extends Recorded<'placeSet'> {
+  readonly patch: PatchId;
+  readonly place: Place;
+}
+export interface SchoolChosen extends Recorded<'schoolChosen'> {
+  readonly patch: PatchId;
+  readonly school: SchoolKey;
+  readonly choice: string;
+}
+export interface BedAdded extends Recorded<'bedAdded'> {
+  readonly bed: BedId;
+  readonly patch: PatchId;
+  readonly name: string;
+  /** The corner nearest the origin of the plan; x runs along the bed. */
+  readonly xM: number;
+  readonly yM: number;
+  readonly lengthM: number;
+  readonly widthM: number;
+}
+export interface VarietyAdded extends Recorded<'varietyAdded'> {
+  readonly variety: VarietyId;
+  readonly patch: PatchId;
+  readonly name: string;
+  readonly crop: CropId;
+  readonly shape: FruitShape;
+}
+export interface StandAdded extends Recorded<'standAdded'> {
+  readonly stand: StandId;
+  readonly bed: BedId;
+  readonly variety: VarietyId;
+  readonly reason: Reason;
+}
+export interface PlantAdded extends Recorded<'plantAdded'> {
+  readonly plant: PlantId;
+  readonly stand: StandId;
+  readonly label: string;
+  /** Metres on the plan of the patch. */
+  readonly xM: number;
+  readonly yM: number;
+  readonly plantedOn: LocalDate | null;
+}
+export interface PlantRemoved extends Recorded<'plantRemoved'> {
+  readonly plant: PlantId;
+}
+export interface PlantDied extends Recorded<'plantDied'> {
+  readonly plant: PlantId;
+  readonly cause: LossCause;
+}
+export interface PlantChecked extends Recorded<'plantChecked'> {
+  readonly plant: PlantId;
+  readonly health: Health;
+}
+export interface MalesCounted extends Recorded<'malesCounted'> {
+  readonly plant: PlantId;
+  readonly stage: Stage;
+  readonly count: number;
+}
+export interface FlowerSeen extends Recorded<'flowerSeen'> {
+  readonly flower: FlowerId;
+  readonly plant: PlantId;
+  readonly sex: Sex;
+  readonly stage: Stage;
+  readonly node: number | null;
+}
+export interface FlowerShut extends Recorded<'flowerShut'> {
+  readonly flower: FlowerId;
+  readonly closure: Closure;
+}
+export interface ClosureChecked extends Recorded<'closureChecked'> {
+  readonly flower: FlowerId;
+  readonly result: CheckResult;
+}
+export interface Pollinated extends Recorded<'pollinated'> {
+  readonly flower: FlowerId;
+  readonly fathers: readonly Father[];
+  readonly tool: Tool;
+  /** What it was shut again with; `null` = left open. */
+  readonly shutAgain: Closure | null;
+  readonly purpose: Purpose;
+}
+export interface Marked extends Recorded<'marked'> {
+  readonly flower: FlowerId;
+  readonly mark: string;
+}
+export interface CoverOff extends Recorded<'coverOff'> {
+  readonly flower: FlowerId;
+}
+export interface LookedAt extends Recorded<'lookedAt'> {
+  readonly flower: FlowerId;
+  readonly result: LookResult;
+  readonly sizeMm: number | null;
+}
+export interface Lost extends Recorded<'lost'> {
+  readonly flower: FlowerId;
+  readonly cause: LossCause;
+}
+export interface Harvested extends Recorded<'harvested'> {
+  readonly flower: FlowerId;
+  readonly harvestFor: (typeof HARVEST_FOR)[number];
+  readonly weightG: number | null;
+}
+export interface Noted extends Recorded<'noted'> {
+  readonly subject: SubjectId;
+  readonly text: string;
+}
+/** A change of mind about an earlier event of the same subject: the fields that were wrong, as they should be. */
+export interface Corrected extends Recorded<'corrected'> {
+  readonly subject: SubjectId;
+  readonly target: EventId;
+  readonly changes: Readonly<Record<string, unknown>>;
+}
+/** Takes an earlier event of the same subject out of force. Withdrawing a withdrawal brings it back. */
+export interface Withdrawn extends Recorded<'withdrawn'> {
+  readonly subject: SubjectId;
+  readonly target: EventId;
+}
+
+export type LedgerEvent =
+  | PatchBegun
+  | PlaceSet
+  | SchoolChosen
+  | BedAdded
+  | VarietyAdded
+  | StandAdded
+  | PlantAdded
+  | PlantRemoved
+  | PlantDied
+  | PlantChecked
+  | MalesCounted
+  | FlowerSeen
+  | FlowerShut
+  | ClosureChecked
+  | Pollinated
+  | Marked
+  | CoverOff
+  | LookedAt
+  | Lost
+  | Harvested
+  | Noted
+  | Corrected
+  | Withdrawn;
+
+export type EventKind = LedgerEvent['kind'];
+export type EventOf<Kind extends EventKind> = Extract<LedgerEvent, { kind: Kind }>;
+
+type OmitBase<T> = T extends LedgerEvent ? Omit<T, 'id' | 'v' | 'at' | 'by' | 'device'> : never;
+/** An event as a screen states it; the store adds id, time, person and device. */
+export type Draft = OmitBase<LedgerEvent>;
+
+/** An event of a kind that this version doesn't know: kept as it came, never dropped. */
+export type UnknownEvent = Recorded<string> & Readonly<Record<string, unknown>>;
+export type AnyEvent = LedgerEvent | UnknownEvent;
+
+/** The field that names whose event it is. */
+export const SUBJECT_FIELD: Readonly<Record<EventKind, string>> = {
+  patchBegun: 'patch',
+  placeSet: 'patch',
+  schoolChosen: 'patch',
+  bedAdded: 'bed',
+  varietyAdded: 'variety',
+  standAdded: 'stand',
+  plantAdded: 'plant',
+  plantRemoved: 'plant',
+  plantDied: 'plant',
+  plantChecked: 'plant',
+  malesCounted: 'plant',
+  flowerSeen: 'flower',
+  flowerShut: 'flower',
+  closureChecked: 'flower',
+  pollinated: 'flower',
+  marked: 'flower',
+  coverOff: 'flower',
+  lookedAt: 'flower',
+  lost: 'flower',
+  harvested: 'flower',
+  noted: 'subject',
+  corrected: 'subject',
+  withdrawn: 'subject',
+};
+
+export function isKnown(event: AnyEvent): event is LedgerEvent {
+  return Object.hasOwn(SUBJECT_FIELD, event.kind);
+}
+
+/** Whose event it is, or `null` for an unknown kind. */
+export function subjectOf(event: AnyEvent): SubjectId | null {
+  if (!isKnown(event)) return null;
+  return (event as unknown as Record<string, string>)[SUBJECT_FIELD[event.kind]] ?? null;
+}
+
+/** The order in which events count: when it happened, then when it was written down. */
+export function compareEvents(a: AnyEvent, b: AnyEvent): number {
+  if (a.at !== b.at) return a.at < b.at ? -1 : 1;
+  return a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
+}

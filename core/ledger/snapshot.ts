@@ -1,0 +1,85 @@
+import type { SubjectId } from '../ids';
+import type { AnyEvent, LedgerEvent } from './events';
+import { apply, type State } from './state';
+import type { Flower } from './views';
+
+/** Bump when a view's shape or a `derive` rule changes: older snapshots are then thrown away and rebuilt. */
+export const SNAPSHOT_VERSION = 1;
+
+const TABLES = ['patches', 'beds', 'varieties', 'stands', 'plants', 'flowers'] as const;
+
+/** A state as plain data, ready for JSON. Finished flowers keep their view and leave their events in the log. */
+export interface Snapshot {
+  readonly version: number;
+  readonly count: number;
+  readonly tables: Readonly<Record<(typeof TABLES)[number], readonly (readonly [SubjectId, unknown])[]>>;
+  readonly log: readonly (readonly [SubjectId, readonly LedgerEvent[]])[];
+  readonly sealed: readonly SubjectId[];
+  readonly unknown: readonly AnyEvent[];
+}
+
+/** Freezes a state. Flowers that ended before `sealBefore` (an instant) are sealed: seldom spoken of again. */
+export function snapshot(state: State, sealBefore: string): Snapshot {
+  const sealed = new Set(state.sealed);
+  for (const flower of state.flowers.values()) if (endedBefore(flower, sealBefore)) sealed.add(flower.id);
+  return {
+    version: SNAPSHOT_VERSION,
+    count: state.count,
+    tables: Object.fromEntries(TABLES.map((table) => [table, [...state[table]]])) as unknown as Snapshot['tables'],
+    log: [...state.log].filter(([subject]) => !sealed.has(subject)),
+    sealed: [...sealed],
+    unknown: [...state.unknown.values()],
+  };
+}
+
+export type Resumed =
+  | { readonly ok: true; readonly state: State }
+  | { readonly ok: false; readonly reason: 'version' | 'broken' | 'sealed' };
+
+/**
+ * The state of a snapshot and the events since. Equals the full fold (property-tested), or says why it cannot:
+ * another version, a damaged snapshot, or an event that speaks of a sealed subject. Then fold the whole log.
+ */
+export function resume(value: unknown, tail: readonly AnyEvent[]): Resumed {
+  const frozen = value as Partial<Snapshot> | null;
+  if (typeof frozen !== 'object' || frozen === null) return { ok: false, reason: 'broken' };
+  if (frozen.version !== SNAPSHOT_VERSION) return { ok: false, reason: 'version' };
+  try {
+    let state = thaw(frozen as Snapshot);
+    for (const event of tail) state = apply(state, event);
+    return { ok: true, state };
+  } catch (error) {
+    return { ok: false, reason: (error as { reason?: string }).reason === 'sealed' ? 'sealed' : 'broken' };
+  }
+}
+
+function thaw(frozen: Snapshot): State {
+  const tables = Object.fromEntries(TABLES.map((table) => [table, new Map(frozen.tables[table])])) as unknown as Pick<
+    State,
+    (typeof TABLES)[number]
+  >;
+  const flowersOf = new Map<string, string[]>();
+  for (const flower of tables.flowers.values()) {
+    const list = flowersOf.get(flower.plant);
+    if (list) list.push(flower.id);
+    else flowersOf.set(flower.plant, [flower.id]);
+  }
+  for (const list of flowersOf.values()) list.sort();
+  return {
+    ...tables,
+    flowersOf,
+    log: new Map(frozen.log),
+    sealed: new Set(frozen.sealed),
+    unknown: new Map(frozen.unknown.map((event) => [event.id, event])),
+    count: frozen.count,
+  };
+}
+
+function endedBefore(flower: Flower, instant: string): boolean {
+  const end = flower.harvested?.at ?? flower.lost?.at ?? (flower.pollinations.length === 0 ? lastSighting(flower) : null);
+  return end !== null && end < instant;
+}
+
+function lastSighting(flower: Flower): string | null {
+  return flower.sightings[flower.sightings.length - 1]?.at ?? null;
+}

@@ -1,0 +1,190 @@
+import { TrowelError } from '../errors';
+import { subjectKindOf, type FlowerId, type PlantId, type SubjectId } from '../ids';
+import { deriveBed, deriveFlower, derivePatch, derivePlant, deriveStand, deriveVariety } from './derive';
+import { compareEvents, subjectOf, type AnyEvent, type LedgerEvent } from './events';
+import { inForce } from './inForce';
+import { chosenOf } from './merge';
+import type { Bed, Flower, Patch, Plant, Stand, Variety } from './views';
+
+type Views<T> = ReadonlyMap<SubjectId, T>;
+
+/**
+ * What the events add up to. Events are grouped by the subject they speak of and each subject's view comes
+ * from its own events alone, so the order in which they arrive cannot matter, and one new event costs one view.
+ */
+export interface State {
+  /** Events by subject, each list in canonical order. A sealed subject has its view but not its events here. */
+  readonly log: ReadonlyMap<SubjectId, readonly LedgerEvent[]>;
+  readonly sealed: ReadonlySet<SubjectId>;
+  /** Events of kinds that this version doesn't know, by id. */
+  readonly unknown: ReadonlyMap<string, AnyEvent>;
+  readonly patches: Views<Patch>;
+  readonly beds: Views<Bed>;
+  readonly varieties: Views<Variety>;
+  readonly stands: Views<Stand>;
+  readonly plants: Views<Plant>;
+  readonly flowers: Views<Flower>;
+  readonly flowersOf: ReadonlyMap<PlantId, readonly FlowerId[]>;
+  readonly count: number;
+}
+
+export function emptyState(): State {
+  return {
+    log: new Map(),
+    sealed: new Set(),
+    unknown: new Map(),
+    patches: new Map(),
+    beds: new Map(),
+    varieties: new Map(),
+    stands: new Map(),
+    plants: new Map(),
+    flowers: new Map(),
+    flowersOf: new Map(),
+    count: 0,
+  };
+}
+
+type Maps = { -readonly [K in keyof State]: State[K] extends ReadonlyMap<infer A, infer B> ? Map<A, B> : State[K] };
+
+/**
+ * The state with one more event; the old state is untouched. A known id changes nothing (or, when its contents
+ * differ, the same one of the two wins in whatever order they come). The event must have passed
+ * `validateEvent`. Throws `sealed` when it speaks of a subject whose events a snapshot left out: fold again.
+ */
+export function apply(state: State, event: AnyEvent): State {
+  const subject = subjectOf(event);
+  if (subject === null) return withUnknown(state, event);
+  if (state.sealed.has(subject)) {
+    throw new TrowelError('sealed', `The earlier events of ${subject} are not loaded; fold the whole log again.`);
+  }
+  const before = state.log.get(subject) ?? [];
+  const after = inserted(before, event as LedgerEvent);
+  if (after === before) return state;
+  const next: Maps = { ...state, log: new Map(state.log) } as Maps;
+  next.log.set(subject, after);
+  next.count = state.count + after.length - before.length;
+  putView(next, subject, after, true);
+  return next;
+}
+
+/**
+ * The state of a whole log: any order, repeats allowed. Cost is linear while lists come nearly in order.
+ * Events must have passed `validateEvent`.
+ */
+export function fold(events: Iterable<AnyEvent>): State {
+  const next = emptyState() as Maps;
+  const log = next.log as Map<SubjectId, LedgerEvent[]>;
+  let count = 0;
+  for (const event of events) {
+    const subject = subjectOf(event);
+    if (subject === null) {
+      const known = next.unknown.get(event.id);
+      next.unknown.set(event.id, known ? chosenOf(known, event) : event);
+      continue;
+    }
+    const list = log.get(subject);
+    if (!list) {
+      log.set(subject, [event as LedgerEvent]);
+      count++;
+    } else count += insertInto(list, event as LedgerEvent);
+  }
+  for (const [subject, list] of log) putView(next, subject, list, false);
+  for (const flower of next.flowers.values()) addFlowerOf(next.flowersOf as Map<PlantId, FlowerId[]>, flower);
+  for (const list of next.flowersOf.values()) (list as FlowerId[]).sort();
+  next.count = count + next.unknown.size;
+  return next;
+}
+
+/** All events in canonical order. Throws `sealed` when some are not loaded. */
+export function eventsOf(state: State): AnyEvent[] {
+  if (state.sealed.size > 0) throw new TrowelError('sealed', 'Some events are not loaded; fold the whole log again.');
+  const all: AnyEvent[] = [...state.unknown.values()];
+  for (const list of state.log.values()) for (const event of list) all.push(event);
+  return all.sort(compareEvents);
+}
+
+function withUnknown(state: State, event: AnyEvent): State {
+  const known = state.unknown.get(event.id);
+  const chosen = known ? chosenOf(known, event) : event;
+  if (chosen === known) return state;
+  const unknown = new Map(state.unknown).set(event.id, chosen);
+  return { ...state, unknown, count: state.count + (known ? 0 : 1) };
+}
+
+/** Puts an event into a list in place; gives how much longer the list became. */
+function insertInto(list: LedgerEvent[], event: LedgerEvent): number {
+  const twin = list.findIndex(({ id }) => id === event.id);
+  if (twin >= 0) {
+    const known = list[twin] as LedgerEvent;
+    const chosen = chosenOf(known, event) as LedgerEvent;
+    if (chosen === known) return 0;
+    list.splice(twin, 1);
+    list.splice(placeIn(list, chosen), 0, chosen);
+    return 0;
+  }
+  list.splice(placeIn(list, event), 0, event);
+  return 1;
+}
+
+function inserted(list: readonly LedgerEvent[], event: LedgerEvent): readonly LedgerEvent[] {
+  const twin = list.find(({ id }) => id === event.id);
+  if (twin && chosenOf(twin, event) === twin) return list;
+  const copy = [...list];
+  insertInto(copy, event);
+  return copy;
+}
+
+function placeIn(list: readonly LedgerEvent[], event: LedgerEvent): number {
+  let at = list.length;
+  while (at > 0 && compareEvents(list[at - 1] as LedgerEvent, event) > 0) at--;
+  return at;
+}
+
+function putView(next: Maps, subject: SubjectId, events: readonly LedgerEvent[], copy: boolean): void {
+  const standing = inForce(events);
+  const put = <T>(key: 'patches' | 'beds' | 'varieties' | 'stands' | 'plants' | 'flowers', view: T | null): void => {
+    const target = next as unknown as Record<string, Map<SubjectId, T>>;
+    if (copy) target[key] = new Map(target[key]);
+    if (view) target[key]?.set(subject, view);
+    else target[key]?.delete(subject);
+  };
+  switch (subjectKindOf(subject)) {
+    case 'patch':
+      return put('patches', derivePatch(subject, standing));
+    case 'bed':
+      return put('beds', deriveBed(subject, standing));
+    case 'variety':
+      return put('varieties', deriveVariety(subject, standing));
+    case 'stand':
+      return put('stands', deriveStand(subject, standing));
+    case 'plant':
+      return put('plants', derivePlant(subject, standing));
+    case 'flower': {
+      const before = next.flowers.get(subject);
+      const view = deriveFlower(subject, standing);
+      put('flowers', view);
+      if (copy && before?.plant !== view?.plant) moveFlower(next, before, view);
+      return;
+    }
+    case null:
+      return;
+  }
+}
+
+function moveFlower(next: Maps, before: Flower | undefined, after: Flower | null): void {
+  const flowersOf = new Map(next.flowersOf);
+  if (before) {
+    const rest = (flowersOf.get(before.plant) ?? []).filter((id) => id !== before.id);
+    if (rest.length > 0) flowersOf.set(before.plant, rest);
+    else flowersOf.delete(before.plant);
+  }
+  if (after) flowersOf.set(after.plant, [...(flowersOf.get(after.plant) ?? []), after.id].sort());
+  next.flowersOf = flowersOf;
+}
+
+function addFlowerOf(flowersOf: Map<PlantId, FlowerId[]>, flower: Flower): void {
+  const list = flowersOf.get(flower.plant);
+  if (list) list.push(flower.id);
+  else flowersOf.set(flower.plant, [flower.id]);
+}
+

@@ -1,0 +1,227 @@
+import Joi from 'joi';
+import { CLOSURES, CROP_IDS, FRUIT_SHAPES, REASONS, SCHOOLS, SEXES, STAGES, TOOLS } from '../crops';
+import { EVENT_ID, SUBJECT_KINDS, subjectIdPattern, type SubjectKind } from '../ids';
+import { isInstant, isLocalDate, isZone } from '../time';
+import {
+  CHECK_RESULTS,
+  HARVEST_FOR,
+  HEALTH,
+  LOOK_RESULTS,
+  LOSS_CAUSES,
+  PURPOSES,
+  SCHEMA_VERSION,
+  SUBJECT_FIELD,
+  type AnyEvent,
+  type EventKind,
+} from './events';
+
+// Characters that draw nothing or turn the reading direction round: a name holding them shows as another name.
+// eslint-disable-next-line no-control-regex -- they are what is looked for
+const UNSEEN = /[\u0000-\u0008\u000b-\u001f\u007f\u202a-\u202e\u2066-\u2069\ufeff]/;
+
+const text = (most: number, lines = false) =>
+  Joi.string()
+    .max(most)
+    .custom((value: string, helpers) =>
+      UNSEEN.test(value) || (!lines && /[\n\t]/.test(value)) ? helpers.error('text.unseen') : value,
+    );
+const name = text(80).trim().min(1).required();
+const id = (kind: SubjectKind) => Joi.string().pattern(subjectIdPattern(kind)).required();
+const oneOf = (values: readonly string[]) =>
+  Joi.string()
+    .valid(...values)
+    .required();
+const EARLIEST = '1990-01-01';
+const LATEST = '2200-01-01';
+const instant = Joi.string().custom((value: string, helpers) =>
+  isInstant(value) && value >= EARLIEST && value < LATEST ? value : helpers.error('time.instant'),
+);
+const localDate = Joi.string().custom((value: string, helpers) =>
+  isLocalDate(value) && value >= EARLIEST && value < LATEST ? value : helpers.error('time.date'),
+);
+const metres = Joi.number().min(-10_000).max(10_000);
+const count = Joi.number().integer().min(0);
+
+/** Bounds that the place form and the ledger share. */
+export const placeSchema = Joi.object({
+  name: name.label('place name'),
+  latitude: Joi.number().min(-90).max(90).required(),
+  longitude: Joi.number().min(-180).max(180).required(),
+  zone: Joi.string()
+    .required()
+    .custom((value: string, helpers) => (isZone(value) ? value : helpers.error('time.zone'))),
+});
+
+const anySubject = Joi.string()
+  .pattern(new RegExp(SUBJECT_KINDS.map((kind) => subjectIdPattern(kind).source).join('|')))
+  .required();
+
+const payloads: Record<EventKind, Joi.SchemaMap> = {
+  patchBegun: { patch: id('patch'), name },
+  placeSet: { patch: id('patch'), place: placeSchema.required() },
+  schoolChosen: {
+    patch: id('patch'),
+    school: oneOf(SCHOOLS.map((school) => school.key)),
+    choice: text(40).required(),
+  },
+  bedAdded: {
+    bed: id('bed'),
+    patch: id('patch'),
+    name,
+    xM: metres.required(),
+    yM: metres.required(),
+    lengthM: Joi.number().greater(0).max(1000).required(),
+    widthM: Joi.number().greater(0).max(1000).required(),
+  },
+  varietyAdded: {
+    variety: id('variety'),
+    patch: id('patch'),
+    name,
+    crop: oneOf(CROP_IDS),
+    shape: oneOf(FRUIT_SHAPES),
+  },
+  standAdded: { stand: id('stand'), bed: id('bed'), variety: id('variety'), reason: oneOf(REASONS) },
+  plantAdded: {
+    plant: id('plant'),
+    stand: id('stand'),
+    label: text(20).trim().min(1).required(),
+    xM: metres.required(),
+    yM: metres.required(),
+    plantedOn: localDate.allow(null).required(),
+  },
+  plantRemoved: { plant: id('plant') },
+  plantDied: { plant: id('plant'), cause: oneOf(LOSS_CAUSES) },
+  plantChecked: { plant: id('plant'), health: oneOf(HEALTH) },
+  malesCounted: { plant: id('plant'), stage: oneOf(STAGES), count: count.max(500).required() },
+  flowerSeen: {
+    flower: id('flower'),
+    plant: id('plant'),
+    sex: oneOf(SEXES),
+    stage: oneOf(STAGES),
+    node: count.max(200).allow(null).required(),
+  },
+  flowerShut: { flower: id('flower'), closure: oneOf(CLOSURES) },
+  closureChecked: { flower: id('flower'), result: oneOf(CHECK_RESULTS) },
+  pollinated: {
+    flower: id('flower'),
+    fathers: Joi.array()
+      .items(
+        Joi.object({
+          plant: id('plant'),
+          males: Joi.number().integer().min(1).max(50).required(),
+          flowers: Joi.array().items(id('flower').optional()).max(50).unique().required(),
+        }),
+      )
+      .max(50)
+      .required(),
+    tool: oneOf(TOOLS),
+    shutAgain: Joi.string()
+      .valid(...CLOSURES)
+      .allow(null)
+      .required(),
+    purpose: oneOf(PURPOSES),
+  },
+  marked: { flower: id('flower'), mark: text(20).trim().min(1).required() },
+  coverOff: { flower: id('flower') },
+  lookedAt: {
+    flower: id('flower'),
+    result: oneOf(LOOK_RESULTS),
+    sizeMm: Joi.number().min(0).max(5000).allow(null).required(),
+  },
+  lost: { flower: id('flower'), cause: oneOf(LOSS_CAUSES) },
+  harvested: {
+    flower: id('flower'),
+    harvestFor: oneOf(HARVEST_FOR),
+    weightG: Joi.number().min(0).max(2_000_000).allow(null).required(),
+  },
+  noted: { subject: anySubject, text: text(2000, true).trim().min(1).required() },
+  corrected: {
+    subject: anySubject,
+    target: Joi.string().pattern(EVENT_ID).required(),
+    changes: Joi.object().unknown(true).min(1).required(),
+  },
+  withdrawn: { subject: anySubject, target: Joi.string().pattern(EVENT_ID).required() },
+};
+
+const base: Joi.SchemaMap = {
+  id: Joi.string().pattern(EVENT_ID).required(),
+  v: Joi.number().integer().min(1).max(SCHEMA_VERSION).required(),
+  at: instant.required(),
+  by: text(80).required(),
+  device: text(80).required(),
+};
+
+const messages: Joi.LanguageMessages = {
+  'any.required': '{#label} is missing',
+  'any.only': '{#label} is not one of the words it can be',
+  'object.unknown': '{#label} does not belong here',
+  'string.max': '{#label} is longer than {#limit} characters',
+  'string.min': '{#label} is empty',
+  'string.empty': '{#label} is empty',
+  'string.pattern.base': '{#label} is not an id of ours',
+  'text.unseen': '{#label} holds characters that cannot be seen or that turn the writing round',
+  'time.instant': '{#label} is not a time between 1990 and 2200, written like 2026-07-14T03:05:00.000Z',
+  'time.date': '{#label} is not a date between 1990 and 2200, written like 2026-07-14',
+  'time.zone': '{#label} is not a time zone',
+};
+
+// Numbers written as text are not quietly turned into numbers: what is stored is what was checked.
+const options: Joi.ValidationOptions = { convert: false, abortEarly: true, messages, errors: { wrap: { label: '"' } } };
+
+/** One schema per event kind: the single truth, at entry as at import. */
+export const eventSchemas: Readonly<Record<EventKind, Joi.ObjectSchema>> = Object.fromEntries(
+  Object.entries(payloads).map(([kind, payload]) => [
+    kind,
+    Joi.object({ ...base, ...payload, kind: Joi.valid(kind).required() }),
+  ]),
+) as Record<EventKind, Joi.ObjectSchema>;
+
+const unknownKind = Joi.object({ ...base, v: Joi.number().integer().min(1).required(), kind: text(60).min(1).required() })
+  .unknown(true)
+  .label('event');
+
+export type Validation =
+  | { readonly ok: true; readonly event: AnyEvent; readonly unknown: boolean }
+  | { readonly ok: false; readonly reason: 'invalid' | 'newer-version'; readonly field: string; readonly message: string };
+
+/**
+ * Checks one event from outside (a form, a file). Never throws and never changes the value. An unknown kind
+ * with a sound envelope is valid, and kept; one from a newer schema version is refused by name.
+ */
+export function validateEvent(value: unknown): Validation {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) {
+    return { ok: false, reason: 'invalid', field: 'event', message: 'An event must be an object with named fields.' };
+  }
+  const hostile = hostileKey(value);
+  if (hostile !== null) {
+    return { ok: false, reason: 'invalid', field: hostile, message: `The field "${hostile}" is not allowed.` };
+  }
+  const { v, kind } = value as { v?: unknown; kind?: unknown };
+  if (typeof v === 'number' && Number.isInteger(v) && v > SCHEMA_VERSION) {
+    const message = `This event was written by a newer version of Steady Trowel (v ${v}, this one knows ${SCHEMA_VERSION}).`;
+    return { ok: false, reason: 'newer-version', field: 'v', message };
+  }
+  const known = typeof kind === 'string' && Object.hasOwn(SUBJECT_FIELD, kind);
+  const schema = known ? eventSchemas[kind as EventKind] : unknownKind;
+  const { error } = schema.validate(value, options);
+  if (!error) return { ok: true, event: value as AnyEvent, unknown: !known };
+  const problem = error.details[0];
+  const field = problem?.path.join('.') || 'event';
+  return { ok: false, reason: 'invalid', field, message: `${problem?.message ?? error.message}.` };
+}
+
+/** Names that would reach into JavaScript's own objects if a copy were made carelessly; in no record of ours. */
+const HOSTILE = new Set(['__proto__', 'constructor', 'prototype']);
+
+function hostileKey(value: object, depth = 0): string | null {
+  if (depth > 12) return 'nesting';
+  for (const key of Object.keys(value)) {
+    if (HOSTILE.has(key)) return key;
+    const inner = (value as Record<string, unknown>)[key];
+    if (typeof inner === 'object' && inner !== null) {
+      const found = hostileKey(inner, depth + 1);
+      if (found !== null) return found;
+    }
+  }
+  return null;
+}

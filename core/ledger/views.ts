@@ -1,0 +1,107 @@
+import type { Closure, CropId, FruitShape, Reason, SchoolChoices, Sex, Stage, Tool } from '../crops';
+import type { BedId, EventId, FlowerId, PatchId, PlantId, StandId, VarietyId } from '../ids';
+import type { Instant, LocalDate } from '../time';
+import type { CheckResult, Father, Health, LookResult, LossCause, Place, Purpose } from './events';
+
+/** What the events of one subject add up to. Plain data; made by `derive`, edited by nobody. */
+export interface Note {
+  readonly event: EventId;
+  readonly at: Instant;
+  readonly text: string;
+}
+export interface Patch {
+  readonly id: PatchId;
+  readonly name: string;
+  readonly begunAt: Instant;
+  readonly place: Place | null;
+  readonly schools: SchoolChoices;
+  readonly notes: readonly Note[];
+}
+export interface Bed {
+  readonly id: BedId;
+  readonly patch: PatchId;
+  readonly name: string;
+  readonly xM: number;
+  readonly yM: number;
+  readonly lengthM: number;
+  readonly widthM: number;
+  readonly event: EventId;
+  readonly notes: readonly Note[];
+}
+export interface Variety {
+  readonly id: VarietyId;
+  readonly patch: PatchId;
+  readonly name: string;
+  readonly crop: CropId;
+  readonly shape: FruitShape;
+  readonly event: EventId;
+}
+export interface Stand {
+  readonly id: StandId;
+  readonly bed: BedId;
+  readonly variety: VarietyId;
+  readonly reason: Reason;
+  readonly event: EventId;
+}
+export interface MaleCount {
+  readonly at: Instant;
+  readonly stage: Stage;
+  readonly count: number;
+}
+export interface Plant {
+  readonly id: PlantId;
+  readonly stand: StandId;
+  readonly label: string;
+  readonly xM: number;
+  readonly yM: number;
+  readonly plantedOn: LocalDate | null;
+  readonly event: EventId;
+  readonly ended: { readonly at: Instant; readonly how: 'removed' | 'died'; readonly cause: LossCause | null } | null;
+  readonly health: Health | null;
+  readonly healthAt: Instant | null;
+  readonly males: readonly MaleCount[];
+  readonly notes: readonly Note[];
+}
+export interface Sighting {
+  readonly at: Instant;
+  readonly stage: Stage;
+}
+export interface Shutting {
+  readonly at: Instant;
+  readonly closure: Closure;
+  readonly by: string;
+}
+export interface Check {
+  readonly at: Instant;
+  readonly result: CheckResult;
+}
+export interface Pollination {
+  readonly event: EventId;
+  readonly at: Instant;
+  readonly by: string;
+  readonly fathers: readonly Father[];
+  readonly tool: Tool;
+  readonly shutAgain: Closure | null;
+  readonly purpose: Purpose;
+}
+export interface LookView {
+  readonly at: Instant;
+  readonly result: LookResult;
+  readonly sizeMm: number | null;
+}
+export interface Flower {
+  readonly id: FlowerId;
+  readonly plant: PlantId;
+  readonly sex: Sex;
+  readonly node: number | null;
+  readonly sightings: readonly Sighting[];
+  readonly shuttings: readonly Shutting[];
+  readonly checks: readonly Check[];
+  readonly pollinations: readonly Pollination[];
+  readonly mark: string | null;
+  readonly coverOffAt: Instant | null;
+  readonly looks: readonly LookView[];
+  readonly lost: { readonly at: Instant; readonly cause: LossCause } | null;
+  readonly harvested: { readonly at: Instant; readonly harvestFor: 'kitchen' | 'seed'; readonly weightG: number | null } | null;
+  readonly notes: readonly Note[];
+}

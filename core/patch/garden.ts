@@ -1,0 +1,39 @@
+import { cropOf, type Crop } from '../crops';
+import type { PlantId, StandId } from '../ids';
+import type { Bed, Patch, Plant, Stand, State, Variety } from '../ledger';
+
+/** A plant with everything it belongs to. */
+export interface Growing {
+  readonly plant: Plant;
+  readonly stand: Stand;
+  readonly variety: Variety;
+  readonly crop: Crop;
+  readonly bed: Bed;
+}
+
+/** `null` while some of it is missing (another phone may still bring the bed). */
+export function growing(state: State, plantId: PlantId): Growing | null {
+  const plant = state.plants.get(plantId);
+  const stand = plant && state.stands.get(plant.stand);
+  const variety = stand && state.varieties.get(stand.variety);
+  const bed = stand && state.beds.get(stand.bed);
+  return plant && stand && variety && bed ? { plant, stand, variety, crop: cropOf(variety.crop), bed } : null;
+}
+
+/** `Slate Dome 2`: how a plant is called everywhere. */
+export function plantName({ variety, plant }: Pick<Growing, 'variety' | 'plant'>): string {
+  return `${variety.name} ${plant.label}`;
+}
+
+/** The patch shown: the one begun first (a log holds one; a merge of two keeps the older in front). */
+export function mainPatch(state: State): Patch | null {
+  let first: Patch | null = null;
+  for (const patch of state.patches.values()) {
+    if (!first || patch.begunAt < first.begunAt || (patch.begunAt === first.begunAt && patch.id < first.id)) first = patch;
+  }
+  return first;
+}
+
+export function plantsOfStand(state: State, stand: StandId): Plant[] {
+  return [...state.plants.values()].filter((plant) => plant.stand === stand);
+}

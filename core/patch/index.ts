@@ -1,0 +1,2 @@
+export * from './garden';
+export * from './layout';

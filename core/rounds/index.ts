@@ -1,0 +1,3 @@
+export * from './stops';
+export * from './next';
+export * from './marks';

@@ -1,0 +1,158 @@
+import { gardenDay, openWindow, type GardenDay, type OpenWindow } from '../bloom';
+import { lookDue, type LookDue } from '../fruitset';
+import type { PlantId } from '../ids';
+import type { Flower, Place, State } from '../ledger';
+import { growing, walkOrder, type Growing } from '../patch';
+import { addDays, localDateOf, type LocalDate } from '../time';
+import { roundMinutes, shutMales, stopsOf, type Stop } from './stops';
+
+const MINUTE = 60_000;
+/** An evening walk begins no earlier than this long before sunset [M]: earlier, tomorrow's buds don't show yet. */
+const WALK_BEFORE_SUNSET_MIN = 180;
+/** Looking over and shutting, per plant [M]. */
+const WALK_MINUTES_PER_PLANT = 1.5;
+
+export interface PollinationRound {
+  readonly kind: 'dawn' | 'dusk';
+  readonly date: LocalDate;
+  readonly stops: readonly Stop[];
+  readonly toDo: readonly Stop[];
+  readonly males: number;
+  readonly fatherPlants: number;
+  readonly minutes: number;
+  readonly window: OpenWindow;
+  /** The latest start that still ends before the insects (dawn) or before the flowers shut (dusk). */
+  readonly startBy: number;
+  readonly insectsFrom: number;
+}
+
+export interface EveningWalk {
+  readonly kind: 'walk';
+  readonly date: LocalDate;
+  readonly plants: readonly Growing[];
+  /** Plants somebody already looked over this evening. */
+  readonly walked: readonly PlantId[];
+  readonly minutes: number;
+  readonly startsAt: number;
+  readonly startBy: number;
+  readonly endsAt: number;
+}
+
+export type Round = PollinationRound | EveningWalk;
+
+/** The pollination round of one day, or `null` when no female was shut for it. */
+export function pollinationRound(
+  state: State,
+  place: Place,
+  date: LocalDate,
+  kind: 'dawn' | 'dusk',
+): PollinationRound | null {
+  const stops = stopsOf(state, date, place.zone, kind);
+  if (stops.length === 0) return null;
+  const day = gardenDay(place, date);
+  const toDo = stops.filter((stop) => stop.state === 'to-do' || stop.state === 'later');
+  const minutes = roundMinutes(toDo);
+  const windows = stops.map(({ growing: { crop } }) => openWindow(crop, day));
+  const window = {
+    opens: Math.min(...windows.map(({ opens }) => opens)),
+    closes: Math.max(...windows.map(({ closes }) => closes)),
+  };
+  const end = kind === 'dawn' ? day.insectsFrom : window.closes;
+  const varieties = new Set(stops.map(({ growing: { variety } }) => variety.id));
+  let males = 0;
+  let fatherPlants = 0;
+  for (const each of walkOrder(state)) {
+    if (!varieties.has(each.variety.id)) continue;
+    const found = shutMales(state, each, date, place.zone).length;
+    males += found;
+    if (found > 0) fatherPlants++;
+  }
+  return {
+    kind,
+    date,
+    stops,
+    toDo,
+    males,
+    fatherPlants,
+    minutes,
+    window,
+    startBy: Math.max(window.opens, end - minutes * MINUTE),
+    insectsFrom: day.insectsFrom,
+  };
+}
+
+/** The evening walk of one day. `null` where nothing grows. */
+export function eveningWalk(state: State, place: Place, date: LocalDate): EveningWalk | null {
+  const plants = walkOrder(state);
+  if (plants.length === 0) return null;
+  const day = gardenDay(place, date);
+  const startsAt = day.sunset - WALK_BEFORE_SUNSET_MIN * MINUTE;
+  const endsAt = day.lastLight + 60 * MINUTE;
+  const from = new Date(startsAt).toISOString();
+  const to = new Date(endsAt).toISOString();
+  const walked = plants.filter(({ plant }) => walkedBetween(state, plant.id, from, to)).map(({ plant }) => plant.id);
+  const minutes = Math.ceil((plants.length - walked.length) * WALK_MINUTES_PER_PLANT);
+  return { kind: 'walk', date, plants, walked, minutes, startsAt, startBy: day.lastLight - minutes * MINUTE, endsAt };
+}
+
+function walkedBetween(state: State, plantId: PlantId, from: string, to: string): boolean {
+  const within = (at: string | null | undefined) => at !== null && at !== undefined && at >= from && at <= to;
+  const plant = state.plants.get(plantId);
+  if (within(plant?.healthAt) || plant?.males.some(({ at }) => within(at))) return true;
+  return (state.flowersOf.get(plantId) ?? []).some((id) => {
+    const flower = state.flowers.get(id);
+    return flower?.sightings.some(({ at }) => within(at)) || flower?.shuttings.some(({ at }) => within(at));
+  });
+}
+
+/**
+ * What comes next, soonest first: this morning's round while its flowers are open, tonight's walk, this dusk's
+ * round, tomorrow's dawn. Empty on a patch without plants.
+ */
+export function nextRounds(state: State, place: Place, now: number): Round[] {
+  const today = localDateOf(now, place.zone);
+  const rounds: Round[] = [];
+  const add = (round: PollinationRound | null) => {
+    if (round && round.toDo.length > 0 && now < round.window.closes) rounds.push(round);
+  };
+  add(pollinationRound(state, place, addDays(today, -1), 'dusk'));
+  add(pollinationRound(state, place, today, 'dawn'));
+  const walk = eveningWalk(state, place, today);
+  const walkOpen = walk !== null && walk.walked.length < walk.plants.length && now < walk.endsAt;
+  if (walk && walkOpen) rounds.push(walk);
+  add(pollinationRound(state, place, today, 'dusk'));
+  const tomorrow = pollinationRound(state, place, addDays(today, 1), 'dawn');
+  add(tomorrow);
+  if (!walkOpen && !tomorrow) {
+    const next = eveningWalk(state, place, addDays(today, 1));
+    if (next) rounds.push(next);
+  }
+  return rounds;
+}
+
+export interface OwedLook {
+  readonly flower: Flower;
+  readonly growing: Growing;
+  readonly due: LookDue;
+}
+
+/** Looks owed today, verdicts first, then the longest overdue. */
+export function looksDue(state: State, zone: string, today: LocalDate): OwedLook[] {
+  const owed: OwedLook[] = [];
+  for (const flower of state.flowers.values()) {
+    if (flower.pollinations.length === 0) continue;
+    const found = growing(state, flower.plant);
+    const due = found && !found.plant.ended ? lookDue(flower, found.crop, zone, today) : null;
+    if (found && due) owed.push({ flower, growing: found, due });
+  }
+  return owed.sort(
+    (a, b) => Number(b.due.verdict) - Number(a.due.verdict) || b.due.day - a.due.day || (a.flower.id < b.flower.id ? -1 : 1),
+  );
+}
+
+/** First light, sun and insects of the day that matters at `now`, for the dawn band. */
+export function bandDay(place: Place, now: number): GardenDay {
+  const today = gardenDay(place, localDateOf(now, place.zone));
+  const sinceSunset = now > today.sunset;
+  return sinceSunset ? gardenDay(place, addDays(today.date, 1)) : today;
+}

@@ -1,0 +1,159 @@
+import type { OpenWindow } from '../bloom';
+import type { Crop } from '../crops';
+import type { FlowerId, PlantId } from '../ids';
+import type { CheckResult, Flower, State } from '../ledger';
+import { walkOrder, type Growing } from '../patch';
+import { addDays, localDateOf, type LocalDate } from '../time';
+
+/**
+ * How a stop stands. later: not open yet, come back. kitchen: torn or holed, may still be worked for the kitchen.
+ */
+export type StopState = 'to-do' | 'later' | 'worked' | 'spoiled' | 'lost';
+
+export interface Stop {
+  readonly flower: Flower;
+  readonly growing: Growing;
+  readonly state: StopState;
+}
+
+const NOON = 12;
+
+/**
+ * The garden day on which a shut flower is expected to open: for dawn crops the morning after it was shut (a
+ * flower shut before noon counts for that same day), for dusk crops the same evening. A flower found not open
+ * yet moves to the day after that look. `null` for a flower never shut.
+ */
+export function roundDateOf(flower: Flower, crop: Crop, zone: string): LocalDate | null {
+  const shut = flower.shuttings[0];
+  if (!shut) return null;
+  const shutMs = Date.parse(shut.at);
+  const shutOn = localDateOf(shutMs, zone);
+  // Twelve hours later is the same garden day for a morning, the next for an afternoon.
+  const expected = crop.clock.round === 'dusk' ? shutOn : localDateOf(shutMs + NOON * 3_600_000, zone);
+  const check = lastCheck(flower);
+  if (check?.result !== 'not-open') return expected;
+  const next = addDays(localDateOf(Date.parse(check.at), zone), 1);
+  return next > expected ? next : expected;
+}
+
+export function lastCheck(flower: Flower): { readonly at: string; readonly result: CheckResult } | null {
+  return flower.checks[flower.checks.length - 1] ?? null;
+}
+
+/** Whether a closure found like this still counts as proof. */
+export function isWhole(result: CheckResult | undefined): boolean {
+  return result === undefined || result === 'whole' || result === 'not-open';
+}
+
+/** The females of one morning's (or dusk's) round, in walking order, done and to do. */
+export function stopsOf(state: State, date: LocalDate, zone: string, round: 'dawn' | 'dusk'): Stop[] {
+  const stops: Stop[] = [];
+  for (const each of walkOrder(state)) {
+    if (each.crop.clock.round !== round) continue;
+    for (const id of state.flowersOf.get(each.plant.id) ?? []) {
+      const flower = state.flowers.get(id);
+      if (!flower || flower.sex !== 'female' || flower.shuttings.length === 0) continue;
+      const found = stateOn(flower, each.crop, zone, date);
+      if (found) stops.push({ flower, growing: each, state: found });
+    }
+  }
+  return stops;
+}
+
+function stateOn(flower: Flower, crop: Crop, zone: string, date: LocalDate): StopState | null {
+  const worked = flower.pollinations.some(({ at }) => localDateOf(Date.parse(at), zone) === date);
+  if (worked) return 'worked';
+  const check = lastCheck(flower);
+  const checkedToday = check !== null && localDateOf(Date.parse(check.at), zone) === date;
+  if (checkedToday && check.result === 'not-open') return 'later';
+  if (roundDateOf(flower, crop, zone) !== date || flower.pollinations.length > 0) return null;
+  if (flower.lost || (checkedToday && check.result === 'gone')) return 'lost';
+  return checkedToday && !isWhole(check.result) ? 'spoiled' : 'to-do';
+}
+
+export interface FatherOffer {
+  readonly growing: Growing;
+  /** Shut, whole, unused males of that plant that open on this day. */
+  readonly free: readonly FlowerId[];
+  /** How many were shut for this day in all. */
+  readonly shut: number;
+  readonly selfing: boolean;
+}
+
+/**
+ * Fathers for one female: shut males of the same variety that open on `date`, other plants first and those with
+ * most males left in front; the plant's own last, or left out, by the school. Males already given to another
+ * female today, torn or gone are not free.
+ */
+export function fathersFor(state: State, stop: Stop, date: LocalDate, zone: string, selfing: string): FatherOffer[] {
+  const { variety, plant } = stop.growing;
+  const used = usedMales(state, date, zone);
+  const offers: FatherOffer[] = [];
+  for (const each of walkOrder(state)) {
+    if (each.variety.id !== variety.id) continue;
+    const own = each.plant.id === plant.id;
+    if (own && selfing === 'never') continue;
+    const shut = shutMales(state, each, date, zone);
+    const free = shut.filter(({ id, checks, lost }) => {
+      return !used.has(id) && lost === null && checks.every(({ result }) => result === 'whole');
+    });
+    if (shut.length > 0) offers.push({ growing: each, free: free.map(({ id }) => id), shut: shut.length, selfing: own });
+  }
+  const rank = (offer: FatherOffer) => (offer.selfing && selfing !== 'allowed' ? 1 : 0);
+  return offers.sort((a, b) => rank(a) - rank(b) || b.free.length - a.free.length);
+}
+
+/** Males of a plant that were shut to open on `date`. */
+export function shutMales(state: State, { plant, crop }: Growing, date: LocalDate, zone: string): Flower[] {
+  const males: Flower[] = [];
+  for (const id of state.flowersOf.get(plant.id) ?? []) {
+    const flower = state.flowers.get(id);
+    if (flower?.sex === 'male' && roundDateOf(flower, crop, zone) === date) males.push(flower);
+  }
+  return males;
+}
+
+function usedMales(state: State, date: LocalDate, zone: string): Set<FlowerId> {
+  const used = new Set<FlowerId>();
+  for (const flower of state.flowers.values()) {
+    for (const { at, fathers } of flower.pollinations) {
+      if (localDateOf(Date.parse(at), zone) !== date) continue;
+      for (const father of fathers) for (const id of father.flowers) used.add(id);
+    }
+  }
+  return used;
+}
+
+/** The fathers and males to start from: `wanted` males, spread over as many plants as have one free. */
+export function suggestFathers(offers: readonly FatherOffer[], wanted: number): ReadonlyMap<PlantId, number> {
+  const chosen = new Map<PlantId, number>();
+  const others = offers.filter((offer) => !offer.selfing);
+  const from = others.some((offer) => offer.free.length > 0) ? others : offers;
+  let left = wanted;
+  for (let taken = true; taken && left > 0; ) {
+    taken = false;
+    for (const { growing, free } of from) {
+      const have = chosen.get(growing.plant.id) ?? 0;
+      if (left === 0 || have >= free.length) continue;
+      chosen.set(growing.plant.id, have + 1);
+      left--;
+      taken = true;
+    }
+  }
+  return chosen;
+}
+
+/** Minutes a round takes: each crop's own time for a female, and the walk from plant to plant. */
+export function roundMinutes(stops: readonly Stop[]): number {
+  const plants = new Set(stops.map(({ growing }) => growing.plant.id));
+  const work = stops.reduce((sum, { growing }) => sum + growing.crop.minutesPerFemale.value, 0);
+  return Math.round(work + plants.size * WALK_MIN);
+}
+
+/** From one plant to the next on a home patch [M]. */
+const WALK_MIN = 0.4;
+
+/** Whether a window is past, to come or open at `now`. */
+export function windowNow({ opens, closes }: OpenWindow, now: number): 'before' | 'open' | 'over' {
+  return now < opens ? 'before' : now < closes ? 'open' : 'over';
+}

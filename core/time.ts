@@ -1,0 +1,96 @@
+import { DateTime, IANAZone } from 'luxon';
+import { TrowelError } from './errors';
+
+/** An instant as text, always `YYYY-MM-DDTHH:mm:ss.sssZ`, so that text order is time order. */
+export type Instant = string;
+/** A garden day, `YYYY-MM-DD`, in the zone of the patch. */
+export type LocalDate = string;
+
+/** A clock is passed to whatever needs the time: the real one, or the demo's. */
+export interface Clock {
+  /** Epoch milliseconds. */
+  now(): number;
+}
+
+const INSTANT = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}\.\d{3}Z$/;
+const LOCAL_DATE = /^\d{4}-\d{2}-\d{2}$/;
+
+export function toInstant(epochMs: number): Instant {
+  return new Date(epochMs).toISOString();
+}
+
+export function isInstant(text: string): boolean {
+  return INSTANT.test(text) && !Number.isNaN(Date.parse(text));
+}
+
+export function isLocalDate(text: string): boolean {
+  return LOCAL_DATE.test(text) && DateTime.fromISO(text, { zone: 'utc' }).isValid;
+}
+
+export function isZone(zone: string): boolean {
+  return IANAZone.isValidZone(zone);
+}
+
+// Midnight and every change of a zone's offset fall on a quarter of an hour, so one look-up serves the whole
+// quarter. A list of 30 000 flowers would otherwise spend most of its time in Intl and in making text.
+const QUARTER_MS = 15 * 60_000;
+const datesByZone = new Map<string, Map<number, LocalDate>>();
+
+/** The garden day of an instant in an IANA zone. Throws `zone` for an unknown zone. */
+export function localDateOf(epochMs: number, zone: string): LocalDate {
+  let dates = datesByZone.get(zone);
+  if (!dates) {
+    if (!isZone(zone)) throw new TrowelError('zone', `There is no time zone "${zone}".`, { field: 'zone' });
+    datesByZone.set(zone, (dates = new Map()));
+  }
+  const quarter = Math.floor(epochMs / QUARTER_MS);
+  let date = dates.get(quarter);
+  if (date === undefined) {
+    const start = quarter * QUARTER_MS;
+    const offsetMs = IANAZone.create(zone).offset(start) * 60_000;
+    dates.set(quarter, (date = new Date(start + offsetMs).toISOString().slice(0, 10)));
+  }
+  return date;
+}
+
+const dayNumbers = new Map<LocalDate, number>();
+
+function dayNumber(date: LocalDate): number {
+  let found = dayNumbers.get(date);
+  if (found === undefined) dayNumbers.set(date, (found = Date.parse(`${date}T00:00:00Z`) / 86_400_000));
+  return found;
+}
+
+/** Whole calendar days from `a` to `b` (negative when `b` is earlier). Not 24-hour periods. */
+export function daysBetween(a: LocalDate, b: LocalDate): number {
+  return dayNumber(b) - dayNumber(a);
+}
+
+export function addDays(date: LocalDate, days: number): LocalDate {
+  return new Date(Date.parse(`${date}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
+}
+
+/**
+ * Epoch ms of a wall-clock time on a garden day. A time skipped in spring gives the instant an hour later on the
+ * clock; of a time that comes twice in autumn, the first (luxon's rule).
+ */
+export function atLocalTime(date: LocalDate, hour: number, minute: number, zone: string): number {
+  const time = DateTime.fromISO(date, { zone }).set({ hour, minute, second: 0, millisecond: 0 });
+  if (!time.isValid) throw new TrowelError('date', `"${date}" in ${zone} is not a date.`, { field: 'date' });
+  return time.toMillis();
+}
+
+/** `05:41` or `5:41 am` in the zone of the patch. */
+export function clockText(epochMs: number, zone: string, hour12 = false): string {
+  return DateTime.fromMillis(epochMs, { zone, locale: 'en-GB' }).toFormat(hour12 ? 'h:mm a' : 'HH:mm').toLowerCase();
+}
+
+/** `Tuesday 14 July`. */
+export function dayText(date: LocalDate): string {
+  return DateTime.fromISO(date, { zone: 'utc', locale: 'en-GB' }).toFormat('cccc d LLLL');
+}
+
+/** `14 July`. */
+export function shortDayText(date: LocalDate): string {
+  return DateTime.fromISO(date, { zone: 'utc', locale: 'en-GB' }).toFormat('d LLLL');
+}

@@ -1,0 +1,24 @@
+const coreModules = '/node_modules/(?!(d3-[a-z-]+|suncalc|luxon|ulid)/)';
+const uiModules =
+  '/node_modules/(?!((jest-)?react-native|@react-native(-community|-async-storage)?|expo(nent)?|@expo(nent)?/.*|react-navigation|@react-navigation/.*|@rneui/.*|react-native-svg|d3-[a-z-]+|suncalc|ulid|comlink))';
+const aliases = { '^@/(.*)$': '<rootDir>/src/$1', '^@core/(.*)$': '<rootDir>/core/$1' };
+
+module.exports = {
+  projects: [
+    {
+      displayName: 'core',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/core/**/*.test.ts', '<rootDir>/server/**/*.test.ts', '<rootDir>/src/data/**/*.test.ts'],
+      moduleNameMapper: aliases,
+      transform: { '^.+\\.([cm]?js|tsx?)$': '<rootDir>/jest-esbuild.js' },
+      transformIgnorePatterns: [coreModules],
+    },
+    {
+      displayName: 'ui',
+      preset: 'jest-expo',
+      testMatch: ['<rootDir>/src/**/*.test.tsx'],
+      moduleNameMapper: aliases,
+      transformIgnorePatterns: [uiModules, '/node_modules/react-native-reanimated/plugin/'],
+    },
+  ],
+};

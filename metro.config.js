@@ -1,0 +1,14 @@
+const { getDefaultConfig } = require('expo/metro-config');
+
+const config = getDefaultConfig(__dirname);
+const previous = config.resolver.resolveRequest;
+
+// React Native Elements asks for fifteen icon fonts (over 3 MB). We draw our icons as SVG and ship none of them.
+const ICON_FONTS = /^(@react-native-vector-icons|react-native-vector-icons|@expo\/vector-icons)(\/|$)/;
+
+config.resolver.resolveRequest = (context, moduleName, platform) => {
+  if (ICON_FONTS.test(moduleName)) return { type: 'empty' };
+  return (previous ?? context.resolveRequest)(context, moduleName, platform);
+};
+
+module.exports = config;

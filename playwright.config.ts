@@ -1,0 +1,39 @@
+import { defineConfig } from '@playwright/test';
+
+const port = Number(process.env.E2E_PORT ?? 8391);
+
+export default defineConfig({
+  testDir: 'e2e',
+  workers: 1,
+  timeout: 60_000,
+  reporter: process.env.E2E_JSON ? [['list'], ['json', { outputFile: process.env.E2E_JSON }]] : 'list',
+  use: {
+    actionTimeout: 8_000,
+    baseURL: `http://127.0.0.1:${port}`,
+    locale: 'en-GB',
+    timezoneId: 'Europe/Ljubljana',
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  projects: [
+    { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true } },
+    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+  ],
+  webServer: {
+    command: 'node --import tsx server/index.ts',
+    port,
+    env: { PORT: String(port), STRICT_PORT: '1' },
+    reuseExistingServer: false,
+  },
+});

@@ -1,0 +1,59 @@
+// npm test: lint, formatting, types, unit, component and interface tests. Ends with "N passed, N failed".
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureChromium, ensurePackages, quietEnv, root } from './ensure.mjs';
+
+ensurePackages();
+process.env.CHROMIUM = ensureChromium();
+const { build } = await import('./build.mjs');
+await build();
+
+const reports = join(root, 'test-results/reports');
+rmSync(reports, { recursive: true, force: true });
+mkdirSync(reports, { recursive: true });
+const total = { passed: 0, failed: 0 };
+
+function step(name, args, env = {}) {
+  console.log(`\n== ${name}`);
+  const { status } = spawnSync('npx', ['--no-install', ...args], { cwd: root, stdio: 'inherit', env: { ...quietEnv, CHROMIUM: process.env.CHROMIUM, ...env } });
+  return status === 0;
+}
+function check(name, args) {
+  if (step(name, args)) total.passed++;
+  else total.failed++;
+}
+function count(ok, read) {
+  try {
+    const { passed, failed } = read();
+    total.passed += passed;
+    // A runner that fails without a failing test (a file that does not load) still is a failure.
+    total.failed += failed > 0 ? failed : ok ? 0 : 1;
+  } catch (error) {
+    console.error(`No report: ${error.message}`);
+    total.failed++;
+  }
+}
+function jest(project) {
+  const file = join(reports, `${project}.json`);
+  const ok = step(`tests: ${project}`, ['jest', '--selectProjects', project, '--json', `--outputFile=${file}`, '--silent']);
+  count(ok, () => {
+    const report = JSON.parse(readFileSync(file, 'utf8'));
+    return { passed: report.numPassedTests, failed: report.numFailedTests };
+  });
+}
+
+check('lint', ['eslint', '.', '--max-warnings', '0']);
+check('formatting', ['prettier', '--check', '--log-level', 'warn', '.']);
+check('types', ['tsc', '--noEmit']);
+jest('core');
+jest('ui');
+const e2e = join(reports, 'e2e.json');
+const ok = step('interface tests in Chromium', ['playwright', 'test'], { E2E_JSON: e2e });
+count(ok, () => {
+  const { stats } = JSON.parse(readFileSync(e2e, 'utf8'));
+  return { passed: stats.expected + stats.flaky, failed: stats.unexpected };
+});
+
+console.log(`\n${total.passed} passed, ${total.failed} failed`);
+process.exit(total.failed === 0 ? 0 : 1);

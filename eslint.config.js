@@ -1,13 +1,38 @@
 const { defineConfig } = require('eslint/config');
 const expo = require('eslint-config-expo/flat');
 
-const NO_OUTSIDE_IN_CORE = ['react', 'react-*', 'react-native*', 'expo*', '@expo/*', '@rneui/*', '@tanstack/*', '@react-native-async-storage/*', 'express', 'comlink', 'node:*', '@/*'];
+const NO_OUTSIDE_IN_CORE = [
+  'react',
+  'react-*',
+  'react-native*',
+  'expo*',
+  '@expo/*',
+  '@rneui/*',
+  '@tanstack/*',
+  '@react-native-async-storage/*',
+  'express',
+  'comlink',
+  'node:*',
+  '@/*',
+];
 const CLOCK_AND_CHANCE = [
-  { selector: "MemberExpression[object.name='Date'][property.name='now']", message: 'core/ takes the time as an argument.' },
-  { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'core/ takes the time as an argument.' },
+  {
+    selector: "MemberExpression[object.name='Date'][property.name='now']",
+    message: 'core/ takes the time as an argument.',
+  },
+  {
+    selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+    message: 'core/ takes the time as an argument.',
+  },
   { selector: "CallExpression[callee.name='Date']", message: 'core/ takes the time as an argument.' },
-  { selector: "MemberExpression[object.name='DateTime'][property.name=/^(now|local|utc)$/]", message: 'core/ takes the time as an argument.' },
-  { selector: "MemberExpression[object.name='Math'][property.name='random']", message: 'core/ takes chance as an argument.' },
+  {
+    selector: "MemberExpression[object.name='DateTime'][property.name=/^(now|local|utc)$/]",
+    message: 'core/ takes the time as an argument.',
+  },
+  {
+    selector: "MemberExpression[object.name='Math'][property.name='random']",
+    message: 'core/ takes chance as an argument.',
+  },
 ];
 
 /** Which folder may not look into which: arrows point app -> ui, data -> core; server -> core; workers -> core. */
@@ -35,17 +60,28 @@ module.exports = defineConfig([
     files: ['core/**/*.ts'],
     ignores: ['core/**/*.test.ts'],
     rules: {
-      'no-restricted-imports': ['error', { patterns: [
-        { group: NO_OUTSIDE_IN_CORE, message: 'core/ is the trade alone: no interface, storage, network or platform.' },
-        { group: ['../*/*', '../../*'], message: 'Use a sibling folder through its index.' },
-      ] }],
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              group: NO_OUTSIDE_IN_CORE,
+              message: 'core/ is the trade alone: no interface, storage, network or platform.',
+            },
+            { group: ['../*/*', '../../*'], message: 'Use a sibling folder through its index.' },
+          ],
+        },
+      ],
       'no-restricted-syntax': ['error', ...CLOCK_AND_CHANCE],
     },
   },
   {
     files: ['src/**/*.{ts,tsx}'],
     rules: {
-      'no-restricted-imports': ['error', { patterns: [{ group: ['@core/*/*'], message: 'Use a core folder through its index.' }] }],
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ group: ['@core/*/*'], message: 'Use a core folder through its index.' }] },
+      ],
     },
   },
   { files: ['scripts/**', 'bench/**', 'server/index.ts'], rules: { 'no-console': 'off' } },

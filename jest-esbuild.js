@@ -5,7 +5,13 @@ const { transformSync } = require('esbuild');
 module.exports = {
   process(source, path) {
     const loader = path.endsWith('.ts') ? 'ts' : path.endsWith('.tsx') ? 'tsx' : 'js';
-    return transformSync(source, { loader, format: 'cjs', target: 'node20', sourcemap: 'inline', sourcefile: path });
+    return transformSync(source, {
+      loader,
+      format: 'cjs',
+      target: 'node20',
+      sourcemap: 'inline',
+      sourcefile: path,
+    });
   },
   getCacheKey: (source, path) => createHash('sha1').update(source).update(path).digest('hex'),
 };

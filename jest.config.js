@@ -8,7 +8,11 @@ module.exports = {
     {
       displayName: 'core',
       testEnvironment: 'node',
-      testMatch: ['<rootDir>/core/**/*.test.ts', '<rootDir>/server/**/*.test.ts', '<rootDir>/src/data/**/*.test.ts'],
+      testMatch: [
+        '<rootDir>/core/**/*.test.ts',
+        '<rootDir>/server/**/*.test.ts',
+        '<rootDir>/src/data/**/*.test.ts',
+      ],
       moduleNameMapper: aliases,
       transform: { '^.+\\.([cm]?js|tsx?)$': '<rootDir>/jest-esbuild.js' },
       transformIgnorePatterns: [coreModules],

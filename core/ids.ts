@@ -13,6 +13,15 @@ export type PlantId = Branded<'plant'>;
 export type FlowerId = Branded<'flower'>;
 export type SubjectId = PatchId | BedId | VarietyId | StandId | PlantId | FlowerId;
 
+export interface IdByKind {
+  readonly patch: PatchId;
+  readonly bed: BedId;
+  readonly variety: VarietyId;
+  readonly stand: StandId;
+  readonly plant: PlantId;
+  readonly flower: FlowerId;
+}
+
 export const SUBJECT_KINDS = ['patch', 'bed', 'variety', 'stand', 'plant', 'flower'] as const;
 export type SubjectKind = (typeof SUBJECT_KINDS)[number];
 
@@ -31,13 +40,14 @@ export function subjectKindOf(id: string): SubjectKind | null {
 /** Makes ids that sort by the time they were made, also within one millisecond (ULID, monotonic). */
 export interface IdMaker {
   event(epochMs: number): EventId;
-  subject(kind: SubjectKind, epochMs: number): SubjectId;
+  subject<Kind extends SubjectKind>(kind: Kind, epochMs: number): IdByKind[Kind];
 }
 
 export function idMaker(random: Random): IdMaker {
   const next = monotonicFactory(random);
   return {
     event: (epochMs) => next(epochMs),
-    subject: (kind, epochMs) => `${kind}:${next(epochMs)}`,
+    subject: <Kind extends SubjectKind>(kind: Kind, epochMs: number) =>
+      `${kind}:${next(epochMs)}` as IdByKind[Kind],
   };
 }

@@ -82,7 +82,9 @@ export function atLocalTime(date: LocalDate, hour: number, minute: number, zone:
 
 /** `05:41` or `5:41 am` in the zone of the patch. */
 export function clockText(epochMs: number, zone: string, hour12 = false): string {
-  return DateTime.fromMillis(epochMs, { zone, locale: 'en-GB' }).toFormat(hour12 ? 'h:mm a' : 'HH:mm').toLowerCase();
+  return DateTime.fromMillis(epochMs, { zone, locale: 'en-GB' })
+    .toFormat(hour12 ? 'h:mm a' : 'HH:mm')
+    .toLowerCase();
 }
 
 /** `Tuesday 14 July`. */

@@ -1,11 +1,30 @@
 // Builds the production app into dist/, unless what is there was built from the same sources.
 import { createHash } from 'node:crypto';
-import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import {
+  cpSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { ensurePackages, quietEnv, root, run } from './ensure.mjs';
 
-const SOURCES = ['core', 'src', 'public', 'scripts/build.mjs', 'app.json', 'babel.config.js', 'metro.config.js', 'package-lock.json', 'tsconfig.json'];
+const SOURCES = [
+  'core',
+  'src',
+  'public',
+  'scripts/build.mjs',
+  'app.json',
+  'babel.config.js',
+  'metro.config.js',
+  'package-lock.json',
+  'tsconfig.json',
+];
 const FONTS = join(root, 'node_modules/@fontsource/atkinson-hyperlegible-next');
 
 function filesUnder(path) {
@@ -32,9 +51,17 @@ export function prepareFonts() {
   for (const weight of [400, 700]) {
     for (const subset of ['latin-ext', 'latin']) {
       const name = `atkinson-${subset}-${weight}-${version}.woff2`;
-      cpSync(join(FONTS, `files/atkinson-hyperlegible-next-${subset}-${weight}-normal.woff2`), join(target, name));
-      const range = subset === 'latin' ? 'U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD' : 'U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+20A0-20AB,U+2C60-2C7F,U+A720-A7FF';
-      faces.push(`@font-face{font-family:'Atkinson';font-weight:${weight};font-style:normal;font-display:swap;src:url('/fonts/${name}') format('woff2');unicode-range:${range}}`);
+      cpSync(
+        join(FONTS, `files/atkinson-hyperlegible-next-${subset}-${weight}-normal.woff2`),
+        join(target, name),
+      );
+      const range =
+        subset === 'latin'
+          ? 'U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD'
+          : 'U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+20A0-20AB,U+2C60-2C7F,U+A720-A7FF';
+      faces.push(
+        `@font-face{font-family:'Atkinson';font-weight:${weight};font-style:normal;font-display:swap;src:url('/fonts/${name}') format('woff2');unicode-range:${range}}`,
+      );
     }
   }
   writeFileSync(join(target, 'fonts.css'), `${faces.join('\n')}\n`);

@@ -5,6 +5,9 @@ import { ensurePackages, root } from './ensure.mjs';
 ensurePackages();
 const { build } = await import('./build.mjs');
 await build();
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/index.ts'], { cwd: root, stdio: 'inherit' });
+const server = spawn(process.execPath, ['--import', 'tsx', 'server/index.ts'], {
+  cwd: root,
+  stdio: 'inherit',
+});
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code) => process.exit(code ?? 0));

@@ -4,4 +4,7 @@ import { ensurePackages, quietEnv, root, run } from './ensure.mjs';
 ensurePackages();
 const { prepareFonts } = await import('./build.mjs');
 prepareFonts();
-run('npx', ['expo', 'start', '--web', '--port', process.env.PORT ?? '8081'], { cwd: root, env: { ...quietEnv, CI: '' } });
+run('npx', ['expo', 'start', '--web', '--port', process.env.PORT ?? '8081'], {
+  cwd: root,
+  env: { ...quietEnv, CI: '' },
+});

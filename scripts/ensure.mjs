@@ -6,7 +6,13 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
-export const quietEnv = { ...process.env, EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1', DO_NOT_TRACK: '1' };
+export const quietEnv = {
+  ...process.env,
+  EXPO_OFFLINE: '1',
+  EXPO_NO_TELEMETRY: '1',
+  CI: '1',
+  DO_NOT_TRACK: '1',
+};
 
 /** Runs a command in the project, its output shown; exits with its code if it fails. */
 export function run(command, args, options = {}) {
@@ -20,7 +26,9 @@ export function ensurePackages() {
     process.exit(1);
   }
   const stamp = join(root, 'node_modules', '.steady-trowel');
-  const wanted = createHash('sha1').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  const wanted = createHash('sha1')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
   console.log('Installing the packages of package-lock.json (once; about two minutes) ...');
   run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
@@ -36,13 +44,18 @@ export function ensureChromium() {
   const prefix = process.getuid?.() === 0 ? [] : ['sudo'];
   const apt = (...args) => {
     const [command, ...rest] = [...prefix, 'apt-get', ...args];
-    execFileSync(command, rest, { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+    execFileSync(command, rest, {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
   };
   try {
     apt('update', '-qq');
     apt('install', '-y', '-qq', '--no-install-recommends', 'chromium');
   } catch (error) {
-    console.error(`Could not install Chromium (${error.message}). Install it by hand, or point CHROMIUM at one.`);
+    console.error(
+      `Could not install Chromium (${error.message}). Install it by hand, or point CHROMIUM at one.`,
+    );
     process.exit(1);
   }
   return '/usr/bin/chromium';

@@ -16,7 +16,11 @@ const total = { passed: 0, failed: 0 };
 
 function step(name, args, env = {}) {
   console.log(`\n== ${name}`);
-  const { status } = spawnSync('npx', ['--no-install', ...args], { cwd: root, stdio: 'inherit', env: { ...quietEnv, CHROMIUM: process.env.CHROMIUM, ...env } });
+  const { status } = spawnSync('npx', ['--no-install', ...args], {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...quietEnv, CHROMIUM: process.env.CHROMIUM, ...env },
+  });
   return status === 0;
 }
 function check(name, args) {
@@ -36,7 +40,14 @@ function count(ok, read) {
 }
 function jest(project) {
   const file = join(reports, `${project}.json`);
-  const ok = step(`tests: ${project}`, ['jest', '--selectProjects', project, '--json', `--outputFile=${file}`, '--silent']);
+  const ok = step(`tests: ${project}`, [
+    'jest',
+    '--selectProjects',
+    project,
+    '--json',
+    `--outputFile=${file}`,
+    '--silent',
+  ]);
   count(ok, () => {
     const report = JSON.parse(readFileSync(file, 'utf8'));
     return { passed: report.numPassedTests, failed: report.numFailedTests };

@@ -9,7 +9,11 @@ const HASHED = /(-[0-9a-f]{20,}\.|\.[0-9a-f]{32}\.|^atkinson-)/;
 
 const onlyReading: RequestHandler = (request, response, next) => {
   if (request.method === 'GET' || request.method === 'HEAD') return next();
-  response.status(405).set('Allow', 'GET, HEAD').type('text').send('This server only hands out the app: GET or HEAD.');
+  response
+    .status(405)
+    .set('Allow', 'GET, HEAD')
+    .type('text')
+    .send('This server only hands out the app: GET or HEAD.');
 };
 
 const shortUrls: RequestHandler = (request, response, next) => {
@@ -19,7 +23,10 @@ const shortUrls: RequestHandler = (request, response, next) => {
 
 const broken: ErrorRequestHandler = (error: { status?: number }, _request, response, _next) => {
   const status = error.status && error.status >= 400 && error.status < 500 ? error.status : 500;
-  response.status(status).type('text').send(status === 500 ? 'Something went wrong on the server.' : 'This address cannot be read.');
+  response
+    .status(status)
+    .type('text')
+    .send(status === 500 ? 'Something went wrong on the server.' : 'This address cannot be read.');
 };
 
 /** The app in `dist`, served safely. It holds no grower's data: everything a grower records stays in the browser. */
@@ -61,7 +68,10 @@ export function createApp(dist: string): Express {
       dotfiles: 'ignore',
       setHeaders(response, path) {
         const name = path.slice(path.lastIndexOf('/') + 1);
-        response.setHeader('Cache-Control', HASHED.test(name) ? 'public, max-age=31536000, immutable' : 'no-cache');
+        response.setHeader(
+          'Cache-Control',
+          HASHED.test(name) ? 'public, max-age=31536000, immutable' : 'no-cache',
+        );
       },
     }),
   );

@@ -18,7 +18,9 @@ function listen(port: number, triesLeft: number): void {
   const server = createApp(join(__dirname, '..', 'dist')).listen(port, HOST);
   server.once('listening', () => {
     const address = `http://${HOST}:${(server.address() as AddressInfo).port}`;
-    console.log(`Steady Trowel is ready.\n  The demo patch:  ${address}/demo\n  Your own patch:  ${address}/\nStop it with Ctrl+C.`);
+    console.log(
+      `Steady Trowel is ready.\n  The demo patch:  ${address}/demo\n  Your own patch:  ${address}/\nStop it with Ctrl+C.`,
+    );
   });
   server.once('error', (error: NodeJS.ErrnoException) => {
     if (error.code !== 'EADDRINUSE' || triesLeft === 0 || process.env.STRICT_PORT) {

@@ -20,11 +20,13 @@ export function eveningAdvice(crop: Crop, sex: Sex, stage: Stage, reason: Reason
       return no('Opens the day after tomorrow: look again tomorrow evening.');
     case 'coloured': {
       const when = crop.clock.round === 'dusk' ? 'at the next dusk' : 'tomorrow';
-      if (!forSeed) return no(`Opens ${when}: come and pollinate it then. For the kitchen it needs no shutting.`);
+      if (!forSeed)
+        return no(`Opens ${when}: come and pollinate it then. For the kitchen it needs no shutting.`);
       return { shutTonight: true, words: `Opens ${when}: shut it now, before any bee.` };
     }
     case 'open':
-      if (!forSeed) return no(sex === 'female' ? 'Open: pollinate it now.' : 'Open: its pollen can be used now.');
+      if (!forSeed)
+        return no(sex === 'female' ? 'Open: pollinate it now.' : 'Open: its pollen can be used now.');
       return no('Already open: bees may have been in it; fine for the kitchen, not for seed.');
     case 'spent':
       return no(sex === 'female' ? 'Over: see in a few days whether it swells.' : 'Over: nothing to do.');

@@ -14,10 +14,21 @@ export const SCHOOLS = [
   {
     key: 'selfing',
     question: 'Pollen from the same plant?',
-    why: handbook('Selfing keeps seed true to one mother; mixing plants keeps the variety broad. Squash family plants stand selfing fairly well.', 'general texts'),
+    why: handbook(
+      'Selfing keeps seed true to one mother; mixing plants keeps the variety broad. Squash family plants stand selfing fairly well.',
+      'general texts',
+    ),
     choices: [
-      { value: 'others-first', label: 'Other plants first', words: 'The same plant is offered last, and marked as selfing.' },
-      { value: 'allowed', label: 'Same plant welcome', words: 'True to that mother: own males are offered with the rest.' },
+      {
+        value: 'others-first',
+        label: 'Other plants first',
+        words: 'The same plant is offered last, and marked as selfing.',
+      },
+      {
+        value: 'allowed',
+        label: 'Same plant welcome',
+        words: 'True to that mother: own males are offered with the rest.',
+      },
       { value: 'never', label: 'Never', words: 'Own males are not offered.' },
     ],
     fallback: 'others-first',
@@ -25,11 +36,17 @@ export const SCHOOLS = [
   {
     key: 'closure',
     question: 'Shut flowers with?',
-    why: practice('Tape is quick, and can be torn by a strong flower. A drawstring mesh bag also works on small flowers, and must not be drawn too tight.'),
+    why: practice(
+      'Tape is quick, and can be torn by a strong flower. A drawstring mesh bag also works on small flowers, and must not be drawn too tight.',
+    ),
     choices: [
       { value: 'tape', label: 'Tape', words: 'At least 25 mm wide, half on the petals, half above.' },
       { value: 'mesh-bag', label: 'Mesh bag', words: 'Drawn snug, not so tight that it bruises.' },
-      { value: 'cloth-bag', label: 'Cloth or paper bag', words: 'The whole tip if it is large; paper fails in rain.' },
+      {
+        value: 'cloth-bag',
+        label: 'Cloth or paper bag',
+        words: 'The whole tip if it is large; paper fails in rain.',
+      },
       { value: 'tie', label: 'Twine or peg', words: 'Weaker proof unless the flower was also shut before.' },
     ],
     fallback: 'tape',
@@ -49,10 +66,16 @@ export const SCHOOLS = [
   {
     key: 'marking',
     question: 'When to put the mark on?',
-    why: practice('When the petals fall nothing else tells a hand-pollinated fruit from the rest. Marking only what grows saves marks and loses some fruit.'),
+    why: practice(
+      'When the petals fall nothing else tells a hand-pollinated fruit from the rest. Marking only what grows saves marks and loses some fruit.',
+    ),
     choices: [
       { value: 'now', label: 'At once', words: 'Each flower gets the next mark in the round.' },
-      { value: 'when-growing', label: 'Once it grows', words: 'The mark is offered at the look that shows it growing.' },
+      {
+        value: 'when-growing',
+        label: 'Once it grows',
+        words: 'The mark is offered at the look that shows it growing.',
+      },
     ],
     fallback: 'now',
   },

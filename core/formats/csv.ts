@@ -7,7 +7,10 @@ export type Cell = string | number | boolean | null | undefined;
  * that a spreadsheet would run (it starts with = + - @, tab or carriage return) gets an apostrophe in front;
  * numbers stay numbers.
  */
-export function csvText(rows: readonly (readonly Cell[])[], { guardFormulas }: { guardFormulas: boolean }): string {
+export function csvText(
+  rows: readonly (readonly Cell[])[],
+  { guardFormulas }: { guardFormulas: boolean },
+): string {
   const field = (cell: Cell): string => {
     if (cell === null || cell === undefined) return '';
     if (typeof cell !== 'string') return String(cell);

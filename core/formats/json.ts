@@ -18,10 +18,16 @@ export function toJson(events: readonly AnyEvent[]): string {
   return `{"format":"${FORMAT}","version":${FORMAT_VERSION},"events":[\n${lines.join(',\n')}\n]}\n`;
 }
 
-export type FileProblem = 'not-json' | 'not-ours' | 'newer-version' | 'invalid-event' | 'conflict' | 'too-large';
+export type FileProblem =
+  'not-json' | 'not-ours' | 'newer-version' | 'invalid-event' | 'conflict' | 'too-large';
 
 export type ReadFile =
-  | { readonly ok: true; readonly events: readonly AnyEvent[]; readonly repeated: number; readonly unknownKinds: number }
+  | {
+      readonly ok: true;
+      readonly events: readonly AnyEvent[];
+      readonly repeated: number;
+      readonly unknownKinds: number;
+    }
   | {
       readonly ok: false;
       readonly reason: FileProblem;
@@ -32,7 +38,12 @@ export type ReadFile =
       readonly field: string | null;
     };
 
-const refuse = (reason: FileProblem, message: string, row: number | null = null, field: string | null = null): ReadFile => ({
+const refuse = (
+  reason: FileProblem,
+  message: string,
+  row: number | null = null,
+  field: string | null = null,
+): ReadFile => ({
   ok: false,
   reason,
   message,
@@ -51,11 +62,21 @@ export function fromJson(text: string, onProgress?: (share: number) => void): Re
     value = JSON.parse(text);
   } catch {
     const cut = text.trimStart().startsWith('{') && !text.trimEnd().endsWith('}');
-    return refuse('not-json', cut ? 'The file breaks off in the middle: it was cut short. Copy it again.' : 'The file is not JSON: it is damaged, or another kind of file.');
+    return refuse(
+      'not-json',
+      cut
+        ? 'The file breaks off in the middle: it was cut short. Copy it again.'
+        : 'The file is not JSON: it is damaged, or another kind of file.',
+    );
   }
   const file = value as Partial<FileShape> | null;
   if (typeof file !== 'object' || file === null || file.format !== FORMAT) {
-    return refuse('not-ours', 'This is not a Steady Trowel file: it lacks "format": "steady-trowel".', null, 'format');
+    return refuse(
+      'not-ours',
+      'This is not a Steady Trowel file: it lacks "format": "steady-trowel".',
+      null,
+      'format',
+    );
   }
   if (typeof file.version !== 'number' || !Number.isInteger(file.version) || file.version < 1) {
     return refuse('not-ours', 'The file says no version we can read.', null, 'version');
@@ -64,7 +85,8 @@ export function fromJson(text: string, onProgress?: (share: number) => void): Re
     const message = `The file was written by a newer version of Steady Trowel (format ${file.version}; this one reads up to ${FORMAT_VERSION}). Update first; the file is left as it is.`;
     return refuse('newer-version', message, null, 'version');
   }
-  if (!Array.isArray(file.events)) return refuse('not-ours', 'The file holds no list of events.', null, 'events');
+  if (!Array.isArray(file.events))
+    return refuse('not-ours', 'The file holds no list of events.', null, 'events');
   return readEvents(file.events, onProgress);
 }
 
@@ -84,7 +106,12 @@ function readEvents(list: readonly unknown[], onProgress?: (share: number) => vo
   const clash = conflicts(events, [])[0];
   if (clash !== undefined) {
     const row = events.findLastIndex(({ id }) => id === clash);
-    return refuse('conflict', `Two different events carry the id ${clash}: the file is damaged or was edited.`, row, 'id');
+    return refuse(
+      'conflict',
+      `Two different events carry the id ${clash}: the file is damaged or was edited.`,
+      row,
+      'id',
+    );
   }
   const unique = [...new Map(events.map((event) => [event.id, event])).values()];
   return { ok: true, events: unique, repeated: events.length - unique.length, unknownKinds };
@@ -93,5 +120,8 @@ function readEvents(list: readonly unknown[], onProgress?: (share: number) => vo
 /** The refusal for a file that is too large to be ours; checked before a single byte is read. */
 export function tooLarge(bytes: number): ReadFile {
   const mb = Math.round(bytes / 1_000_000);
-  return refuse('too-large', `The file has ${mb} MB; a patch of many seasons stays under ${MOST_BYTES / 1_000_000} MB. Nothing was read.`);
+  return refuse(
+    'too-large',
+    `The file has ${mb} MB; a patch of many seasons stays under ${MOST_BYTES / 1_000_000} MB. Nothing was read.`,
+  );
 }

@@ -9,12 +9,37 @@ export type Table = (typeof TABLES)[number];
 /** One table as CSV for a spreadsheet; formulas in names are defused. Times are UTC instants. */
 export function toCsv(state: State, table: Table): string {
   const zone = mainPatch(state)?.place?.zone ?? 'UTC';
-  return csvText(table === 'flowers' ? flowerRows(state, zone) : plantRows(state, zone), { guardFormulas: true });
+  return csvText(table === 'flowers' ? flowerRows(state, zone) : plantRows(state, zone), {
+    guardFormulas: true,
+  });
 }
 
 function flowerRows(state: State, zone: string): Cell[][] {
   const rows: Cell[][] = [
-    ['flower', 'bed', 'variety', 'plant', 'node', 'sex', 'first seen', 'stage', 'shut', 'closure', 'at dawn', 'pollinated', 'by', 'fathers', 'males', 'tool', 'purpose', 'shut again', 'mark', 'fate', 'cause', 'harvested'],
+    [
+      'flower',
+      'bed',
+      'variety',
+      'plant',
+      'node',
+      'sex',
+      'first seen',
+      'stage',
+      'shut',
+      'closure',
+      'at dawn',
+      'pollinated',
+      'by',
+      'fathers',
+      'males',
+      'tool',
+      'purpose',
+      'shut again',
+      'mark',
+      'fate',
+      'cause',
+      'harvested',
+    ],
   ];
   for (const flower of state.flowers.values()) {
     const found = growing(state, flower.plant);
@@ -55,7 +80,21 @@ function flowerRows(state: State, zone: string): Cell[][] {
 
 function plantRows(state: State, zone: string): Cell[][] {
   const rows: Cell[][] = [
-    ['bed', 'variety', 'plant', 'crop', 'x (m)', 'y (m)', 'worked', 'set', 'dropped', 'waiting', 'set share', 'low 95 %', 'high 95 %'],
+    [
+      'bed',
+      'variety',
+      'plant',
+      'crop',
+      'x (m)',
+      'y (m)',
+      'worked',
+      'set',
+      'dropped',
+      'waiting',
+      'set share',
+      'low 95 %',
+      'high 95 %',
+    ],
   ];
   for (const { plant, bed, variety, crop } of walkOrder(state)) {
     const flowers = (state.flowersOf.get(plant.id) ?? []).flatMap((id) => {
@@ -63,7 +102,21 @@ function plantRows(state: State, zone: string): Cell[][] {
       return flower ? [[flower, crop] as const] : [];
     });
     const { worked, set, dropped, waiting, share, interval } = tally(flowers, zone);
-    rows.push([bed.name, variety.name, plant.label, crop.name, plant.xM, plant.yM, worked, set, dropped, waiting, rounded(share), rounded(interval?.low), rounded(interval?.high)]);
+    rows.push([
+      bed.name,
+      variety.name,
+      plant.label,
+      crop.name,
+      plant.xM,
+      plant.yM,
+      worked,
+      set,
+      dropped,
+      waiting,
+      rounded(share),
+      rounded(interval?.low),
+      rounded(interval?.high),
+    ]);
   }
   return rows;
 }

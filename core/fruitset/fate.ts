@@ -35,7 +35,8 @@ export function fateOf(flower: Flower, crop: Crop, zone: string): Fate | null {
   }
   if (flower.harvested) setAt ??= flower.harvested.at;
   if (flower.lost) failedAt ??= flower.lost.at;
-  if (failedAt !== null && flower.harvested === null) return setAt !== null && setAt < failedAt ? 'lost-later' : 'dropped';
+  if (failedAt !== null && flower.harvested === null)
+    return setAt !== null && setAt < failedAt ? 'lost-later' : 'dropped';
   return setAt === null ? 'waiting' : 'set';
 }
 

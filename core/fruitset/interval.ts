@@ -57,7 +57,8 @@ function wilson(successes: number, trials: number, tail: number): Interval {
   const share = successes / trials;
   const centre = (share + (z * z) / (2 * trials)) / (1 + (z * z) / trials);
   const half =
-    (z / (1 + (z * z) / trials)) * Math.sqrt((share * (1 - share)) / trials + (z * z) / (4 * trials * trials));
+    (z / (1 + (z * z) / trials)) *
+    Math.sqrt((share * (1 - share)) / trials + (z * z) / (4 * trials * trials));
   // At the ends the limits are exactly 0 and 1; rounding must not push them past.
   return {
     low: successes === 0 ? 0 : Math.max(0, centre - half),
@@ -67,12 +68,18 @@ function wilson(successes: number, trials: number, tail: number): Interval {
 
 function checkCounts(successes: number, trials: number, confidence: number): void {
   if (!Number.isInteger(trials) || trials < 0) {
-    throw new TrowelError('trials', `Trials must be a whole number of 0 or more, not ${trials}.`, { field: 'trials' });
+    throw new TrowelError('trials', `Trials must be a whole number of 0 or more, not ${trials}.`, {
+      field: 'trials',
+    });
   }
   if (!Number.isInteger(successes) || successes < 0 || successes > trials) {
-    throw new TrowelError('successes', `Successes must be a whole number from 0 to ${trials}, not ${successes}.`, {
-      field: 'successes',
-    });
+    throw new TrowelError(
+      'successes',
+      `Successes must be a whole number from 0 to ${trials}, not ${successes}.`,
+      {
+        field: 'successes',
+      },
+    );
   }
   if (!(confidence > 0 && confidence < 1)) {
     throw new TrowelError('confidence', `Confidence must lie between 0 and 1, not ${confidence}.`, {

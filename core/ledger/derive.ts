@@ -14,7 +14,14 @@ export function derivePatch(id: string, events: readonly LedgerEvent[]): Patch |
   const notes: Note[] = [];
   for (const event of events) {
     if (event.kind === 'patchBegun') {
-      patch = { id, name: event.name, begunAt: event.at, place: null, schools: { ...DEFAULT_SCHOOLS }, notes };
+      patch = {
+        id,
+        name: event.name,
+        begunAt: event.at,
+        place: null,
+        schools: { ...DEFAULT_SCHOOLS },
+        notes,
+      };
     } else if (event.kind === 'placeSet') place = event.place;
     else if (event.kind === 'schoolChosen') {
       const school = SCHOOLS.find(({ key }) => key === event.school);
@@ -150,7 +157,22 @@ export function deriveFlower(id: string, events: readonly LedgerEvent[]): Flower
   }
   if (!founding) return null;
   const { plant, sex } = founding;
-  return { id, plant, sex, node, sightings, shuttings, checks, pollinations, mark, coverOffAt, looks, lost, harvested, notes };
+  return {
+    id,
+    plant,
+    sex,
+    node,
+    sightings,
+    shuttings,
+    checks,
+    pollinations,
+    mark,
+    coverOffAt,
+    looks,
+    lost,
+    harvested,
+    notes,
+  };
 }
 
 function noteOf(event: Extract<LedgerEvent, { kind: 'noted' }>): Note {

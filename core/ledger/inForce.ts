@@ -1,4 +1,12 @@
-import { compareEvents, isKnown, subjectOf, type AnyEvent, type Corrected, type LedgerEvent, type Withdrawn } from './events';
+import {
+  compareEvents,
+  isKnown,
+  subjectOf,
+  type AnyEvent,
+  type Corrected,
+  type LedgerEvent,
+  type Withdrawn,
+} from './events';
 import { validateEvent } from './validate';
 
 /** An event as it stands now, with what it said before any correction. */
@@ -33,7 +41,9 @@ export function standings(events: readonly LedgerEvent[]): Standing[] {
   }
   const withdrawnBy = (event: LedgerEvent): Withdrawn | null => taken.get(event.id) ?? null;
   return events.map((original) => {
-    const standing = (corrections.get(original.id) ?? []).filter((correction) => withdrawnBy(correction) === null);
+    const standing = (corrections.get(original.id) ?? []).filter(
+      (correction) => withdrawnBy(correction) === null,
+    );
     let event = original;
     if (original.kind !== 'corrected' && original.kind !== 'withdrawn') {
       for (const correction of standing) event = correctedEvent(event, correction.changes) ?? event;
@@ -47,7 +57,10 @@ export function inForce(events: readonly LedgerEvent[]): readonly LedgerEvent[] 
   // Nearly every subject has neither, and this runs for each of them.
   if (!events.some((event) => event.kind === 'withdrawn' || event.kind === 'corrected')) return events;
   return standings(events)
-    .filter(({ event, withdrawnBy }) => withdrawnBy === null && event.kind !== 'withdrawn' && event.kind !== 'corrected')
+    .filter(
+      ({ event, withdrawnBy }) =>
+        withdrawnBy === null && event.kind !== 'withdrawn' && event.kind !== 'corrected',
+    )
     .map(({ event }) => event)
     .sort(compareEvents);
 }
@@ -61,7 +74,10 @@ function append<T>(map: Map<string, T[]>, key: string, value: T): void {
 const FIXED = new Set(['id', 'v', 'kind', 'device']);
 
 /** The event with some fields changed, or `null` when the result would not be a sound event of the same subject. */
-export function correctedEvent(event: LedgerEvent, changes: Readonly<Record<string, unknown>>): LedgerEvent | null {
+export function correctedEvent(
+  event: LedgerEvent,
+  changes: Readonly<Record<string, unknown>>,
+): LedgerEvent | null {
   if (Object.keys(changes).some((key) => FIXED.has(key))) return null;
   const result = validateEvent({ ...event, ...changes });
   if (!result.ok) return null;

@@ -25,7 +25,9 @@ export function snapshot(state: State, sealBefore: string): Snapshot {
   return {
     version: SNAPSHOT_VERSION,
     count: state.count,
-    tables: Object.fromEntries(TABLES.map((table) => [table, [...state[table]]])) as unknown as Snapshot['tables'],
+    tables: Object.fromEntries(
+      TABLES.map((table) => [table, [...state[table]]]),
+    ) as unknown as Snapshot['tables'],
     log: [...state.log].filter(([subject]) => !sealed.has(subject)),
     sealed: [...sealed],
     unknown: [...state.unknown.values()],
@@ -54,10 +56,9 @@ export function resume(value: unknown, tail: readonly AnyEvent[]): Resumed {
 }
 
 function thaw(frozen: Snapshot): State {
-  const tables = Object.fromEntries(TABLES.map((table) => [table, new Map(frozen.tables[table])])) as unknown as Pick<
-    State,
-    (typeof TABLES)[number]
-  >;
+  const tables = Object.fromEntries(
+    TABLES.map((table) => [table, new Map(frozen.tables[table])]),
+  ) as unknown as Pick<State, (typeof TABLES)[number]>;
   const flowersOf = new Map<string, string[]>();
   for (const flower of tables.flowers.values()) {
     const list = flowersOf.get(flower.plant);
@@ -76,7 +77,10 @@ function thaw(frozen: Snapshot): State {
 }
 
 function endedBefore(flower: Flower, instant: string): boolean {
-  const end = flower.harvested?.at ?? flower.lost?.at ?? (flower.pollinations.length === 0 ? lastSighting(flower) : null);
+  const end =
+    flower.harvested?.at ??
+    flower.lost?.at ??
+    (flower.pollinations.length === 0 ? lastSighting(flower) : null);
   return end !== null && end < instant;
 }
 

@@ -44,7 +44,9 @@ export function emptyState(): State {
   };
 }
 
-type Maps = { -readonly [K in keyof State]: State[K] extends ReadonlyMap<infer A, infer B> ? Map<A, B> : State[K] };
+type Maps = {
+  -readonly [K in keyof State]: State[K] extends ReadonlyMap<infer A, infer B> ? Map<A, B> : State[K];
+};
 
 /**
  * The state with one more event; the old state is untouched. A known id changes nothing (or, when its contents
@@ -55,7 +57,10 @@ export function apply(state: State, event: AnyEvent): State {
   const subject = subjectOf(event);
   if (subject === null) return withUnknown(state, event);
   if (state.sealed.has(subject)) {
-    throw new TrowelError('sealed', `The earlier events of ${subject} are not loaded; fold the whole log again.`);
+    throw new TrowelError(
+      'sealed',
+      `The earlier events of ${subject} are not loaded; fold the whole log again.`,
+    );
   }
   const before = state.log.get(subject) ?? [];
   const after = inserted(before, event as LedgerEvent);
@@ -97,7 +102,8 @@ export function fold(events: Iterable<AnyEvent>): State {
 
 /** All events in canonical order. Throws `sealed` when some are not loaded. */
 export function eventsOf(state: State): AnyEvent[] {
-  if (state.sealed.size > 0) throw new TrowelError('sealed', 'Some events are not loaded; fold the whole log again.');
+  if (state.sealed.size > 0)
+    throw new TrowelError('sealed', 'Some events are not loaded; fold the whole log again.');
   const all: AnyEvent[] = [...state.unknown.values()];
   for (const list of state.log.values()) for (const event of list) all.push(event);
   return all.sort(compareEvents);
@@ -142,7 +148,10 @@ function placeIn(list: readonly LedgerEvent[], event: LedgerEvent): number {
 
 function putView(next: Maps, subject: SubjectId, events: readonly LedgerEvent[], copy: boolean): void {
   const standing = inForce(events);
-  const put = <T>(key: 'patches' | 'beds' | 'varieties' | 'stands' | 'plants' | 'flowers', view: T | null): void => {
+  const put = <T>(
+    key: 'patches' | 'beds' | 'varieties' | 'stands' | 'plants' | 'flowers',
+    view: T | null,
+  ): void => {
     const target = next as unknown as Record<string, Map<SubjectId, T>>;
     if (copy) target[key] = new Map(target[key]);
     if (view) target[key]?.set(subject, view);
@@ -187,4 +196,3 @@ function addFlowerOf(flowersOf: Map<PlantId, FlowerId[]>, flower: Flower): void 
   if (list) list.push(flower.id);
   else flowersOf.set(flower.plant, [flower.id]);
 }
-

@@ -8,7 +8,8 @@ type Loose = Readonly<Record<string, unknown>>;
  */
 const STEPS: readonly ((event: Loose) => Loose)[] = [];
 
-if (STEPS.length !== SCHEMA_VERSION - 1) throw new Error('core/ledger/upcast: a schema version without its step');
+if (STEPS.length !== SCHEMA_VERSION - 1)
+  throw new Error('core/ledger/upcast: a schema version without its step');
 
 /** An event of an older version as today's version writes it; anything else as it came. */
 export function upcast(value: unknown): unknown {

@@ -166,7 +166,12 @@ const messages: Joi.LanguageMessages = {
 };
 
 // Numbers written as text are not quietly turned into numbers: what is stored is what was checked.
-const options: Joi.ValidationOptions = { convert: false, abortEarly: true, messages, errors: { wrap: { label: '"' } } };
+const options: Joi.ValidationOptions = {
+  convert: false,
+  abortEarly: true,
+  messages,
+  errors: { wrap: { label: '"' } },
+};
 
 /** One schema per event kind: the single truth, at entry as at import. */
 export const eventSchemas: Readonly<Record<EventKind, Joi.ObjectSchema>> = Object.fromEntries(
@@ -176,13 +181,22 @@ export const eventSchemas: Readonly<Record<EventKind, Joi.ObjectSchema>> = Objec
   ]),
 ) as Record<EventKind, Joi.ObjectSchema>;
 
-const unknownKind = Joi.object({ ...base, v: Joi.number().integer().min(1).required(), kind: text(60).min(1).required() })
+const unknownKind = Joi.object({
+  ...base,
+  v: Joi.number().integer().min(1).required(),
+  kind: text(60).min(1).required(),
+})
   .unknown(true)
   .label('event');
 
 export type Validation =
   | { readonly ok: true; readonly event: AnyEvent; readonly unknown: boolean }
-  | { readonly ok: false; readonly reason: 'invalid' | 'newer-version'; readonly field: string; readonly message: string };
+  | {
+      readonly ok: false;
+      readonly reason: 'invalid' | 'newer-version';
+      readonly field: string;
+      readonly message: string;
+    };
 
 /**
  * Checks one event from outside (a form, a file). Never throws and never changes the value. An unknown kind
@@ -190,11 +204,21 @@ export type Validation =
  */
 export function validateEvent(value: unknown): Validation {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) {
-    return { ok: false, reason: 'invalid', field: 'event', message: 'An event must be an object with named fields.' };
+    return {
+      ok: false,
+      reason: 'invalid',
+      field: 'event',
+      message: 'An event must be an object with named fields.',
+    };
   }
   const hostile = hostileKey(value);
   if (hostile !== null) {
-    return { ok: false, reason: 'invalid', field: hostile, message: `The field "${hostile}" is not allowed.` };
+    return {
+      ok: false,
+      reason: 'invalid',
+      field: hostile,
+      message: `The field "${hostile}" is not allowed.`,
+    };
   }
   const { v, kind } = value as { v?: unknown; kind?: unknown };
   if (typeof v === 'number' && Number.isInteger(v) && v > SCHEMA_VERSION) {

@@ -56,7 +56,11 @@ export interface Plant {
   readonly yM: number;
   readonly plantedOn: LocalDate | null;
   readonly event: EventId;
-  readonly ended: { readonly at: Instant; readonly how: 'removed' | 'died'; readonly cause: LossCause | null } | null;
+  readonly ended: {
+    readonly at: Instant;
+    readonly how: 'removed' | 'died';
+    readonly cause: LossCause | null;
+  } | null;
   readonly health: Health | null;
   readonly healthAt: Instant | null;
   readonly males: readonly MaleCount[];
@@ -102,6 +106,10 @@ export interface Flower {
   readonly coverOffAt: Instant | null;
   readonly looks: readonly LookView[];
   readonly lost: { readonly at: Instant; readonly cause: LossCause } | null;
-  readonly harvested: { readonly at: Instant; readonly harvestFor: 'kitchen' | 'seed'; readonly weightG: number | null } | null;
+  readonly harvested: {
+    readonly at: Instant;
+    readonly harvestFor: 'kitchen' | 'seed';
+    readonly weightG: number | null;
+  } | null;
   readonly notes: readonly Note[];
 }

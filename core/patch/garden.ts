@@ -29,7 +29,8 @@ export function plantName({ variety, plant }: Pick<Growing, 'variety' | 'plant'>
 export function mainPatch(state: State): Patch | null {
   let first: Patch | null = null;
   for (const patch of state.patches.values()) {
-    if (!first || patch.begunAt < first.begunAt || (patch.begunAt === first.begunAt && patch.id < first.id)) first = patch;
+    if (!first || patch.begunAt < first.begunAt || (patch.begunAt === first.begunAt && patch.id < first.id))
+      first = patch;
   }
   return first;
 }

@@ -10,7 +10,10 @@ const SAME_ROW_M = 0.4;
 export const DEFAULT_BED = { lengthM: 8, widthM: 1.5 } as const;
 
 /** Where a new bed goes when nobody has measured: below the ones there are, a path between. Metres. */
-export function nextBedCorner(beds: readonly Pick<Bed, 'xM' | 'yM' | 'widthM'>[]): { xM: number; yM: number } {
+export function nextBedCorner(beds: readonly Pick<Bed, 'xM' | 'yM' | 'widthM'>[]): {
+  xM: number;
+  yM: number;
+} {
   const below = beds.reduce((edge, bed) => Math.max(edge, bed.yM + bed.widthM + PATH_M), 0);
   return { xM: beds[0]?.xM ?? 0, yM: round(below) };
 }
@@ -28,19 +31,27 @@ export function nextPlantPlaces(
   const rows = Math.max(1, Math.floor(bed.widthM / crop.spacingM.value.row));
   const rowY = (row: number) => bed.yM + ((row + 0.5) * bed.widthM) / rows;
   const last = standing.reduce<{ xM: number; yM: number } | null>(
-    (found, plant) => (!found || plant.yM > found.yM || (plant.yM === found.yM && plant.xM > found.xM) ? plant : found),
+    (found, plant) =>
+      !found || plant.yM > found.yM || (plant.yM === found.yM && plant.xM > found.xM) ? plant : found,
     null,
   );
-  const firstRow = last ? Math.min(rows - 1, Math.max(0, Math.round(((last.yM - bed.yM) * rows) / bed.widthM - 0.5))) : 0;
+  const firstRow = last
+    ? Math.min(rows - 1, Math.max(0, Math.round(((last.yM - bed.yM) * rows) / bed.widthM - 0.5)))
+    : 0;
   for (let spacing = crop.spacingM.value.plant; ; spacing *= 0.85) {
     const places: { xM: number; yM: number }[] = [];
     let x = last ? last.xM + spacing : bed.xM + spacing / 2;
     for (let row = firstRow; row < rows && places.length < count; row++, x = bed.xM + spacing / 2) {
-      for (; x <= bed.xM + bed.lengthM && places.length < count; x += spacing) places.push({ xM: round(x), yM: round(rowY(row)) });
+      for (; x <= bed.xM + bed.lengthM && places.length < count; x += spacing)
+        places.push({ xM: round(x), yM: round(rowY(row)) });
     }
     if (places.length === count) return places;
     // A bed filled to its very end: the rest stand at the end, a hand apart.
-    if (spacing < 0.05) return Array.from({ length: count }, (_, i) => places[i] ?? { xM: round(bed.xM + bed.lengthM), yM: round(rowY(rows - 1)) });
+    if (spacing < 0.05)
+      return Array.from(
+        { length: count },
+        (_, i) => places[i] ?? { xM: round(bed.xM + bed.lengthM), yM: round(rowY(rows - 1)) },
+      );
   }
 }
 

@@ -90,9 +90,20 @@ export function eveningWalk(state: State, place: Place, date: LocalDate): Evenin
   const endsAt = day.lastLight + 60 * MINUTE;
   const from = new Date(startsAt).toISOString();
   const to = new Date(endsAt).toISOString();
-  const walked = plants.filter(({ plant }) => walkedBetween(state, plant.id, from, to)).map(({ plant }) => plant.id);
+  const walked = plants
+    .filter(({ plant }) => walkedBetween(state, plant.id, from, to))
+    .map(({ plant }) => plant.id);
   const minutes = Math.ceil((plants.length - walked.length) * WALK_MINUTES_PER_PLANT);
-  return { kind: 'walk', date, plants, walked, minutes, startsAt, startBy: day.lastLight - minutes * MINUTE, endsAt };
+  return {
+    kind: 'walk',
+    date,
+    plants,
+    walked,
+    minutes,
+    startsAt,
+    startBy: day.lastLight - minutes * MINUTE,
+    endsAt,
+  };
 }
 
 function walkedBetween(state: State, plantId: PlantId, from: string, to: string): boolean {
@@ -146,7 +157,10 @@ export function looksDue(state: State, zone: string, today: LocalDate): OwedLook
     if (found && due) owed.push({ flower, growing: found, due });
   }
   return owed.sort(
-    (a, b) => Number(b.due.verdict) - Number(a.due.verdict) || b.due.day - a.due.day || (a.flower.id < b.flower.id ? -1 : 1),
+    (a, b) =>
+      Number(b.due.verdict) - Number(a.due.verdict) ||
+      b.due.day - a.due.day ||
+      (a.flower.id < b.flower.id ? -1 : 1),
   );
 }
 

@@ -85,7 +85,13 @@ export interface FatherOffer {
  * most males left in front; the plant's own last, or left out, by the school. Males already given to another
  * female today, torn or gone are not free.
  */
-export function fathersFor(state: State, stop: Stop, date: LocalDate, zone: string, selfing: string): FatherOffer[] {
+export function fathersFor(
+  state: State,
+  stop: Stop,
+  date: LocalDate,
+  zone: string,
+  selfing: string,
+): FatherOffer[] {
   const { variety, plant } = stop.growing;
   const used = usedMales(state, date, zone);
   const offers: FatherOffer[] = [];
@@ -97,7 +103,8 @@ export function fathersFor(state: State, stop: Stop, date: LocalDate, zone: stri
     const free = shut.filter(({ id, checks, lost }) => {
       return !used.has(id) && lost === null && checks.every(({ result }) => result === 'whole');
     });
-    if (shut.length > 0) offers.push({ growing: each, free: free.map(({ id }) => id), shut: shut.length, selfing: own });
+    if (shut.length > 0)
+      offers.push({ growing: each, free: free.map(({ id }) => id), shut: shut.length, selfing: own });
   }
   const rank = (offer: FatherOffer) => (offer.selfing && selfing !== 'allowed' ? 1 : 0);
   return offers.sort((a, b) => rank(a) - rank(b) || b.free.length - a.free.length);
@@ -130,7 +137,7 @@ export function suggestFathers(offers: readonly FatherOffer[], wanted: number): 
   const others = offers.filter((offer) => !offer.selfing);
   const from = others.some((offer) => offer.free.length > 0) ? others : offers;
   let left = wanted;
-  for (let taken = true; taken && left > 0; ) {
+  for (let taken = true; taken && left > 0;) {
     taken = false;
     for (const { growing, free } of from) {
       const have = chosen.get(growing.plant.id) ?? 0;

@@ -7,7 +7,12 @@ import { dawnWork, Diary, eveningWork, lookWork } from './growers';
 import { budsOf, stageOn, type Bud } from './truth';
 
 /** The made-up patch of the demo. Nobody in it lives, and none of its varieties is sold. */
-export const DEMO_PLACE: Place = { name: 'Hollin Terraces', latitude: 46.2, longitude: 14.6, zone: 'Europe/Ljubljana' };
+export const DEMO_PLACE: Place = {
+  name: 'Hollin Terraces',
+  latitude: 46.2,
+  longitude: 14.6,
+  zone: 'Europe/Ljubljana',
+};
 export const DEMO_SEED = 20_260_714;
 export const DEMO_SEASON_START: LocalDate = '2026-05-16';
 /** The first evening on which anybody wrote anything down. */
@@ -79,7 +84,14 @@ function plantPatch(diary: Diary): void {
     standing.set(bed.id, [...before, ...places]);
     for (const [i, position] of places.entries()) {
       const plant = diary.subject('plant', time);
-      diary.write(next(), by, { kind: 'plantAdded', plant, stand, label: String(i + 1), ...position, plantedOn: DEMO_SEASON_START });
+      diary.write(next(), by, {
+        kind: 'plantAdded',
+        plant,
+        stand,
+        label: String(i + 1),
+        ...position,
+        plantedOn: DEMO_SEASON_START,
+      });
     }
   }
 }
@@ -88,7 +100,12 @@ function plantPatch(diary: Diary): void {
  * What the others do while the demo clock moves from one moment to another: they finish a round left undone,
  * look at fruit, and walk in the evening. What the visitor already did stays as it is. Events in time order.
  */
-export function demoMeanwhile(state: State, from: number, to: number, seed: number = DEMO_SEED): LedgerEvent[] {
+export function demoMeanwhile(
+  state: State,
+  from: number,
+  to: number,
+  seed: number = DEMO_SEED,
+): LedgerEvent[] {
   const place = mainPatch(state)?.place;
   if (!place || to <= from) return [];
   const diary = new Diary(state, seed, DEMO_SEASON_START, `meanwhile/${from}/${to}`);
@@ -116,4 +133,3 @@ export function budsInSight(each: Growing, date: LocalDate, seed: number = DEMO_
     return stage === null || stage === 'spent' ? [] : [{ ...bud, stage }];
   });
 }
-

@@ -1,7 +1,16 @@
 import { gardenDay } from '../bloom';
 import { fateOf, workedOn } from '../fruitset';
-import { idMaker, type PlantId } from '../ids';
-import { apply, SCHEMA_VERSION, type AnyEvent, type Draft, type Flower, type LedgerEvent, type Place, type State } from '../ledger';
+import { idMaker, type IdByKind, type PlantId, type SubjectKind } from '../ids';
+import {
+  apply,
+  SCHEMA_VERSION,
+  type AnyEvent,
+  type Draft,
+  type Flower,
+  type LedgerEvent,
+  type Place,
+  type State,
+} from '../ledger';
 import { mainPatch, walkOrder, type Growing } from '../patch';
 import { hashText, seededRandom, type Random } from '../random';
 import { fathersFor, looksDue, nextMark, shutMales, stopsOf, suggestFathers } from '../rounds';
@@ -29,13 +38,20 @@ export class Diary {
 
   write(atMs: number, by: string, draft: Draft): LedgerEvent {
     const at = Math.round(atMs);
-    const event = { id: this.ids.event(at), v: SCHEMA_VERSION, at: toInstant(at), by, device: DEMO_DEVICE, ...draft } as LedgerEvent;
+    const event = {
+      id: this.ids.event(at),
+      v: SCHEMA_VERSION,
+      at: toInstant(at),
+      by,
+      device: DEMO_DEVICE,
+      ...draft,
+    } as LedgerEvent;
     this.events.push(event);
     this.state = apply(this.state, event as AnyEvent);
     return event;
   }
 
-  subject(kind: 'patch' | 'bed' | 'variety' | 'stand' | 'plant' | 'flower', atMs: number): string {
+  subject<Kind extends SubjectKind>(kind: Kind, atMs: number): IdByKind[Kind] {
     return this.ids.subject(kind, Math.round(atMs));
   }
 
@@ -67,8 +83,19 @@ export function eveningWork(diary: Diary, date: LocalDate, by: string): void {
     const known = sex === 'female' ? flowerAt(diary.state, growing.plant.id, node) : null;
     if (known && known.shuttings.length > 0) return false;
     const flower = known?.id ?? diary.subject('flower', time);
-    diary.write((time += diary.pause()), by, { kind: 'flowerSeen', flower, plant: growing.plant.id, sex, stage: 'coloured', node });
-    diary.write((time += diary.pause(8, 25)), by, { kind: 'flowerShut', flower, closure: growing.crop.id === 'melon' ? 'mesh-bag' : 'tape' });
+    diary.write((time += diary.pause()), by, {
+      kind: 'flowerSeen',
+      flower,
+      plant: growing.plant.id,
+      sex,
+      stage: 'coloured',
+      node,
+    });
+    diary.write((time += diary.pause(8, 25)), by, {
+      kind: 'flowerShut',
+      flower,
+      closure: growing.crop.id === 'melon' ? 'mesh-bag' : 'tape',
+    });
     return true;
   };
   for (const growing of plants) {
@@ -83,13 +110,29 @@ export function eveningWork(diary: Diary, date: LocalDate, by: string): void {
       if (bud.sex !== 'female' || stage === null) continue;
       if (stage === 'coloured' && shut(growing, bud.node, 'female')) {
         females.set(growing.variety.id, (females.get(growing.variety.id) ?? 0) + 1);
-      } else if (stage === 'green' && diary.random() < 0.5 && !flowerAt(diary.state, growing.plant.id, bud.node)) {
+      } else if (
+        stage === 'green' &&
+        diary.random() < 0.5 &&
+        !flowerAt(diary.state, growing.plant.id, bud.node)
+      ) {
         const flower = diary.subject('flower', time);
-        diary.write((time += diary.pause()), by, { kind: 'flowerSeen', flower, plant: growing.plant.id, sex: 'female', stage, node: bud.node });
+        diary.write((time += diary.pause()), by, {
+          kind: 'flowerSeen',
+          flower,
+          plant: growing.plant.id,
+          sex: 'female',
+          stage,
+          node: bud.node,
+        });
       }
     }
     if (males > 0 && diary.random() < 0.2) {
-      diary.write((time += diary.pause()), by, { kind: 'malesCounted', plant: growing.plant.id, stage: 'coloured', count: males });
+      diary.write((time += diary.pause()), by, {
+        kind: 'malesCounted',
+        plant: growing.plant.id,
+        stage: 'coloured',
+        count: males,
+      });
     }
   }
   shutMalesFor(diary, date, plants, females, shut);
@@ -106,12 +149,17 @@ function shutMalesFor(
   const { zone } = diary.place;
   for (const [variety, count] of females) {
     const fathers = plants.filter((growing) => growing.variety.id === variety);
-    const already = fathers.reduce((sum, growing) => sum + shutMales(diary.state, growing, addDays(date, 1), zone).length, 0);
+    const already = fathers.reduce(
+      (sum, growing) => sum + shutMales(diary.state, growing, addDays(date, 1), zone).length,
+      0,
+    );
     let wanted = count * 2 + 1 - already;
     for (let perPlant = 0; perPlant < 4; perPlant++) {
       for (const growing of fathers) {
         const ready = budsOf(diary.seed, growing, diary.seasonStart).flatMap((bud) =>
-          bud.sex === 'male' && stageOn(bud, date) === 'coloured' ? Array.from({ length: bud.count }, () => bud) : [],
+          bud.sex === 'male' && stageOn(bud, date) === 'coloured'
+            ? Array.from({ length: bud.count }, () => bud)
+            : [],
         );
         const bud = ready[perPlant];
         if (bud && wanted > 0 && shut(growing, bud.node, 'male')) wanted--;
@@ -133,7 +181,8 @@ export function dawnWork(diary: Diary, date: LocalDate, by: string): void {
     time = at + diary.pause(100, 190);
     const found = closureAtDawn(diary.seed, flower, growing, date);
     diary.write(time, by, { kind: 'closureChecked', flower: flower.id, result: found });
-    if (found === 'gone') diary.write(time + 5000, by, { kind: 'lost', flower: flower.id, cause: 'knocked-off' });
+    if (found === 'gone')
+      diary.write(time + 5000, by, { kind: 'lost', flower: flower.id, cause: 'knocked-off' });
     if (found !== 'whole') continue;
     const wanted = diary.random() < 0.25 ? 1 : 2;
     const offers = fathersFor(diary.state, stop, date, zone, 'others-first');

@@ -94,7 +94,13 @@ export interface Outcome {
 }
 
 /** Whether a pollination takes, decided by pollen, heat and the fruit the plant already carries. */
-export function outcomeOf(seed: number, flower: Flower, growing: Growing, date: LocalDate, load: number): Outcome {
+export function outcomeOf(
+  seed: number,
+  flower: Flower,
+  growing: Growing,
+  date: LocalDate,
+  load: number,
+): Outcome {
   const random = chance(seed, 'outcome', plantName(growing), flower.node ?? flower.id);
   const males = flower.pollinations[0]?.fathers.reduce((sum, father) => sum + father.males, 0) ?? 0;
   const heat = weatherOn(seed, date).highC >= 31;
@@ -102,12 +108,27 @@ export function outcomeOf(seed: number, flower: Flower, growing: Growing, date: 
   const odds = pollen - (heat ? 0.14 : 0) - Math.min(0.35, Math.max(0, load - 2) * 0.09);
   const took = random() < odds;
   const roll = random();
-  const cause: LossCause = heat && roll < 0.4 ? 'heat' : load > 3 && roll < 0.6 ? 'too-much-fruit' : roll < 0.12 ? 'pest' : males < 2 ? 'poorly-pollinated' : 'not-pollinated';
+  const cause: LossCause =
+    heat && roll < 0.4
+      ? 'heat'
+      : load > 3 && roll < 0.6
+        ? 'too-much-fruit'
+        : roll < 0.12
+          ? 'pest'
+          : males < 2
+            ? 'poorly-pollinated'
+            : 'not-pollinated';
   return { took, cause };
 }
 
 /** What a look on the given day after pollination shows. */
-export function lookOn(seed: number, flower: Flower, growing: Growing, outcome: Outcome, day: number): LookResult {
+export function lookOn(
+  seed: number,
+  flower: Flower,
+  growing: Growing,
+  outcome: Outcome,
+  day: number,
+): LookResult {
   const random = chance(seed, 'look', plantName(growing), flower.node ?? flower.id, day);
   if (day < 2) return 'same';
   if (outcome.took) return day < 4 && random() < 0.15 ? 'same' : 'growing';

@@ -25,10 +25,14 @@ export interface SunTimes {
  */
 export function sunTimes({ latitude, longitude }: Coordinates, date: LocalDate): SunTimes {
   if (!(latitude >= -90 && latitude <= 90)) {
-    throw new TrowelError('latitude', `Latitude ${latitude} is not between -90 and 90.`, { field: 'latitude' });
+    throw new TrowelError('latitude', `Latitude ${latitude} is not between -90 and 90.`, {
+      field: 'latitude',
+    });
   }
   if (!(longitude >= -180 && longitude <= 180)) {
-    throw new TrowelError('longitude', `Longitude ${longitude} is not between -180 and 180.`, { field: 'longitude' });
+    throw new TrowelError('longitude', `Longitude ${longitude} is not between -180 and 180.`, {
+      field: 'longitude',
+    });
   }
   if (!isLocalDate(date)) throw new TrowelError('date', `"${date}" is not a date.`, { field: 'date' });
   const localMeanNoon = Date.parse(`${date}T12:00:00Z`) - (longitude / 15) * 3_600_000;

@@ -430,11 +430,7 @@ export const towns: readonly Town[] = ROWS.map(([name, country, latitude, longit
   zone,
 }));
 
-const plain = (text: string) =>
-  text
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase();
+const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
 /** Towns whose name, country or zone starts with or holds what was typed; those that start with it first. */
 export function findTowns(typed: string, most = 8): Town[] {
@@ -442,7 +438,13 @@ export function findTowns(typed: string, most = 8): Town[] {
   if (wanted === '') return [];
   const scored = towns.flatMap((town) => {
     const name = plain(town.name);
-    const score = name.startsWith(wanted) ? 0 : plain(`${town.country} ${town.zone}`).includes(wanted) ? 1 : name.includes(wanted) ? 1 : null;
+    const score = name.startsWith(wanted)
+      ? 0
+      : plain(`${town.country} ${town.zone}`).includes(wanted)
+        ? 1
+        : name.includes(wanted)
+          ? 1
+          : null;
     return score === null ? [] : [{ town, score }];
   });
   return scored

@@ -1,0 +1,48 @@
+import { useState } from 'react';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { Slot, usePathname, useRouter } from 'expo-router';
+import { GardenProvider, useMaybeGarden } from '@/data/garden';
+import { usePrefs } from '@/data/prefs';
+import { Frame } from '@/ui/Frame';
+import { Gate } from '@/ui/Gate';
+import { Notices } from '@/ui/Notices';
+import { ControlsTheme, LightProvider } from '@/ui/theme';
+
+export default function Layout() {
+  const [client] = useState(() => new QueryClient());
+  return (
+    <QueryClientProvider client={client}>
+      <ControlsTheme>
+        <GardenProvider>
+          <Lit />
+        </GardenProvider>
+      </ControlsTheme>
+    </QueryClientProvider>
+  );
+}
+
+const BARE = new Set(['/walk', '/round', '/begin']);
+
+function Lit() {
+  const prefs = usePrefs();
+  const garden = useMaybeGarden();
+  const path = usePathname();
+  const router = useRouter();
+  if (!prefs) return null;
+  const light = prefs.light === 'by-itself' ? 'day' : prefs.light;
+  const bare = BARE.has(path) || !garden?.patch;
+  return (
+    <LightProvider light={light}>
+      <Frame
+        current={path}
+        onGo={(to) => router.navigate(to)}
+        notices={<Notices inRound={BARE.has(path)} />}
+        bare={bare}
+      >
+        <Gate path={path}>
+          <Slot />
+        </Gate>
+      </Frame>
+    </LightProvider>
+  );
+}

@@ -1,0 +1,170 @@
+import { useMemo, useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { useRouter } from 'expo-router';
+import { fateOf, type Fate } from '@core/fruitset';
+import { plantName } from '@core/patch';
+import { clockText, localDateOf, shortDayText } from '@core/time';
+import { useGarden } from '@/data/garden';
+import { SetChart } from '@/ui/charts/SetChart';
+import { Badge, Card, Key, Row, Stat, Tile, Tiles } from '@/ui/controls';
+import { flowerAppearance } from '@/ui/drawings/appearance';
+import { FlowerDrawing } from '@/ui/drawings/FlowerDrawing';
+import { tallyOf, talliesBy, workedFlowers } from '@/ui/fruit/flowersOf';
+import { Page } from '@/ui/Page';
+import { Txt, useColours } from '@/ui/theme';
+import { causeWords, fateWords, flowerPlace } from '@/ui/words';
+
+const FATES: readonly (Fate | 'all')[] = ['all', 'waiting', 'set', 'dropped', 'lost-later'];
+const PAGE = 30;
+const fateTone: Record<Fate, 'pollen' | 'leaf' | 'brick'> = {
+  waiting: 'pollen',
+  set: 'leaf',
+  dropped: 'brick',
+  'lost-later': 'brick',
+};
+
+/** What set, what dropped, why. */
+export default function Fruit() {
+  const { state, place, prefs } = useGarden();
+  const router = useRouter();
+  const colours = useColours();
+  const [fate, setFate] = useState<Fate | 'all'>('all');
+  const [shown, setShown] = useState(PAGE);
+  const [byPlant, setByPlant] = useState(false);
+  const worked = useMemo(() => workedFlowers(state), [state]);
+  const all = useMemo(() => tallyOf(worked, place.zone), [worked, place.zone]);
+  const rows = useMemo(
+    () =>
+      talliesBy(worked, place.zone, ({ growing }) => (byPlant ? plantName(growing) : growing.variety.name)),
+    [worked, place.zone, byPlant],
+  );
+  const listed = useMemo(
+    () =>
+      worked.filter(
+        ({ flower, growing }) => fate === 'all' || fateOf(flower, growing.crop, place.zone) === fate,
+      ),
+    [worked, fate, place.zone],
+  );
+  if (worked.length === 0) {
+    return (
+      <Page title="Fruit" foot={<Key title="Go to Today" look="main" onPress={() => router.replace('/')} />}>
+        <Txt>
+          Every female you pollinate comes up here, with what became of it. Shut some on the evening walk
+          first.
+        </Txt>
+      </Page>
+    );
+  }
+  const causes = [...all.causes].sort((a, b) => b[1] - a[1]);
+  return (
+    <Page
+      title="Fruit"
+      side={
+        <Card>
+          <Tiles question="Worked females">
+            {FATES.map((each) => (
+              <Tile
+                key={each}
+                title={each === 'all' ? 'all' : fateWords[each]}
+                chosen={fate === each}
+                onPress={() => setFate(each)}
+                minWidth={70}
+              />
+            ))}
+          </Tiles>
+          {listed.slice(0, shown).map(({ flower, growing }) => {
+            const what = fateOf(flower, growing.crop, place.zone) ?? 'waiting';
+            const at = Date.parse(flower.pollinations[0]?.at ?? '');
+            return (
+              <Pressable
+                key={flower.id}
+                role="link"
+                aria-label={`${plantName(growing)}, ${flowerPlace(flower)}: ${fateWords[what]}`}
+                onPress={() =>
+                  router.navigate({
+                    pathname: '/plant/[id]',
+                    params: { id: growing.plant.id, flower: flower.id },
+                  })
+                }
+                style={{
+                  flexDirection: 'row',
+                  alignItems: 'center',
+                  gap: 10,
+                  minHeight: 56,
+                  borderBottomWidth: 1,
+                  borderBottomColor: colours.rule,
+                }}
+              >
+                <FlowerDrawing
+                  {...flowerAppearance(flower, growing.crop, place.zone)}
+                  shape={growing.variety.shape}
+                  petals={growing.crop.petals}
+                  size={46}
+                />
+                <View style={{ flex: 1 }}>
+                  <Txt>
+                    {plantName(growing)}, {flowerPlace(flower)}
+                  </Txt>
+                  <Txt size="label" tone="muted">
+                    {shortDayText(localDateOf(at, place.zone))}{' '}
+                    {clockText(at, place.zone, prefs.clock === '12')}
+                    {flower.mark ? ` · mark ${flower.mark}` : ''}
+                    {flower.lost ? ` · ${causeWords[flower.lost.cause]}` : ''}
+                  </Txt>
+                </View>
+                <Badge text={fateWords[what]} tone={fateTone[what]} />
+              </Pressable>
+            );
+          })}
+          {listed.length === 0 ? <Txt tone="muted">None of these.</Txt> : null}
+          {listed.length > shown ? (
+            <Key
+              title={`Show ${Math.min(PAGE, listed.length - shown)} more of ${listed.length}`}
+              onPress={() => setShown(shown + PAGE)}
+            />
+          ) : null}
+        </Card>
+      }
+    >
+      <Card>
+        <Txt size="heading">Set and drop</Txt>
+        <Row gap={22}>
+          <Stat value={all.worked} name="worked" />
+          <Stat value={all.set} name="set" />
+          <Stat value={all.dropped} name="dropped" />
+          <Stat value={all.waiting} name="waiting" />
+        </Row>
+        <SetChart rows={[{ name: 'whole patch', tally: all }, ...rows]} />
+        <Row>
+          <Key title={byPlant ? 'By variety' : 'By plant'} small onPress={() => setByPlant(!byPlant)} />
+        </Row>
+        <Txt size="label" tone="muted">
+          A trial is a worked female with a verdict. Those still waiting count as neither. A fruit that set
+          and was lost later did set. The line is the 95 % range of what the share may truly be: few trials,
+          long line.
+        </Txt>
+      </Card>
+      {causes.length > 0 ? (
+        <Card>
+          <Txt size="heading">Why they were lost</Txt>
+          {causes.map(([cause, count]) => (
+            <View key={cause} style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+              <Txt style={{ width: 150 }}>{causeWords[cause]}</Txt>
+              <View style={{ flex: 1, height: 14, backgroundColor: colours.rule, borderRadius: 3 }}>
+                <View
+                  style={{
+                    width: `${(100 * count) / (causes[0]?.[1] ?? 1)}%`,
+                    height: 14,
+                    backgroundColor: colours.brick,
+                    borderRadius: 3,
+                  }}
+                />
+              </View>
+              <Txt style={{ width: 30, textAlign: 'right' }}>{count}</Txt>
+            </View>
+          ))}
+        </Card>
+      ) : null}
+    </Page>
+  );
+}

@@ -1,0 +1,148 @@
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { mdiCog } from '@mdi/js';
+import { useRouter } from 'expo-router';
+import { openWindow } from '@core/bloom';
+import { bandDay, looksDue, nextRounds, type Round } from '@core/rounds';
+import { walkOrder } from '@core/patch';
+import { clockText, dayText } from '@core/time';
+import { useGarden } from '@/data/garden';
+import { useOnline } from '@/data/update';
+import { DawnBand } from '@/ui/charts/DawnBand';
+import { Card, Icon, Key, Notice } from '@/ui/controls';
+import { LooksCard } from '@/ui/today/LooksCard';
+import { RoundCard } from '@/ui/today/RoundCard';
+import { UndoLine } from '@/ui/UndoLine';
+import { Page } from '@/ui/Page';
+import { Txt } from '@/ui/theme';
+
+export default function Today() {
+  const { state, place, now, today, prefs, patch } = useGarden();
+  const router = useRouter();
+  const online = useOnline();
+  const rounds = useMemo(() => nextRounds(state, place, now), [state, place, now]);
+  const owed = useMemo(() => looksDue(state, place.zone, today), [state, place.zone, today]);
+  const hour12 = prefs.clock === '12';
+  const first = rounds[0];
+  const day = useMemo(() => bandDay(place, now), [place, now]);
+  const evening =
+    first !== undefined && first.kind !== 'dawn' && first.date === today && now > day.sunrise + 5 * 3_600_000;
+  const windows = useMemo(() => {
+    const bars = new Map<string, { name: string; from: number; to: number }>();
+    for (const { crop } of walkOrder(state)) {
+      const squash = crop.id.startsWith('squash');
+      if (crop.clock.round !== (evening ? 'dusk' : 'dawn')) continue;
+      const { opens, closes } = openWindow(crop, day);
+      bars.set(squash ? 'squash' : crop.id, {
+        name: `${squash ? 'squash' : crop.name} open`,
+        from: opens,
+        to: closes,
+      });
+    }
+    return [...bars.values()];
+  }, [state, day, evening]);
+  const onBand =
+    first &&
+    (first.kind === 'walk' ? evening : evening === (first.kind === 'dusk') && first.date === day.date);
+  const start = first
+    ? first.kind === 'walk'
+      ? Math.max(now, first.startsAt)
+      : Math.max(now, first.window.opens)
+    : 0;
+  const bar =
+    first && onBand
+      ? {
+          name: first.kind === 'walk' ? 'evening walk' : 'your round',
+          from: start,
+          to: start + first.minutes * 60_000,
+        }
+      : null;
+  const summary = `${dayText(day.date)}: sun ${evening ? `sets ${clockText(day.sunset, place.zone, hour12)}` : `rises ${clockText(day.sunrise, place.zone, hour12)}, bees about ${clockText(day.insectsFrom, place.zone, hour12)}`}. ${windows.map(({ name, from, to }) => `${name} ${clockText(from, place.zone, hour12)} to ${clockText(to, place.zone, hour12)}`).join('; ')}`;
+  return (
+    <Page
+      title={dayText(today)}
+      over={`${patch?.name ?? ''} · ${clockText(now, place.zone, hour12)}${online ? '' : ' · no network, none needed'}`}
+      corner={
+        <Key
+          title="Settings"
+          look="quiet"
+          small
+          icon={<Icon path={mdiCog} tone="muted" />}
+          onPress={() => router.navigate('/settings')}
+        />
+      }
+      banner={
+        <DawnBand
+          day={day}
+          zone={place.zone}
+          now={now}
+          hour12={hour12}
+          windows={windows}
+          round={bar}
+          summary={summary}
+          part={evening ? 'dusk' : 'dawn'}
+        />
+      }
+      side={<LooksCard owed={owed} onOpen={() => router.navigate('/looks')} />}
+    >
+      {day.fromSun ? null : (
+        <Notice
+          tone="pollen"
+          text="The sun does not rise or set here on this date: the times are clock times, not the sun's."
+        />
+      )}
+      <UndoLine />
+      {first ? (
+        <RoundCard
+          round={first}
+          onStart={() =>
+            router.navigate(first.kind === 'walk' ? '/walk' : `/round?date=${first.date}&kind=${first.kind}`)
+          }
+        />
+      ) : null}
+      {first ? null : (
+        <Card>
+          <Txt size="heading">Nothing grows here yet</Txt>
+          <Txt>Add a bed and its plants, and the evening walk begins.</Txt>
+          <Key title="Add plants" look="main" onPress={() => router.navigate('/patch')} />
+        </Card>
+      )}
+      {rounds.slice(1).map((round) => (
+        <Later
+          key={`${round.kind}${round.date}`}
+          round={round}
+          onOpen={() =>
+            router.navigate(round.kind === 'walk' ? '/walk' : `/round?date=${round.date}&kind=${round.kind}`)
+          }
+        />
+      ))}
+    </Page>
+  );
+}
+
+function Later({ round, onOpen }: { round: Round; onOpen: () => void }) {
+  const { place, prefs } = useGarden();
+  const time = clockText(
+    round.kind === 'walk' ? round.startsAt : round.startBy,
+    place.zone,
+    prefs.clock === '12',
+  );
+  const what =
+    round.kind === 'walk'
+      ? `Evening walk from ${time}`
+      : `${round.kind === 'dawn' ? 'Dawn' : 'Dusk'} round, start by ${time}`;
+  const count = round.kind === 'walk' ? `${round.plants.length} plants` : `${round.toDo.length} females shut`;
+  return (
+    <Card style={{ paddingVertical: 8 }}>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+        <View style={{ flex: 1 }}>
+          <Txt size="strong">{what}</Txt>
+          <Txt size="label" tone="muted">
+            {dayText(round.date)} · {count}
+          </Txt>
+        </View>
+        <Key title="Open" small label={`Open: ${what}`} onPress={onOpen} />
+      </View>
+    </Card>
+  );
+}

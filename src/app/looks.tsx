@@ -1,0 +1,72 @@
+import { useMemo, useState } from 'react';
+import { useRouter } from 'expo-router';
+import { looksDue } from '@core/rounds';
+import { plantName } from '@core/patch';
+import type { Flower, LookResult } from '@core/ledger';
+import { useGarden } from '@/data/garden';
+import { Key } from '@/ui/controls';
+import { CauseSheet } from '@/ui/fruit/CauseSheet';
+import { LookRow } from '@/ui/fruit/LookRow';
+import { Page } from '@/ui/Page';
+import { Txt } from '@/ui/theme';
+import { UndoLine } from '@/ui/UndoLine';
+
+/** Every fruit owed a look today: one tap each; a drop asks the cause. */
+export default function Looks() {
+  const { state, place, today, record, patch } = useGarden();
+  const router = useRouter();
+  const owed = useMemo(() => looksDue(state, place.zone, today), [state, place.zone, today]);
+  const [asking, setAsking] = useState<{ flower: Flower; result: LookResult } | null>(null);
+  const answer = (flower: Flower, result: LookResult) => {
+    if (result === 'yellowing' || result === 'gone') setAsking({ flower, result });
+    else void record({ kind: 'lookedAt', flower: flower.id, result, sizeMm: null });
+  };
+  const half = Math.ceil(owed.length / 2);
+  const rows = owed.map((each) => (
+    <LookRow
+      key={each.flower.id}
+      owed={each}
+      onAnswer={(result) => answer(each.flower, result)}
+      markWhenGrowing={patch?.schools.marking === 'when-growing'}
+    />
+  ));
+  return (
+    <Page
+      title={owed.length === 0 ? 'All looked at' : `${owed.length} to look at`}
+      over="Fruit owed a look today"
+      corner={<Key title="Back" look="quiet" small onPress={() => router.replace('/')} />}
+      side={rows.slice(half)}
+    >
+      <UndoLine />
+      {owed.length === 0 ? <Txt>Nothing more today. Worked flowers come up on day 3, 5 and 8.</Txt> : null}
+      {rows.slice(0, half)}
+      <CauseSheet
+        open={asking !== null}
+        title={asking ? `${plantNameOf(state, asking.flower)}: what happened?` : ''}
+        onClose={() => setAsking(null)}
+        onCause={(cause) => {
+          if (!asking) return;
+          const { flower, result } = asking;
+          setAsking(null);
+          void record(
+            { kind: 'lookedAt', flower: flower.id, result, sizeMm: null },
+            { kind: 'lost', flower: flower.id, cause },
+          );
+        }}
+        crop={asking ? cropAndShape(state, asking.flower) : null}
+      />
+    </Page>
+  );
+}
+
+function plantNameOf(state: ReturnType<typeof useGarden>['state'], flower: Flower): string {
+  const shape = cropAndShape(state, flower);
+  return shape ? shape.name : 'This fruit';
+}
+
+function cropAndShape(state: ReturnType<typeof useGarden>['state'], flower: Flower) {
+  const plant = state.plants.get(flower.plant);
+  const stand = plant && state.stands.get(plant.stand);
+  const variety = stand && state.varieties.get(stand.variety);
+  return plant && variety ? { shape: variety.shape, name: plantName({ plant, variety }) } : null;
+}

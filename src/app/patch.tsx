@@ -1,0 +1,148 @@
+import { useMemo, useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { mdiChevronRight, mdiPencil } from '@mdi/js';
+import { useRouter } from 'expo-router';
+import { fateOf } from '@core/fruitset';
+import { compareBeds, comparePlants, growing, type Growing } from '@core/patch';
+import { cropOf } from '@core/crops';
+import type { Bed, Stand } from '@core/ledger';
+import { useGarden } from '@/data/garden';
+import { Badge, Card, Icon, Key } from '@/ui/controls';
+import { BedSheet } from '@/ui/patch/BedSheet';
+import { StandSheet } from '@/ui/patch/StandSheet';
+import { Page } from '@/ui/Page';
+import { Txt, useColours, useIsWide } from '@/ui/theme';
+import { UndoLine } from '@/ui/UndoLine';
+import { healthWords, plural, reasonWords } from '@/ui/words';
+
+/** What grows where: beds, stands, plants, with counts. */
+export default function PatchPage() {
+  const { state, patch, prefs } = useGarden();
+  const [editing, setEditing] = useState<Bed | 'new' | null>(null);
+  const [planting, setPlanting] = useState<Bed | null>(null);
+  const wide = useIsWide();
+  const beds = useMemo(() => [...state.beds.values()].sort(compareBeds), [state.beds]);
+  const standing = [...state.plants.values()].filter((plant) => !plant.ended).length;
+  const cards = beds.map((bed) => (
+    <BedCard key={bed.id} bed={bed} onEdit={() => setEditing(bed)} onPlant={() => setPlanting(bed)} />
+  ));
+  const half = wide && cards.length > 1 ? Math.ceil(cards.length / 2) : cards.length;
+  return (
+    <Page
+      title={patch?.name ?? 'Patch'}
+      over={`${plural(beds.length, 'bed')}, ${plural(standing, 'plant')}`}
+      side={cards.length > half ? cards.slice(half) : undefined}
+      foot={<Key title="Add a bed" onPress={() => setEditing('new')} />}
+    >
+      <UndoLine />
+      {beds.length === 0 ? <Txt>No bed yet. Add one, then what grows in it.</Txt> : null}
+      {cards.slice(0, half)}
+      {editing ? (
+        <BedSheet
+          bed={editing === 'new' ? null : editing}
+          beds={beds}
+          units={prefs.units}
+          onClose={() => setEditing(null)}
+        />
+      ) : null}
+      {planting ? <StandSheet bed={planting} onClose={() => setPlanting(null)} /> : null}
+    </Page>
+  );
+}
+
+function BedCard({ bed, onEdit, onPlant }: { bed: Bed; onEdit: () => void; onPlant: () => void }) {
+  const { state, prefs } = useGarden();
+  const stands = [...state.stands.values()].filter((stand) => stand.bed === bed.id);
+  const length = (metres: number) =>
+    prefs.units === 'us' ? `${Math.round(metres * 3.2808)} ft` : `${metres} m`;
+  return (
+    <Card>
+      <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+        <View style={{ flex: 1 }}>
+          <Txt size="heading">{bed.name}</Txt>
+          <Txt size="label" tone="muted">
+            {length(bed.lengthM)} by {length(bed.widthM)}
+          </Txt>
+        </View>
+        <Key
+          title="Edit"
+          look="quiet"
+          small
+          label={`Edit ${bed.name}`}
+          icon={<Icon path={mdiPencil} size={20} />}
+          onPress={onEdit}
+        />
+      </View>
+      {stands.map((stand) => (
+        <StandRows key={stand.id} stand={stand} />
+      ))}
+      <Key title={`Add plants to ${bed.name}`} small onPress={onPlant} />
+    </Card>
+  );
+}
+
+function StandRows({ stand }: { stand: Stand }) {
+  const { state } = useGarden();
+  const variety = state.varieties.get(stand.variety);
+  const plants = [...state.plants.values()]
+    .filter((plant) => plant.stand === stand.id)
+    .sort(comparePlants)
+    .flatMap((plant) => growing(state, plant.id) ?? []);
+  if (!variety) return null;
+  return (
+    <View>
+      <Txt size="strong">{variety.name}</Txt>
+      <Txt size="label" tone="muted">
+        {cropOf(variety.crop).name} · for {reasonWords[stand.reason]} ·{' '}
+        {plural(plants.filter(({ plant }) => !plant.ended).length, 'plant')}
+      </Txt>
+      {plants.map((each) => (
+        <PlantRow key={each.plant.id} growing={each} />
+      ))}
+    </View>
+  );
+}
+
+function PlantRow({ growing: { plant, crop, variety } }: { growing: Growing }) {
+  const { state, place } = useGarden();
+  const router = useRouter();
+  const colours = useColours();
+  const flowers = (state.flowersOf.get(plant.id) ?? []).flatMap((id) => state.flowers.get(id) ?? []);
+  const count = (wanted: string) =>
+    flowers.filter((flower) => fateOf(flower, crop, place.zone) === wanted).length;
+  const waiting = count('waiting');
+  const set = count('set');
+  const words = [
+    `${set} set`,
+    waiting > 0 ? `${waiting} waiting` : null,
+    count('dropped') > 0 ? `${count('dropped')} dropped` : null,
+  ]
+    .filter(Boolean)
+    .join(', ');
+  return (
+    <Pressable
+      role="link"
+      aria-label={`${variety.name} ${plant.label}: ${plant.ended ? plant.ended.how : words}`}
+      onPress={() => router.navigate({ pathname: '/plant/[id]', params: { id: plant.id } })}
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: 8,
+        minHeight: 48,
+        borderTopWidth: 1,
+        borderTopColor: colours.rule,
+      }}
+    >
+      <Txt size="strong" style={{ minWidth: 36 }}>
+        {plant.label}
+      </Txt>
+      <Txt style={{ flex: 1 }} tone={plant.ended ? 'muted' : 'ink'}>
+        {plant.ended ? plant.ended.how : flowers.length === 0 ? 'no flower yet' : words}
+      </Txt>
+      {plant.health && plant.health !== 'healthy' && !plant.ended ? (
+        <Badge text={healthWords[plant.health]} tone="brick" />
+      ) : null}
+      <Icon path={mdiChevronRight} tone="muted" />
+    </Pressable>
+  );
+}

@@ -1,0 +1,134 @@
+import { useMemo, useState } from 'react';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { growing, plantName } from '@core/patch';
+import { fateOf } from '@core/fruitset';
+import { useGarden } from '@/data/garden';
+import { SetChart } from '@/ui/charts/SetChart';
+import { Badge, Card, Key, Row, Stat } from '@/ui/controls';
+import { Runner } from '@/ui/drawings/Runner';
+import { tallyOf, workedFlowers } from '@/ui/fruit/flowersOf';
+import { FlowerCard } from '@/ui/patch/FlowerCard';
+import { PlantEdit } from '@/ui/patch/PlantEdit';
+import { Page } from '@/ui/Page';
+import { Txt } from '@/ui/theme';
+import { UndoLine } from '@/ui/UndoLine';
+import { healthWords, plural } from '@/ui/words';
+
+/** One plant: its runner, its fruit, its history. */
+export default function PlantPage() {
+  const { id, flower: wanted } = useLocalSearchParams<{ id: string; flower?: string }>();
+  const { state, place } = useGarden();
+  const router = useRouter();
+  const [chosen, setChosen] = useState<string | null>(wanted ?? null);
+  const found = growing(state, id);
+  const flowers = useMemo(
+    () => (state.flowersOf.get(id) ?? []).flatMap((each) => state.flowers.get(each) ?? []),
+    [state, id],
+  );
+  const worked = useMemo(() => workedFlowers(state), [state]);
+  if (!found) {
+    return (
+      <Page title="No such plant" foot={<Key title="Go to Patch" onPress={() => router.replace('/patch')} />}>
+        <Txt>It may have been undone, or it is on another phone still.</Txt>
+      </Page>
+    );
+  }
+  const { plant, variety, crop, bed } = found;
+  const own = tallyOf(
+    worked.filter(({ growing: at }) => at.plant.id === plant.id),
+    place.zone,
+  );
+  const rows = [
+    { name: 'this plant', tally: own },
+    {
+      name: variety.name,
+      tally: tallyOf(
+        worked.filter(({ growing: at }) => at.variety.id === variety.id),
+        place.zone,
+      ),
+    },
+    {
+      name: `all ${crop.plural}`,
+      tally: tallyOf(
+        worked.filter(({ growing: at }) => at.crop.id === crop.id),
+        place.zone,
+      ),
+    },
+  ];
+  // A season's males would crowd the runner: those used or over stay in the records, the rest is drawn.
+  const drawn = flowers.filter(
+    (flower) =>
+      flower.sex === 'female' || isFresh(flower.sightings[flower.sightings.length - 1]?.at, flowers),
+  );
+  const fruit = flowers.filter((flower) => fateOf(flower, crop, place.zone) === 'set').length;
+  const flower = chosen ? state.flowers.get(chosen) : undefined;
+  return (
+    <Page
+      title={plantName(found)}
+      over={`${bed.name} · ${crop.botanical}`}
+      corner={
+        <Row gap={4}>
+          {plant.ended ? (
+            <Badge text={plant.ended.how} tone="brick" />
+          ) : plant.health ? (
+            <Badge text={healthWords[plant.health]} tone={plant.health === 'healthy' ? 'leaf' : 'brick'} />
+          ) : null}
+          <Key
+            title="Back"
+            look="quiet"
+            small
+            onPress={() => (router.canGoBack() ? router.back() : router.replace('/patch'))}
+          />
+        </Row>
+      }
+      side={
+        <>
+          {flower ? <FlowerCard flower={flower} growing={found} /> : null}
+          <PlantEdit growing={found} />
+        </>
+      }
+    >
+      <Card style={{ padding: 4 }}>
+        <Runner
+          flowers={drawn}
+          crop={crop}
+          shape={variety.shape}
+          zone={place.zone}
+          chosen={chosen}
+          onChoose={(each) => setChosen(each.id === chosen ? null : each.id)}
+          summary={`${plantName(found)}: ${plural(drawn.length, 'flower')} from root to tip, ${fruit} set`}
+        />
+      </Card>
+      <Txt size="label" tone="muted">
+        {drawn.length === 0
+          ? 'Nothing recorded on this plant yet.'
+          : 'Females stand up, males hang down. Tap a node to see its story.'}
+      </Txt>
+      <UndoLine />
+      <Card>
+        <Txt size="heading">Set and drop</Txt>
+        <Row gap={22}>
+          <Stat value={own.worked} name="worked" />
+          <Stat value={own.set} name="set" />
+          <Stat value={own.dropped} name="dropped" />
+          <Stat value={own.waiting} name="waiting" />
+        </Row>
+        <SetChart rows={rows} />
+      </Card>
+    </Page>
+  );
+}
+
+const FRESH_MS = 3 * 86_400_000;
+
+/** Seen within three days of the plant's latest sighting. */
+function isFresh(
+  at: string | undefined,
+  flowers: readonly { sightings: readonly { at: string }[] }[],
+): boolean {
+  const latest = flowers.reduce(
+    (most, { sightings }) => Math.max(most, Date.parse(sightings[sightings.length - 1]?.at ?? '') || 0),
+    0,
+  );
+  return at !== undefined && latest - Date.parse(at) < FRESH_MS;
+}

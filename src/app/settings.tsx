@@ -1,0 +1,198 @@
+import { useState } from 'react';
+import { useRouter } from 'expo-router';
+import { SCHOOLS } from '@core/crops';
+import { dayText } from '@core/time';
+import { LIGHTS, useChangePrefs, type Light } from '@/data/prefs';
+import { exportLog, exportTable } from '@/data/files';
+import { useChooseSpace, useGarden } from '@/data/garden';
+import { readPlace } from '@/data/placeForm';
+import { Card, Field, Key, Notice, Row, Sheet, Tile, Tiles } from '@/ui/controls';
+import { PlacePicker, type PlaceDraft } from '@/ui/PlacePicker';
+import { ImportCard } from '@/ui/settings/ImportCard';
+import { StartAfresh } from '@/ui/settings/StartAfresh';
+import { Page } from '@/ui/Page';
+import { Txt } from '@/ui/theme';
+
+const lightWords: Record<Light, { title: string; note: string }> = {
+  'by-itself': { title: 'by itself', note: 'rounds before sunrise go dark' },
+  day: { title: 'day', note: 'warm paper' },
+  sun: { title: 'sun', note: 'black on white, larger' },
+  'before-dawn': { title: 'before dawn', note: 'dark, warm, dim' },
+};
+
+/** Place, units, light, ways of working, and the records in and out. */
+export default function Settings() {
+  const { state, prefs, patch, place, record, store, today, space } = useGarden();
+  const changePrefs = useChangePrefs();
+  const choose = useChooseSpace();
+  const router = useRouter();
+  const [moving, setMoving] = useState<PlaceDraft | null>(null);
+  const [errors, setErrors] = useState<Record<string, string>>({});
+  const [wrong, setWrong] = useState<string | null>(null);
+  const savePlace = async () => {
+    if (!moving || !patch) return;
+    const read = readPlace(moving);
+    if ('errors' in read) return setErrors(read.errors);
+    try {
+      await record({ kind: 'placeSet', patch: patch.id, place: read.place });
+      setMoving(null);
+    } catch (problem) {
+      setErrors({ zone: (problem as Error).message });
+    }
+  };
+  const exportAll = async () => {
+    try {
+      exportLog(await store.allEvents(), today);
+      await changePrefs({ exportedAt: new Date().toISOString() });
+      setWrong(null);
+    } catch (problem) {
+      setWrong((problem as Error).message);
+    }
+  };
+  return (
+    <Page
+      title="Settings"
+      over={space === 'demo' ? 'Demo patch: kept apart from your own' : (patch?.name ?? '')}
+      corner={<Key title="Back" look="quiet" small onPress={() => router.replace('/')} />}
+      side={
+        <>
+          <Card>
+            <Txt size="heading">Your records</Txt>
+            <Txt>
+              {state.count} records, in this browser only.{' '}
+              {prefs.exportedAt
+                ? `Last carried out on ${dayText(prefs.exportedAt.slice(0, 10))}.`
+                : 'Not carried out yet: export now and then, a lost phone loses them.'}
+            </Txt>
+            <Key title="Export everything (JSON)" onPress={() => void exportAll()} />
+            <Row>
+              <Key
+                title="Flowers as a table (CSV)"
+                small
+                onPress={() => exportTable(state, 'flowers', today)}
+              />
+              <Key
+                title="Plants as a table (CSV)"
+                small
+                onPress={() => exportTable(state, 'plants', today)}
+              />
+            </Row>
+            {wrong ? <Notice tone="brick" text={wrong} /> : null}
+            <ImportCard />
+          </Card>
+          <Card>
+            <Txt size="heading">Demo and own patch</Txt>
+            <Txt size="label" tone="muted">
+              The demo has a storage of its own; nothing of it mixes with yours.
+            </Txt>
+            {space === 'demo' ? (
+              <Key
+                title="Go to my own patch"
+                onPress={() => void choose('own').then(() => router.replace('/'))}
+              />
+            ) : (
+              <Key title="Look round the demo patch" onPress={() => router.replace('/demo')} />
+            )}
+          </Card>
+          <StartAfresh />
+        </>
+      }
+    >
+      <Card>
+        <Txt size="heading">Where and who</Txt>
+        <Txt>
+          {place.name} · {place.latitude}, {place.longitude} · {place.zone}
+        </Txt>
+        <Row>
+          <Key
+            title="Change the place"
+            small
+            onPress={() =>
+              setMoving({
+                placeName: place.name,
+                latitude: String(place.latitude),
+                longitude: String(place.longitude),
+                zone: place.zone,
+              })
+            }
+          />
+        </Row>
+        <Field
+          label="Who works with this device (written into each record)"
+          value={prefs.by}
+          onChange={(by) => void changePrefs({ by: by.slice(0, 80) })}
+          placeholder="first name"
+        />
+        <Tiles question="Units">
+          <Tile
+            title="metric"
+            note="m, mm"
+            chosen={prefs.units === 'metric'}
+            onPress={() => void changePrefs({ units: 'metric' })}
+          />
+          <Tile
+            title="US"
+            note="feet, inches"
+            chosen={prefs.units === 'us'}
+            onPress={() => void changePrefs({ units: 'us' })}
+          />
+        </Tiles>
+        <Tiles question="Clock">
+          <Tile
+            title="24 hours"
+            chosen={prefs.clock === '24'}
+            onPress={() => void changePrefs({ clock: '24' })}
+          />
+          <Tile
+            title="12 hours"
+            chosen={prefs.clock === '12'}
+            onPress={() => void changePrefs({ clock: '12' })}
+          />
+        </Tiles>
+        <Tiles question="Light">
+          {LIGHTS.map((light) => (
+            <Tile
+              key={light}
+              {...lightWords[light]}
+              chosen={prefs.light === light}
+              onPress={() => void changePrefs({ light })}
+              minWidth={120}
+            />
+          ))}
+        </Tiles>
+      </Card>
+      <Card>
+        <Txt size="heading">Ways of working</Txt>
+        <Txt size="label" tone="muted">
+          Growers differ on these. Each choice is written into the log.
+        </Txt>
+        {SCHOOLS.map(({ key, question, why, choices }) => (
+          <Tiles key={key} question={`${question} ${why.value}`}>
+            {choices.map(({ value, label, words }) => (
+              <Tile
+                key={value}
+                title={label}
+                note={words}
+                chosen={patch?.schools[key] === value}
+                onPress={() =>
+                  patch && void record({ kind: 'schoolChosen', patch: patch.id, school: key, choice: value })
+                }
+                minWidth={120}
+              />
+            ))}
+          </Tiles>
+        ))}
+      </Card>
+      <Sheet open={moving !== null} onClose={() => setMoving(null)} title="Where the patch lies">
+        {moving ? (
+          <PlacePicker
+            value={moving}
+            errors={errors}
+            onChange={(part) => setMoving((before) => before && { ...before, ...part })}
+          />
+        ) : null}
+        <Key title="Keep this place" look="main" onPress={() => void savePlace()} />
+      </Sheet>
+    </Page>
+  );
+}

@@ -1,0 +1,211 @@
+import {
+  createContext,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useState,
+  useSyncExternalStore,
+  type ReactNode,
+} from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import type { IdByKind, SubjectKind } from '@core/ids';
+import type { AnyEvent, Draft, Patch, Place, State } from '@core/ledger';
+import { mainPatch } from '@core/patch';
+import { demoMeanwhile, demoStart } from '@core/simulation';
+import { localDateOf, type LocalDate } from '@core/time';
+import { deviceBox } from './box';
+import { DemoClock, realClock } from './clock';
+import { LedgerStore, type Ledger } from './ledgerStore';
+import { browserNeighbours } from './neighbours';
+import { useChangePrefs, usePrefs, type Prefs, type Space } from './prefs';
+import { inWorker } from './worker';
+
+export interface OpenSpace {
+  readonly space: Space;
+  readonly store: LedgerStore;
+  readonly demo: DemoClock | null;
+}
+
+const secureRandom = () => (crypto.getRandomValues(new Uint32Array(1))[0] as number) / 4294967296;
+
+/** Progress of making the demo, for the waiting screen. */
+const progressKey = ['demo-progress'] as const;
+
+async function openSpace(
+  space: Space,
+  prefs: () => Prefs,
+  onProgress: (share: number) => void,
+): Promise<OpenSpace> {
+  const name = space === 'demo' ? 'steady-trowel-demo' : 'steady-trowel';
+  const box = deviceBox(name);
+  const demo = space === 'demo' ? new DemoClock(box, demoStart()) : null;
+  await demo?.load();
+  const store = new LedgerStore({
+    box,
+    neighbours: browserNeighbours(name),
+    clock: demo ?? realClock,
+    random: secureRandom,
+    device: prefs().device,
+    by: () => prefs().by || (space === 'demo' ? 'Visitor' : 'Grower'),
+  });
+  await store.open();
+  if (demo && store.ledger.state.count === 0) {
+    const { result } = inWorker((trade, report) => trade.makeDemo(report), onProgress);
+    await store.add((await result) as AnyEvent[]);
+  }
+  if (space === 'own') void navigator.storage?.persist?.().catch(() => false);
+  return { space, store, demo };
+}
+
+export interface Garden {
+  readonly space: Space;
+  readonly prefs: Prefs;
+  readonly ledger: Ledger;
+  readonly state: State;
+  readonly patch: Patch | null;
+  /** The place of the patch; before it is known, noon at nowhere, so that no screen has to ask. */
+  readonly place: Place;
+  readonly now: number;
+  readonly today: LocalDate;
+  readonly store: LedgerStore;
+  readonly demo: DemoClock | null;
+  newId<Kind extends SubjectKind>(kind: Kind): IdByKind[Kind];
+  /** Records one tap's worth of facts. Rejects with `invalid` and the field. */
+  record(...drafts: Draft[]): Promise<readonly AnyEvent[]>;
+  undo(): Promise<void>;
+  /** Demo only: moves the clock, and lets the others in the patch do their part in the meantime. */
+  moveDemoTo(time: number): Promise<void>;
+}
+
+const GardenContext = createContext<Garden | null>(null);
+const NOWHERE: Place = { name: '', latitude: 0, longitude: 0, zone: 'UTC' };
+
+export interface Opening {
+  readonly status: 'choosing' | 'opening' | 'open' | 'failed';
+  readonly progress: number;
+  readonly error: Error | null;
+  retry(): void;
+}
+
+const OpeningContext = createContext<Opening>({
+  status: 'opening',
+  progress: 0,
+  error: null,
+  retry: () => undefined,
+});
+
+/** Opens the chosen space (own patch or demo) and gives it to every screen below. */
+export function GardenProvider({ children }: { children: ReactNode }) {
+  const prefs = usePrefs();
+  const client = useQueryClient();
+  const space = prefs?.space ?? null;
+  const opening = useQuery({
+    queryKey: ['space', space],
+    enabled: space !== null,
+    queryFn: () =>
+      openSpace(
+        space as Space,
+        () => client.getQueryData(['prefs']) as Prefs,
+        (share) => client.setQueryData(progressKey, share),
+      ),
+    staleTime: Infinity,
+    gcTime: Infinity,
+    retry: false,
+    networkMode: 'always',
+  });
+  const progress = useQuery({ queryKey: progressKey, queryFn: () => 0, enabled: false, initialData: 0 }).data;
+  const { refetch, error } = opening;
+  const open = opening.data;
+  const status: Opening['status'] =
+    prefs && space === null ? 'choosing' : error ? 'failed' : open && prefs ? 'open' : 'opening';
+  const about = useMemo<Opening>(
+    () => ({ status, progress, error, retry: () => void refetch() }),
+    [status, progress, error, refetch],
+  );
+  return (
+    <OpeningContext.Provider value={about}>
+      {open && prefs && open.space === space ? (
+        <OpenGarden open={open} prefs={prefs}>
+          {children}
+        </OpenGarden>
+      ) : (
+        children
+      )}
+    </OpeningContext.Provider>
+  );
+}
+
+function OpenGarden({ open, prefs, children }: { open: OpenSpace; prefs: Prefs; children: ReactNode }) {
+  const { space, store, demo } = open;
+  const ledger = useSyncExternalStore(
+    useCallback((listener) => store.subscribe(listener), [store]),
+    () => store.ledger,
+  );
+  const [now, setNow] = useState(() => (demo ?? realClock).now());
+  useEffect(() => {
+    const tick = () => setNow((demo ?? realClock).now());
+    tick();
+    const timer = setInterval(tick, 10_000);
+    return () => clearInterval(timer);
+  }, [demo]);
+  const patch = useMemo(() => mainPatch(ledger.state), [ledger.state]);
+  const garden = useMemo<Garden>(() => {
+    const place = patch?.place ?? NOWHERE;
+    const tick = () => setNow((demo ?? realClock).now());
+    return {
+      space,
+      prefs,
+      ledger,
+      state: ledger.state,
+      patch,
+      place,
+      now,
+      today: localDateOf(now, place.zone),
+      store,
+      demo,
+      newId: (kind) => store.newId(kind),
+      async record(...drafts) {
+        const events = await store.record(drafts);
+        await demo?.step();
+        tick();
+        return events;
+      },
+      undo: () => store.undo(),
+      async moveDemoTo(time) {
+        if (!demo) return;
+        await store.add(demoMeanwhile(store.ledger.state, demo.now(), time));
+        await demo.moveTo(time);
+        tick();
+      },
+    };
+  }, [space, prefs, ledger, patch, now, store, demo]);
+  return <GardenContext.Provider value={garden}>{children}</GardenContext.Provider>;
+}
+
+/** The open garden. Throws outside one: screens under the frame always have it. */
+export function useGarden(): Garden {
+  const garden = useContext(GardenContext);
+  if (!garden)
+    throw new Error('useGarden: no garden is open here; render below GardenProvider once a space is chosen.');
+  return garden;
+}
+
+export function useMaybeGarden(): Garden | null {
+  return useContext(GardenContext);
+}
+
+export function useOpening(): Opening {
+  return useContext(OpeningContext);
+}
+
+/** Opens the other space (own patch or demo); the one left stays as it is. */
+export function useChooseSpace(): (space: Space | null) => Promise<void> {
+  const change = useChangePrefs();
+  return useCallback(
+    async (space) => {
+      await change({ space });
+    },
+    [change],
+  );
+}

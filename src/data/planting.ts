@@ -1,0 +1,49 @@
+import { cropOf, type CropId, type FruitShape, type Reason } from '@core/crops';
+import type { BedId, PatchId } from '@core/ids';
+import type { Bed, Draft, State } from '@core/ledger';
+import { nextPlantPlaces } from '@core/patch';
+import type { LocalDate } from '@core/time';
+import type { Garden } from './garden';
+
+export interface Planting {
+  readonly crop: CropId;
+  readonly variety: string;
+  readonly shape: FruitShape;
+  readonly plants: number;
+  readonly reason: Reason;
+}
+
+/** The facts of one new stand in a bed: its variety (the known one of that name and crop, or new), itself, its plants. */
+export function plantingDrafts(
+  newId: Garden['newId'],
+  state: State,
+  patch: PatchId,
+  bed: Pick<Bed, 'xM' | 'yM' | 'lengthM' | 'widthM'> & { readonly id: BedId },
+  { crop, variety: name, shape, plants, reason }: Planting,
+  plantedOn: LocalDate | null,
+): Draft[] {
+  const wanted = name.trim();
+  const known = [...state.varieties.values()].find(
+    (variety) => variety.name.toLowerCase() === wanted.toLowerCase() && variety.crop === crop,
+  );
+  const variety = known?.id ?? newId('variety');
+  const stand = newId('stand');
+  const stands = new Map([...state.stands].filter(([, each]) => each.bed === bed.id));
+  const standing = [...state.plants.values()].filter((plant) => stands.has(plant.stand));
+  const ofVariety = [...state.plants.values()].filter(
+    (plant) => known && state.stands.get(plant.stand)?.variety === known.id,
+  );
+  const highest = ofVariety.reduce((most, { label }) => Math.max(most, Number(label) || 0), 0);
+  return [
+    ...(known ? [] : [{ kind: 'varietyAdded' as const, variety, patch, name: wanted, crop, shape }]),
+    { kind: 'standAdded', stand, bed: bed.id, variety, reason },
+    ...nextPlantPlaces(bed, standing, plants, cropOf(crop)).map((position, i): Draft => ({
+      kind: 'plantAdded',
+      plant: newId('plant'),
+      stand,
+      label: String(highest + i + 1),
+      ...position,
+      plantedOn,
+    })),
+  ];
+}

@@ -1,0 +1,74 @@
+import AsyncStorage from '@react-native-async-storage/async-storage';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+
+export const LIGHTS = ['by-itself', 'day', 'sun', 'before-dawn'] as const;
+export type Light = (typeof LIGHTS)[number];
+export type Space = 'own' | 'demo';
+
+/** Choices of this device, not of the patch. Kept where the page can read them before it draws (localStorage). */
+export interface Prefs {
+  readonly light: Light;
+  readonly units: 'metric' | 'us';
+  readonly clock: '24' | '12';
+  readonly space: Space | null;
+  /** Who is working: written into each record. */
+  readonly by: string;
+  readonly device: string;
+  /** When the log was last carried out in a file (ISO), to ask again. */
+  readonly exportedAt: string | null;
+}
+
+const KEY = 'steady-trowel/prefs';
+
+function defaults(): Prefs {
+  const locale = new Intl.DateTimeFormat(undefined, { hour: 'numeric' }).resolvedOptions();
+  return {
+    light: 'by-itself',
+    units: /^en-(US|LR|MM)/.test(locale.locale) ? 'us' : 'metric',
+    clock: locale.hour12 ? '12' : '24',
+    space: null,
+    by: '',
+    device: `device-${crypto.getRandomValues(new Uint32Array(2)).join('-')}`,
+    exportedAt: null,
+  };
+}
+
+async function loadPrefs(): Promise<Prefs> {
+  let stored: Partial<Prefs> = {};
+  try {
+    stored = JSON.parse((await AsyncStorage.getItem(KEY)) ?? '{}') as Partial<Prefs>;
+  } catch {
+    // Unreadable choices are no loss: the defaults come back.
+  }
+  const prefs = { ...defaults(), ...stored };
+  if (stored.device === undefined) await savePrefs(prefs);
+  return prefs;
+}
+
+async function savePrefs(prefs: Prefs): Promise<void> {
+  // A full or blocked storage must not stop a choice from taking effect in this session.
+  await AsyncStorage.setItem(KEY, JSON.stringify(prefs)).catch(() => undefined);
+}
+
+const prefsKey = ['prefs'] as const;
+
+export function usePrefs(): Prefs | undefined {
+  return useQuery({ queryKey: prefsKey, queryFn: loadPrefs, staleTime: Infinity }).data;
+}
+
+export function useChangePrefs(): (part: Partial<Prefs>) => Promise<Prefs> {
+  const client = useQueryClient();
+  const { mutateAsync } = useMutation({
+    mutationFn: async (part: Partial<Prefs>) => {
+      const prefs = {
+        ...((client.getQueryData(prefsKey) as Prefs | undefined) ?? (await loadPrefs())),
+        ...part,
+      };
+      client.setQueryData(prefsKey, prefs);
+      await savePrefs(prefs);
+      return prefs;
+    },
+    networkMode: 'always',
+  });
+  return mutateAsync;
+}

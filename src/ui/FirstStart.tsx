@@ -1,0 +1,37 @@
+import { View } from 'react-native';
+import { FlowerDrawing } from './drawings/FlowerDrawing';
+import { Key } from './controls';
+import { Page } from './Page';
+import { Txt } from './theme';
+
+/** The first screen of all: one's own patch, or a look round. */
+export function FirstStart({ onBegin, onDemo }: { onBegin: () => void; onDemo: () => void }) {
+  return (
+    <Page
+      title="Steady Trowel"
+      foot={
+        <View style={{ gap: 10 }}>
+          <Key title="Begin my patch" look="main" onPress={onBegin} />
+          <Key title="Look round the demo patch" onPress={onDemo} />
+        </View>
+      }
+    >
+      <View
+        aria-hidden
+        style={{ flexDirection: 'row', justifyContent: 'center', gap: 18, paddingVertical: 24 }}
+      >
+        <FlowerDrawing sex="female" appearance="coloured" shape="ribbed" size={150} />
+        <FlowerDrawing sex="female" appearance="coloured" shape="ribbed" closure="tape" size={150} />
+        <FlowerDrawing sex="female" appearance="set" shape="ribbed" size={150} />
+      </View>
+      <Txt size="heading">Shut in the evening, worked at dawn, watched till it sets.</Txt>
+      <Txt>
+        For people who pollinate squash, melons, cucumbers and gourds by hand: which flowers to shut tonight,
+        which to work before the bees, whose pollen, and what became of each.
+      </Txt>
+      <Txt tone="muted">
+        Everything you record stays in this browser, and in the files you export. It works with no network.
+      </Txt>
+    </Page>
+  );
+}

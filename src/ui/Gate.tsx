@@ -1,0 +1,58 @@
+import type { ReactNode } from 'react';
+import { View } from 'react-native';
+import { LinearProgress } from '@rneui/themed';
+import { useRouter } from 'expo-router';
+import { useChooseSpace, useMaybeGarden, useOpening } from '@/data/garden';
+import { FirstStart } from './FirstStart';
+import { Key, Notice } from './controls';
+import { Page } from './Page';
+import { Txt, useColours } from './theme';
+
+/** Shows a screen only once there is a patch for it; before that, the first start, the wait, or what went wrong. */
+export function Gate({ path, children }: { path: string; children: ReactNode }) {
+  const { status, progress, error, retry } = useOpening();
+  const garden = useMaybeGarden();
+  const choose = useChooseSpace();
+  const router = useRouter();
+  const colours = useColours();
+  if (path === '/demo') return children;
+  const first = (
+    <FirstStart
+      onBegin={() => {
+        router.navigate('/begin');
+        void choose('own');
+      }}
+      onDemo={() => router.navigate('/demo')}
+    />
+  );
+  if (status === 'choosing') return first;
+  if (status === 'failed') {
+    return (
+      <Page title="The records cannot be opened">
+        <Notice
+          tone="brick"
+          title="This browser refuses its storage"
+          text={`Nothing was changed. Private windows and blocked site data do this: allow this site to store data, then try again. (${error?.message ?? 'no reason given'})`}
+        >
+          <Key title="Try again" onPress={retry} />
+        </Notice>
+      </Page>
+    );
+  }
+  if (status === 'opening' || !garden) {
+    return (
+      <View role="status" style={{ flex: 1, justifyContent: 'center', padding: 32, gap: 12 }}>
+        <Txt size="heading">{progress > 0 ? 'Growing the demo patch' : 'Opening'}</Txt>
+        <LinearProgress
+          variant={progress > 0 ? 'determinate' : 'indeterminate'}
+          value={progress}
+          color={colours.pollen}
+          trackColor={colours.rule}
+          aria-label="Progress"
+        />
+      </View>
+    );
+  }
+  if (!garden.patch && path !== '/begin' && path !== '/settings') return first;
+  return children;
+}

@@ -1,0 +1,110 @@
+import { useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import { gardenDay } from '@core/bloom';
+import { addDays, clockText, dayText, localDateOf } from '@core/time';
+import { exportLog, saveFile } from '@/data/files';
+import { useMaybeGarden, type Garden } from '@/data/garden';
+import { useUpdate } from '@/data/update';
+import { Key, Notice, Row } from './controls';
+import { plural } from './words';
+import { Txt, useColours } from './theme';
+
+/** What must be known wherever one is: storage trouble, unreadable records, a new version, the demo's clock. */
+export function Notices({ inRound }: { inRound: boolean }) {
+  const garden = useMaybeGarden();
+  const update = useUpdate();
+  const { trouble, unsaved = [], damaged = [] } = garden?.ledger ?? { trouble: null };
+  const exportAll = async (from: Garden) => exportLog(await from.store.allEvents(), from.today);
+  return (
+    <View>
+      {garden && trouble ? (
+        <Notice
+          tone="brick"
+          title={
+            trouble === 'full'
+              ? 'Not saved: the storage of this browser is full'
+              : 'Not saved: this browser refused to store it'
+          }
+          text={`${plural(unsaved.length, 'record')} only on this screen. Export now, or make room and save again.`}
+        >
+          <Key title="Export now" small onPress={() => void exportAll(garden)} />
+          <Key title="Save again" small onPress={() => void garden.store.saveAgain()} />
+        </Notice>
+      ) : null}
+      {garden && damaged.length > 0 ? (
+        <Notice
+          tone="brick"
+          title={`${plural(damaged.length, 'stored batch', 'stored batches')} could not be read`}
+          text="Everything else is here. The unread text is left where it is; save it so that it can be mended."
+        >
+          <Key
+            title="Save the unread text"
+            small
+            onPress={() =>
+              void Promise.all(damaged.map((key) => garden.store.rawText(key))).then((texts) =>
+                saveFile('steady-trowel-unread.txt', 'text/plain', texts.join('\n')),
+              )
+            }
+          />
+        </Notice>
+      ) : null}
+      {update.ready && !inRound ? (
+        <Notice tone="dusk" text="A new version of Steady Trowel is ready.">
+          <Key title="Use it now" small onPress={update.use} />
+        </Notice>
+      ) : null}
+      {garden?.demo && garden.patch && !inRound ? <DemoBar garden={garden} /> : null}
+    </View>
+  );
+}
+
+function DemoBar({ garden }: { garden: Garden }) {
+  const colours = useColours();
+  const [busy, setBusy] = useState(false);
+  const { place, now, prefs, moveDemoTo } = garden;
+  const today = localDateOf(now, place.zone);
+  const evening = gardenDay(place, today).sunset - 70 * 60_000;
+  const nextEvening = evening > now ? evening : gardenDay(place, addDays(today, 1)).sunset - 70 * 60_000;
+  const dawn = gardenDay(place, today).sunrise - 15 * 60_000;
+  const nextDawn = dawn > now ? dawn : gardenDay(place, addDays(today, 1)).sunrise - 15 * 60_000;
+  const move = (time: number) => {
+    setBusy(true);
+    void moveDemoTo(time).finally(() => setBusy(false));
+  };
+  return (
+    <View
+      role="region"
+      aria-label="Demo clock"
+      style={{ backgroundColor: colours.duskSoft, paddingHorizontal: 12, paddingVertical: 4 }}
+    >
+      <ScrollView
+        horizontal
+        showsHorizontalScrollIndicator={false}
+        contentContainerStyle={{ alignItems: 'center', gap: 6 }}
+      >
+        <Txt size="label">
+          <Txt size="label" style={{ fontWeight: '700' }}>
+            Demo
+          </Txt>{' '}
+          {clockText(now, place.zone, prefs.clock === '12')}, {dayText(today).split(' ').slice(1).join(' ')}
+        </Txt>
+        <Row gap={0} style={{ flexWrap: 'nowrap' }}>
+          <Key
+            title={evening > now ? 'To this evening' : 'To tomorrow evening'}
+            look="quiet"
+            small
+            disabled={busy}
+            onPress={() => move(nextEvening)}
+          />
+          <Key
+            title={dawn > now ? 'To sunrise' : "To tomorrow's dawn"}
+            look="quiet"
+            small
+            disabled={busy}
+            onPress={() => move(nextDawn)}
+          />
+        </Row>
+      </ScrollView>
+    </View>
+  );
+}

@@ -1,0 +1,79 @@
+import { useEffect, type ReactNode } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { Txt, useColours, useIsWide } from './theme';
+
+export interface PageProps {
+  readonly title: string;
+  readonly over?: string;
+  readonly corner?: ReactNode;
+  readonly children: ReactNode;
+  /** Second column on a wide screen; below the first on a phone. */
+  readonly side?: ReactNode;
+  /** Stays in thumb's reach at the bottom. */
+  readonly foot?: ReactNode;
+  /** Drawn edge to edge under the title. */
+  readonly banner?: ReactNode;
+}
+
+/** One place: a title, what it holds, and its main action at the bottom. */
+export function Page({ title, over, corner, children, side, foot, banner }: PageProps) {
+  const colours = useColours();
+  const wide = useIsWide();
+  useEffect(() => {
+    document.title = `${title} · Steady Trowel`;
+  }, [title]);
+  return (
+    <View style={[styles.page, { backgroundColor: colours.paper }]} role="main">
+      <ScrollView contentContainerStyle={styles.scroll} tabIndex={-1}>
+        <View style={[styles.head, wide ? styles.wideHead : null]}>
+          <View style={styles.grow}>
+            {over ? (
+              <Txt size="label" tone="muted">
+                {over}
+              </Txt>
+            ) : null}
+            <Txt size="title">{title}</Txt>
+          </View>
+          {corner}
+        </View>
+        {banner}
+        {wide && side ? (
+          <View style={styles.columns}>
+            <View style={styles.column}>{children}</View>
+            <View style={styles.column}>{side}</View>
+          </View>
+        ) : (
+          <View style={[styles.body, wide ? styles.wideBody : null]}>
+            {children}
+            {side}
+          </View>
+        )}
+      </ScrollView>
+      {foot ? (
+        <View style={[styles.foot, { borderTopColor: colours.rule, backgroundColor: colours.paper }]}>
+          {foot}
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  page: { flex: 1 },
+  scroll: { paddingBottom: 28 },
+  head: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    paddingHorizontal: 16,
+    paddingTop: 12,
+    paddingBottom: 8,
+    gap: 8,
+  },
+  wideHead: { paddingHorizontal: 24, paddingTop: 20 },
+  grow: { flex: 1 },
+  body: { paddingHorizontal: 12, paddingTop: 6, gap: 12 },
+  wideBody: { paddingHorizontal: 24, maxWidth: 860 },
+  columns: { flexDirection: 'row', gap: 20, paddingHorizontal: 24, paddingTop: 10, alignItems: 'flex-start' },
+  column: { flex: 1, gap: 12, minWidth: 0 },
+  foot: { padding: 12, borderTopWidth: 1, gap: 8 },
+});

@@ -1,0 +1,131 @@
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { ListItem } from '@rneui/themed';
+import type { Town } from '@core/towns';
+import { Field, Key, Row } from './controls';
+import { Txt, useColours } from './theme';
+
+export interface PlaceDraft {
+  readonly placeName: string;
+  readonly latitude: string;
+  readonly longitude: string;
+  readonly zone: string;
+}
+
+export interface PlacePickerProps {
+  readonly value: PlaceDraft;
+  readonly errors: Readonly<Record<string, string>>;
+  readonly onChange: (part: Partial<PlaceDraft>) => void;
+}
+
+/** Where the patch lies: a town from the list we ship, or coordinates typed. Sunrise hangs on it. */
+export function PlacePicker({ value, errors, onChange }: PlacePickerProps) {
+  const colours = useColours();
+  const [typed, setTyped] = useState('');
+  const [found, setFound] = useState<readonly Town[]>([]);
+  const [byHand, setByHand] = useState(false);
+  useEffect(() => {
+    let current = true;
+    // The list loads only when somebody looks for a place.
+    void import('@core/towns').then(({ findTowns, townOfZone }) => {
+      if (!current) return;
+      setFound(findTowns(typed));
+      if (value.zone !== '') return;
+      const here = townOfZone(Intl.DateTimeFormat().resolvedOptions().timeZone);
+      if (here) onChange(fromTown(here));
+    });
+    return () => {
+      current = false;
+    };
+  }, [typed, value.zone, onChange]);
+  return (
+    <View style={{ gap: 6 }}>
+      <Txt size="strong">
+        {value.placeName
+          ? `${value.placeName} · ${value.latitude}, ${value.longitude}`
+          : 'No place chosen yet'}
+      </Txt>
+      <Txt size="label" tone="muted">
+        {value.zone
+          ? `Time zone ${value.zone}. Sunrise is reckoned for this place; a town within 30 km is near enough.`
+          : 'Sunrise is reckoned for this place.'}
+      </Txt>
+      <Field
+        label="Nearest town, country or zone"
+        value={typed}
+        onChange={setTyped}
+        placeholder="e.g. Ljubljana"
+        error={errors['zone'] ?? null}
+      />
+      {found.map((town) => (
+        <ListItem
+          key={`${town.zone}${town.name}`}
+          onPress={() => {
+            onChange(fromTown(town));
+            setTyped('');
+          }}
+          containerStyle={{
+            backgroundColor: colours.card,
+            borderBottomWidth: 1,
+            borderBottomColor: colours.rule,
+            minHeight: 48,
+            paddingVertical: 8,
+          }}
+        >
+          <ListItem.Content>
+            <ListItem.Title style={{ color: colours.ink }}>
+              {town.name}, {town.country}
+            </ListItem.Title>
+          </ListItem.Content>
+        </ListItem>
+      ))}
+      <Row>
+        <Key
+          title={byHand ? 'Hide the coordinates' : 'Type coordinates instead'}
+          look="quiet"
+          small
+          onPress={() => setByHand(!byHand)}
+        />
+      </Row>
+      {byHand ? (
+        <View style={{ gap: 6 }}>
+          <Field
+            label="Name of the place"
+            value={value.placeName}
+            onChange={(placeName) => onChange({ placeName })}
+            error={errors['place name'] ?? errors['name'] ?? null}
+          />
+          <Field
+            label="Latitude, degrees north (south is minus)"
+            value={value.latitude}
+            onChange={(latitude) => onChange({ latitude })}
+            keyboard="decimal-pad"
+            error={errors['latitude'] ?? null}
+          />
+          <Field
+            label="Longitude, degrees east (west is minus)"
+            value={value.longitude}
+            onChange={(longitude) => onChange({ longitude })}
+            keyboard="decimal-pad"
+            error={errors['longitude'] ?? null}
+          />
+          <Field
+            label="Time zone"
+            value={value.zone}
+            onChange={(zone) => onChange({ zone })}
+            placeholder="Europe/Ljubljana"
+          />
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+function fromTown(town: Town): PlaceDraft {
+  return {
+    placeName: town.name,
+    latitude: String(town.latitude),
+    longitude: String(town.longitude),
+    zone: town.zone,
+  };
+}

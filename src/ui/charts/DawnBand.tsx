@@ -1,0 +1,222 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import Svg, {
+  Circle,
+  Defs,
+  G,
+  Line,
+  LinearGradient,
+  Path,
+  Rect,
+  Stop,
+  Text as SvgText,
+} from 'react-native-svg';
+import type { GardenDay } from '@core/bloom';
+import { clockText } from '@core/time';
+import { FONT } from '../theme';
+import { bandSpan, bandX, fullHours, type Band } from './bandGeometry';
+
+export interface BandBar {
+  readonly name: string;
+  readonly from: number;
+  readonly to: number;
+}
+
+export interface DawnBandProps {
+  readonly day: GardenDay;
+  readonly zone: string;
+  readonly now: number;
+  readonly hour12: boolean;
+  readonly windows: readonly BandBar[];
+  readonly round: BandBar | null;
+  readonly summary: string;
+  /** dusk: the evening of the day instead of its morning. */
+  readonly part: 'dawn' | 'dusk';
+}
+
+const HOUR = 3_600_000;
+const TOP = 42;
+const ROW = 24;
+const NIGHT = '#23284E';
+const LIGHT_INK = '#FFFFFF';
+const DARK_INK = '#2A2118';
+
+/** The strip of the morning (or evening): sky, sun, open flowers, insects, the round and now. */
+export function DawnBand({ day, zone, now, hour12, windows, round, summary, part }: DawnBandProps) {
+  const [width, setWidth] = useState(390);
+  const dawn = part === 'dawn';
+  const start = dawn
+    ? Math.min(day.firstLight - 0.75 * HOUR, day.sunrise - 1.4 * HOUR)
+    : day.sunset - 3.5 * HOUR;
+  const end = dawn ? day.sunrise + 6 * HOUR : Math.max(day.lastLight + 1.5 * HOUR, day.sunset + 2.4 * HOUR);
+  const band: Band = { start, end, width };
+  const x = (time: number) => bandX(band, time);
+  const rows = [...windows, ...(round ? [round] : [])];
+  const height = TOP + rows.length * ROW + 24;
+  const sun = dawn ? day.sunrise : day.sunset;
+  const share = (time: number) => Math.min(1, Math.max(0, (time - start) / (end - start)));
+  const sky: [number, string][] = dawn
+    ? [
+        [0, NIGHT],
+        [share(day.firstLight), '#4A4A86'],
+        [share(day.sunrise - 0.2 * HOUR), '#C06A5A'],
+        [share(day.sunrise + 0.3 * HOUR), '#F3C66B'],
+        [share(day.sunrise + 1.6 * HOUR), '#FBE7B4'],
+        [1, '#E6F0EC'],
+      ]
+    : [
+        [0, '#E6F0EC'],
+        [share(day.sunset - 1.2 * HOUR), '#FBE7B4'],
+        [share(day.sunset - 0.2 * HOUR), '#F3C66B'],
+        [share(day.sunset + 0.3 * HOUR), '#C06A5A'],
+        [share(day.lastLight + 0.2 * HOUR), '#4A4A86'],
+        [1, NIGHT],
+      ];
+  const dark = (time: number) => (dawn ? time < day.sunrise - 0.3 * HOUR : time > day.sunset + 0.2 * HOUR);
+  const label = (time: number, text: string, y: number, bold = false) => {
+    const near = x(time) > width - 150;
+    return (
+      <SvgText
+        x={near ? x(time) - 6 : x(time) + 6}
+        y={y}
+        fontSize={14}
+        fontFamily={FONT}
+        fontWeight={bold ? '700' : '400'}
+        textAnchor={near ? 'end' : 'start'}
+        fill={dark(time) && !(x(time) < 6 && bold) ? LIGHT_INK : DARK_INK}
+      >
+        {text}
+      </SvgText>
+    );
+  };
+  const offset = Date.parse(`${day.date}T12:00:00Z`) - noonOf(day, zone);
+  const nowIn = now >= start && now <= end;
+  return (
+    <View
+      onLayout={({ nativeEvent }) => setWidth(Math.max(200, Math.round(nativeEvent.layout.width)))}
+      role="img"
+      aria-label={summary}
+      style={{ height }}
+    >
+      <Svg width={width} height={height} viewBox={`0 0 ${width} ${height}`}>
+        <Defs>
+          <LinearGradient id={`sky-${part}`} x1="0" y1="0" x2="1" y2="0">
+            {sky.map(([at, colour]) => (
+              <Stop key={at} offset={at} stopColor={colour} />
+            ))}
+          </LinearGradient>
+        </Defs>
+        <Rect x={0} y={0} width={width} height={height} fill={`url(#sky-${part})`} />
+        {fullHours(band, offset).map((time) => {
+          const narrow = width < 600 && (x(time) < 10 || x(time) > width - 12);
+          return narrow ? null : (
+            <SvgText
+              key={time}
+              x={x(time)}
+              y={height - 7}
+              fontSize={14}
+              fontFamily={FONT}
+              textAnchor="middle"
+              fill={dark(time) ? LIGHT_INK : DARK_INK}
+            >
+              {clockText(time, zone, hour12)
+                .replace(/:00/, '')
+                .replace(/^0(?=\d)/, '')}
+            </SvgText>
+          );
+        })}
+        {day.fromSun ? (
+          <G>
+            <Circle cx={x(sun)} cy={TOP - 10} r={6} fill="#F0B429" stroke={DARK_INK} strokeWidth={1.4} />
+            <Path d={`M${x(sun) - 10} ${TOP - 4} h20`} stroke={DARK_INK} strokeWidth={2} />
+          </G>
+        ) : null}
+        {day.fromSun ? label(sun + 0.06 * HOUR, `sun ${clockText(sun, zone, hour12)}`, TOP - 6) : null}
+        {dawn ? (
+          <G>
+            <Line
+              x1={x(day.insectsFrom)}
+              x2={x(day.insectsFrom)}
+              y1={4}
+              y2={height - 22}
+              stroke={DARK_INK}
+              strokeWidth={2}
+              strokeDasharray="2 4"
+            />
+            {label(day.insectsFrom, `bees about ${clockText(day.insectsFrom, zone, hour12)}`, 17)}
+          </G>
+        ) : null}
+        {rows.map((bar, i) => {
+          const span = bandSpan(band, bar.from, bar.to);
+          const own = round !== null && i === rows.length - 1;
+          const y = TOP + i * ROW;
+          const inside = span !== null && span.width > 90;
+          return span ? (
+            <G key={bar.name}>
+              <Rect
+                x={span.x}
+                y={y + 2}
+                width={span.width}
+                height={ROW - 5}
+                rx={4}
+                fill={own ? '#2E6A3F' : i % 2 === 0 ? '#F7C544' : '#F6DF8A'}
+                stroke={DARK_INK}
+                strokeWidth={1.2}
+              />
+              <SvgText
+                x={
+                  inside
+                    ? span.x + 6
+                    : span.x + span.width > width - 110
+                      ? span.x - 6
+                      : span.x + span.width + 6
+                }
+                y={y + 16}
+                fontSize={14}
+                fontFamily={FONT}
+                fontWeight={own ? '700' : '400'}
+                textAnchor={!inside && span.x + span.width > width - 110 ? 'end' : 'start'}
+                fill={inside && own ? LIGHT_INK : !inside && dark(bar.to) ? LIGHT_INK : DARK_INK}
+              >
+                {bar.name}
+              </SvgText>
+            </G>
+          ) : null;
+        })}
+        {nowIn ? (
+          <G>
+            <Line
+              x1={x(now)}
+              x2={x(now)}
+              y1={0}
+              y2={height - 20}
+              stroke={dark(now) ? LIGHT_INK : DARK_INK}
+              strokeWidth={3}
+            />
+            {x(now) > 84 ? (
+              <SvgText
+                x={x(now) - 6}
+                y={17}
+                fontSize={14}
+                fontFamily={FONT}
+                fontWeight="700"
+                textAnchor="end"
+                fill={dark(now) ? LIGHT_INK : DARK_INK}
+              >
+                {`${clockText(now, zone, hour12)} now`}
+              </SvgText>
+            ) : (
+              label(now, `${clockText(now, zone, hour12)} now`, 17, true)
+            )}
+          </G>
+        ) : null}
+      </Svg>
+    </View>
+  );
+}
+
+/** Epoch ms of twelve o'clock on the day's own clock, from the text of a known moment. */
+function noonOf(day: GardenDay, zone: string): number {
+  const [hour = 0, minute = 0] = clockText(day.sunrise, zone).split(':').map(Number);
+  return Math.round((day.sunrise + (12 - hour) * HOUR - minute * 60_000) / 60_000) * 60_000;
+}

@@ -1,0 +1,67 @@
+import type { ReactElement } from 'react';
+import { Button } from '@rneui/themed';
+import { CORNER, FONT, TOUCH, useColours, useLight } from '../theme';
+
+export interface KeyProps {
+  readonly title: string;
+  readonly onPress: () => void;
+  /** main: the one thing to do here. plain: outlined. quiet: words only. danger: takes something away. */
+  readonly look?: 'main' | 'plain' | 'quiet' | 'danger';
+  readonly disabled?: boolean;
+  readonly busy?: boolean;
+  readonly icon?: ReactElement<object>;
+  readonly label?: string;
+  readonly small?: boolean;
+  readonly grow?: boolean;
+  readonly testID?: string;
+}
+
+/** A button that says what happens. */
+export function Key({
+  title,
+  onPress,
+  look = 'plain',
+  disabled,
+  busy,
+  icon,
+  label,
+  small,
+  grow,
+  testID,
+}: KeyProps) {
+  const colours = useColours();
+  const heavy = useLight() === 'sun';
+  const filled = look === 'main';
+  const ink = filled ? colours.onAction : look === 'danger' ? colours.brick : colours.ink;
+  const props = {
+    title,
+    onPress,
+    disabled,
+    loading: busy,
+    icon,
+    radius: CORNER,
+    'aria-label': label ?? title,
+    testID,
+    type: filled ? ('solid' as const) : ('clear' as const),
+    containerStyle: { borderRadius: CORNER, ...(grow ? { flex: 1 } : null) },
+    buttonStyle: {
+      minHeight: filled ? 58 : small ? TOUCH : 52,
+      paddingHorizontal: look === 'quiet' ? 10 : 16,
+      gap: 8,
+      backgroundColor: filled ? colours.action : look === 'plain' ? colours.card : 'transparent',
+      borderWidth: look === 'plain' || look === 'danger' ? (heavy ? 2 : 1) : 0,
+      borderColor: look === 'danger' ? colours.brick : colours.rule,
+    },
+    disabledStyle: { backgroundColor: colours.rule },
+    disabledTitleStyle: { color: colours.muted },
+    titleStyle: {
+      color: ink,
+      fontFamily: FONT,
+      fontWeight: '700' as const,
+      fontSize: filled ? 19 : 16,
+      ...(look === 'quiet' ? { textDecorationLine: 'underline' as const } : null),
+    },
+    loadingProps: { color: ink },
+  };
+  return <Button {...props} />;
+}

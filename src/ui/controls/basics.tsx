@@ -1,0 +1,239 @@
+import type { ReactNode } from 'react';
+import { StyleSheet, View, type ViewStyle } from 'react-native';
+import { Input, Overlay } from '@rneui/themed';
+import { CORNER, FONT, TOUCH, Txt, useColours, type Colours } from '../theme';
+import { Key } from './Key';
+
+export function Card({ children, style }: { children: ReactNode; style?: ViewStyle }) {
+  const colours = useColours();
+  return (
+    <View style={[styles.card, { backgroundColor: colours.card, borderColor: colours.rule }, style]}>
+      {children}
+    </View>
+  );
+}
+
+/** A number that matters, with what it counts. */
+export function Stat({ value, name }: { value: number | string; name: string }) {
+  return (
+    <View style={styles.stat}>
+      <Txt size="number">{value}</Txt>
+      <Txt size="label" tone="muted">
+        {name}
+      </Txt>
+    </View>
+  );
+}
+
+/** A short word on a soft ground. */
+export function Badge({
+  text,
+  tone = 'pollen',
+}: {
+  text: string;
+  tone?: 'pollen' | 'leaf' | 'brick' | 'dusk';
+}) {
+  const colours = useColours();
+  const ground: Record<string, string> = {
+    pollen: colours.pollenSoft,
+    leaf: colours.leafSoft,
+    brick: colours.brickSoft,
+    dusk: colours.duskSoft,
+  };
+  return (
+    <View style={[styles.badge, { backgroundColor: ground[tone] }]}>
+      <Txt size="label" style={styles.bold}>
+        {text}
+      </Txt>
+    </View>
+  );
+}
+
+/** Something to know, with what can be done about it. Trouble is announced to screen readers. */
+export function Notice({
+  tone,
+  title,
+  text,
+  children,
+}: {
+  tone: 'pollen' | 'brick' | 'leaf' | 'dusk';
+  title?: string;
+  text?: string;
+  children?: ReactNode;
+}) {
+  const colours = useColours();
+  const ground: Record<string, string> = {
+    pollen: colours.pollenSoft,
+    brick: colours.brickSoft,
+    leaf: colours.leafSoft,
+    dusk: colours.duskSoft,
+  };
+  return (
+    <View
+      role={tone === 'brick' ? 'alert' : 'status'}
+      style={[
+        styles.notice,
+        { backgroundColor: ground[tone], borderLeftColor: colours[tone as keyof Colours] },
+      ]}
+    >
+      {title ? <Txt size="strong">{title}</Txt> : null}
+      {text ? <Txt>{text}</Txt> : null}
+      {children ? <View style={styles.noticeKeys}>{children}</View> : null}
+    </View>
+  );
+}
+
+export interface FieldProps {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+  readonly error?: string | null;
+  readonly placeholder?: string;
+  readonly keyboard?: 'default' | 'decimal-pad' | 'number-pad';
+  readonly multiline?: boolean;
+}
+
+export function Field({
+  label,
+  value,
+  onChange,
+  error,
+  placeholder,
+  keyboard = 'default',
+  multiline,
+}: FieldProps) {
+  const colours = useColours();
+  return (
+    <Input
+      label={label}
+      aria-label={label}
+      value={value}
+      onChangeText={onChange}
+      errorMessage={error ?? undefined}
+      placeholder={placeholder}
+      placeholderTextColor={colours.muted}
+      inputMode={keyboard === 'decimal-pad' ? 'decimal' : keyboard === 'number-pad' ? 'numeric' : 'text'}
+      multiline={multiline}
+      containerStyle={styles.field}
+      labelStyle={{ color: colours.muted, fontFamily: FONT, fontSize: 14, fontWeight: '400' }}
+      inputStyle={{ color: colours.ink, fontFamily: FONT, fontSize: 17, minHeight: TOUCH }}
+      inputContainerStyle={{
+        backgroundColor: colours.card,
+        borderWidth: 1,
+        borderColor: error ? colours.brick : colours.muted,
+        borderRadius: CORNER,
+        paddingHorizontal: 12,
+      }}
+      errorStyle={{
+        color: colours.brick,
+        fontFamily: FONT,
+        fontSize: 14,
+        margin: error ? 4 : 0,
+        height: error ? undefined : 0,
+      }}
+      aria-invalid={error ? true : undefined}
+    />
+  );
+}
+
+export interface StepperProps {
+  readonly label: string;
+  readonly value: number;
+  readonly least: number;
+  readonly most: number;
+  readonly onChange: (value: number) => void;
+}
+
+/** A number without typing. */
+export function Stepper({ label, value, least, most, onChange }: StepperProps) {
+  return (
+    <View style={styles.stepper} role="group" aria-label={`${label}: ${value}`}>
+      <Txt size="label" tone="muted" style={styles.grow}>
+        {label}
+      </Txt>
+      <Key
+        title="−"
+        label={`${label}: one less`}
+        small
+        disabled={value <= least}
+        onPress={() => onChange(value - 1)}
+      />
+      <Txt size="heading" style={styles.stepValue} aria-live="polite">
+        {value}
+      </Txt>
+      <Key
+        title="+"
+        label={`${label}: one more`}
+        small
+        disabled={value >= most}
+        onPress={() => onChange(value + 1)}
+      />
+    </View>
+  );
+}
+
+/** A sheet from the bottom (a box in the middle when wide) for one question. */
+export function Sheet({
+  open,
+  onClose,
+  title,
+  children,
+}: {
+  open: boolean;
+  onClose: () => void;
+  title: string;
+  children: ReactNode;
+}) {
+  const colours = useColours();
+  return (
+    <Overlay
+      isVisible={open}
+      onBackdropPress={onClose}
+      onRequestClose={onClose}
+      backdropStyle={{ backgroundColor: colours.veil }}
+      overlayStyle={[styles.sheet, { backgroundColor: colours.paper, borderColor: colours.rule }]}
+      aria-label={title}
+    >
+      <View style={styles.sheetInside}>
+        <View style={styles.sheetHead}>
+          <Txt size="heading" style={styles.grow}>
+            {title}
+          </Txt>
+          <Key title="Close" look="quiet" small onPress={onClose} />
+        </View>
+        {children}
+      </View>
+    </Overlay>
+  );
+}
+
+export function Row({ children, gap = 8, style }: { children: ReactNode; gap?: number; style?: ViewStyle }) {
+  return <View style={[styles.row, { gap }, style]}>{children}</View>;
+}
+
+const styles = StyleSheet.create({
+  card: { borderWidth: 1, borderRadius: CORNER, padding: 14, gap: 10 },
+  stat: { minWidth: 64 },
+  badge: { borderRadius: 4, paddingHorizontal: 8, paddingVertical: 4, alignSelf: 'flex-start' },
+  bold: { fontWeight: '700' },
+  notice: { borderLeftWidth: 5, borderRadius: CORNER, padding: 12, gap: 4 },
+  noticeKeys: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginTop: 4 },
+  field: { paddingHorizontal: 0 },
+  stepper: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  stepValue: { minWidth: 36, textAlign: 'center', fontVariant: ['tabular-nums'] },
+  grow: { flex: 1 },
+  sheet: {
+    position: 'absolute',
+    bottom: 0,
+    width: '100%',
+    maxWidth: 640,
+    maxHeight: '92%',
+    borderTopLeftRadius: 12,
+    borderTopRightRadius: 12,
+    borderWidth: 1,
+    padding: 0,
+  },
+  sheetInside: { padding: 16, gap: 12, overflow: 'scroll' },
+  sheetHead: { flexDirection: 'row', alignItems: 'center' },
+  row: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center' },
+});

@@ -1,0 +1,4 @@
+export * from './Icon';
+export * from './Key';
+export * from './Tile';
+export * from './basics';

@@ -1,0 +1,23 @@
+import type { Crop } from '@core/crops';
+import { fateOf } from '@core/fruitset';
+import type { Flower } from '@core/ledger';
+import { lastCheck } from '@core/rounds';
+import type { FlowerLook } from './flowerGeometry';
+
+/** How a recorded flower is drawn: its latest stage, its closure as last found, or its fruit by fate. */
+export function flowerAppearance(flower: Flower, crop: Crop, zone: string): Omit<FlowerLook, 'shape'> {
+  const fate = fateOf(flower, crop, zone);
+  if (fate === 'set' || fate === 'lost-later')
+    return { sex: flower.sex, appearance: fate === 'set' ? 'set' : 'dropped' };
+  if (fate === 'dropped' || flower.lost) return { sex: flower.sex, appearance: 'dropped' };
+  const worked = flower.pollinations[flower.pollinations.length - 1];
+  const stage = flower.sightings[flower.sightings.length - 1]?.stage ?? 'coloured';
+  if (worked)
+    return { sex: flower.sex, appearance: 'spent', closure: flower.coverOffAt ? null : worked.shutAgain };
+  const shut = flower.shuttings[flower.shuttings.length - 1];
+  if (!shut) return { sex: flower.sex, appearance: stage };
+  const found = lastCheck(flower)?.result;
+  const closureState =
+    found === 'torn' ? 'torn' : found === 'holed' || found === 'insect' ? 'holed' : 'whole';
+  return { sex: flower.sex, appearance: stage, closure: shut.closure, closureState };
+}

@@ -1,0 +1,43 @@
+import type { FruitShape } from '@core/crops';
+import { LOSS_CAUSES, type LossCause } from '@core/ledger';
+import { Row, Sheet, Tile } from '../controls';
+import { LossDrawing } from '../drawings/LossDrawing';
+import { Txt } from '../theme';
+import { causeHints, causeWords } from '../words';
+
+/** Why a fruit was lost, with pictures; growers disagree on brown tips, so both readings are offered with how to tell. */
+export function CauseSheet({
+  open,
+  title,
+  onClose,
+  onCause,
+  crop,
+}: {
+  open: boolean;
+  title: string;
+  onClose: () => void;
+  onCause: (cause: LossCause) => void;
+  crop: { shape: FruitShape } | null;
+}) {
+  return (
+    <Sheet open={open} title={title} onClose={onClose}>
+      <Row gap={6} style={{ alignItems: 'stretch' }}>
+        {LOSS_CAUSES.map((cause) => (
+          <Tile
+            key={cause}
+            title={causeWords[cause]}
+            chosen={false}
+            onPress={() => onCause(cause)}
+            picture={<LossDrawing cause={cause} shape={crop?.shape ?? 'round'} size={46} />}
+            minWidth={104}
+          />
+        ))}
+      </Row>
+      <Txt size="label" tone="muted">
+        Poorly pollinated: {causeHints['poorly-pollinated']}. Blossom-end rot: {causeHints['blossom-end-rot']}
+        . Growers disagree on brown tips; when it stopped growing tells most. Take the failed fruit off, so
+        that the plant doesn’t feed it.
+      </Txt>
+    </Sheet>
+  );
+}

@@ -1,0 +1,87 @@
+import { View } from 'react-native';
+import { LOOK_RESULTS, type LookResult } from '@core/ledger';
+import { nextMark, type OwedLook } from '@core/rounds';
+import { plantName } from '@core/patch';
+import { DEMO_SEED, lookOn, trueOutcome } from '@core/simulation';
+import { useGarden } from '@/data/garden';
+import { Badge, Card, Key, Tile, Tiles } from '../controls';
+import { flowerAppearance } from '../drawings/appearance';
+import { FlowerDrawing } from '../drawings/FlowerDrawing';
+import { Txt } from '../theme';
+import { flowerPlace, lookWords } from '../words';
+
+/** One fruit and the four things it can have done. */
+export function LookRow({
+  owed: { flower, growing, due },
+  onAnswer,
+  markWhenGrowing,
+}: {
+  owed: OwedLook;
+  onAnswer: (result: LookResult) => void;
+  markWhenGrowing: boolean;
+}) {
+  const { state, place, demo, record } = useGarden();
+  const { crop, variety } = growing;
+  return (
+    <Card>
+      <View style={{ flexDirection: 'row', gap: 10, alignItems: 'center' }}>
+        <FlowerDrawing
+          {...flowerAppearance(flower, crop, place.zone)}
+          shape={variety.shape}
+          petals={crop.petals}
+          size={64}
+        />
+        <View style={{ flex: 1 }}>
+          <Txt size="strong">
+            {plantName(growing)}, {flowerPlace(flower)}
+          </Txt>
+          <Txt size="label" tone="muted">
+            {growing.bed.name}
+            {flower.mark ? ` · mark ${flower.mark}` : ''}
+          </Txt>
+        </View>
+        <Badge
+          text={`day ${due.day}${due.verdict ? ' · verdict' : ''}`}
+          tone={due.verdict ? 'pollen' : 'dusk'}
+        />
+      </View>
+      <Txt size="label" tone="muted">
+        If it took: {due.expect}
+      </Txt>
+      {demo ? (
+        <Txt
+          size="label"
+          tone="muted"
+        >{`In the demo patch you see: ${lookWords[lookOn(DEMO_SEED, flower, growing, trueOutcome(state, DEMO_SEED, flower, growing, place.zone), due.day)]}.`}</Txt>
+      ) : null}
+      <Tiles question="It is" hideQuestion>
+        {LOOK_RESULTS.map((result) => (
+          <Tile
+            key={result}
+            title={lookWords[result]}
+            chosen={false}
+            onPress={() => onAnswer(result)}
+            label={`${plantName(growing)}, ${flowerPlace(flower)}: ${lookWords[result]}`}
+            minWidth={74}
+          />
+        ))}
+      </Tiles>
+      {markWhenGrowing && flower.mark === null ? (
+        <Key
+          title={`It grows: put mark ${nextMark([...state.flowers.values()].map(({ mark }) => mark))} on`}
+          small
+          onPress={() =>
+            void record(
+              { kind: 'lookedAt', flower: flower.id, result: 'growing', sizeMm: null },
+              {
+                kind: 'marked',
+                flower: flower.id,
+                mark: nextMark([...state.flowers.values()].map(({ mark }) => mark)),
+              },
+            )
+          }
+        />
+      ) : null}
+    </Card>
+  );
+}

@@ -1,0 +1,89 @@
+import { useState } from 'react';
+import { DEFAULT_BED, nextBedCorner } from '@core/patch';
+import type { Bed } from '@core/ledger';
+import { useGarden } from '@/data/garden';
+import { Field, Key, Sheet } from '../controls';
+import { Txt } from '../theme';
+
+const FEET = 3.2808;
+
+/** A bed's name, size and place on the plan; new or put right. */
+export function BedSheet({
+  bed,
+  beds,
+  units,
+  onClose,
+}: {
+  bed: Bed | null;
+  beds: readonly Bed[];
+  units: 'metric' | 'us';
+  onClose: () => void;
+}) {
+  const { record, newId, patch } = useGarden();
+  const unit = units === 'us' ? 'feet' : 'metres';
+  const factor = units === 'us' ? FEET : 1;
+  const show = (metres: number) => String(Math.round(metres * factor * 100) / 100);
+  const corner = nextBedCorner(beds);
+  const [typed, setTyped] = useState({
+    name: bed?.name ?? `Bed ${beds.length + 1}`,
+    lengthM: show(bed?.lengthM ?? DEFAULT_BED.lengthM),
+    widthM: show(bed?.widthM ?? DEFAULT_BED.widthM),
+    xM: show(bed?.xM ?? corner.xM),
+    yM: show(bed?.yM ?? corner.yM),
+  });
+  const [error, setError] = useState<{ field: string | null; message: string } | null>(null);
+  if (!patch) return null;
+  const metres = (text: string) => Math.round((Number(text.replace(',', '.')) / factor) * 100) / 100;
+  const save = async () => {
+    const values = {
+      name: typed.name.trim(),
+      lengthM: metres(typed.lengthM),
+      widthM: metres(typed.widthM),
+      xM: metres(typed.xM),
+      yM: metres(typed.yM),
+    };
+    const wrong = (['lengthM', 'widthM', 'xM', 'yM'] as const).find(
+      (field) =>
+        !Number.isFinite(values[field]) ||
+        typed[field].trim() === '' ||
+        (field.length > 2 && values[field] <= 0) ||
+        Math.abs(values[field]) > 1000,
+    );
+    if (wrong)
+      return setError({
+        field: wrong,
+        message: `Write a number of ${unit}${wrong.length > 2 ? ' above 0' : ''}, up to ${Math.round(1000 * factor)}`,
+      });
+    if (values.name === '' || values.name.length > 80)
+      return setError({ field: 'name', message: 'The bed needs a name of 1 to 80 characters' });
+    try {
+      if (bed) await record({ kind: 'corrected', subject: bed.id, target: bed.event, changes: values });
+      else await record({ kind: 'bedAdded', bed: newId('bed'), patch: patch.id, ...values });
+      onClose();
+    } catch (problem) {
+      setError({ field: 'name', message: (problem as Error).message });
+    }
+  };
+  const field = (name: keyof typeof typed, label: string, numeric = true) => (
+    <Field
+      label={label}
+      value={typed[name]}
+      onChange={(text) => setTyped({ ...typed, [name]: text })}
+      keyboard={numeric ? 'decimal-pad' : 'default'}
+      error={error?.field === name ? error.message : null}
+    />
+  );
+  return (
+    <Sheet open onClose={onClose} title={bed ? `Edit ${bed.name}` : 'Add a bed'}>
+      {field('name', 'Name', false)}
+      {field('lengthM', `Length, ${unit}`)}
+      {field('widthM', `Width, ${unit}`)}
+      {field('xM', `From the left edge of the patch, ${unit}`)}
+      {field('yM', `From its top edge, ${unit}`)}
+      <Txt size="label" tone="muted">
+        Guessed until you measure: rounds are walked in the order in which beds lie.
+      </Txt>
+      <Key title={bed ? 'Keep the change' : 'Add the bed'} look="main" onPress={() => void save()} />
+    </Sheet>
+  );
+}

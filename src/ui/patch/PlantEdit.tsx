@@ -1,0 +1,115 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { HEALTH, LOSS_CAUSES } from '@core/ledger';
+import { plantName, type Growing } from '@core/patch';
+import { useDraft } from '@/data/draft';
+import { useGarden } from '@/data/garden';
+import { Card, Field, Key, Row, Sheet, Tile, Tiles } from '../controls';
+import { Txt } from '../theme';
+import { causeWords, healthWords } from '../words';
+
+/** What can be said of the plant itself: its health, a note, another name, its end. */
+export function PlantEdit({ growing }: { growing: Growing }) {
+  const { record, space } = useGarden();
+  const { plant } = growing;
+  const { value, change, clear } = useDraft(`plant/${space}/${plant.id}`, { note: '', label: plant.label });
+  const [ending, setEnding] = useState(false);
+  const [error, setError] = useState<string | null>(null);
+  if (!value) return null;
+  const say = (work: Promise<unknown>) => {
+    setError(null);
+    void work.then(clear, (problem: Error) => setError(problem.message));
+  };
+  return (
+    <Card>
+      <Txt size="heading">The plant</Txt>
+      {plant.ended ? (
+        <Txt>
+          {plant.ended.how === 'died' ? 'Died' : 'Removed'}
+          {plant.ended.cause ? `: ${causeWords[plant.ended.cause]}` : ''}. It is left out of walks and rounds;
+          its records stay.
+        </Txt>
+      ) : (
+        <Tiles question="Health: only healthy plants make seed mothers">
+          {HEALTH.map((health) => (
+            <Tile
+              key={health}
+              title={healthWords[health]}
+              chosen={plant.health === health}
+              onPress={() => void record({ kind: 'plantChecked', plant: plant.id, health })}
+            />
+          ))}
+        </Tiles>
+      )}
+      {plant.notes.map((note) => (
+        <Txt key={note.event}>“{note.text}”</Txt>
+      ))}
+      <Field
+        label="A note"
+        value={value.note}
+        onChange={(note) => change({ note })}
+        multiline
+        error={error}
+      />
+      <Row>
+        <Key
+          title="Keep the note"
+          small
+          disabled={value.note.trim() === ''}
+          onPress={() => say(record({ kind: 'noted', subject: plant.id, text: value.note.trim() }))}
+        />
+      </Row>
+      <View style={{ gap: 6 }}>
+        <Field
+          label="Number or name of this plant"
+          value={value.label}
+          onChange={(label) => change({ label })}
+        />
+        <Row>
+          <Key
+            title="Rename"
+            small
+            disabled={value.label.trim() === '' || value.label.trim() === plant.label}
+            onPress={() =>
+              say(
+                record({
+                  kind: 'corrected',
+                  subject: plant.id,
+                  target: plant.event,
+                  changes: { label: value.label.trim().slice(0, 20) },
+                }),
+              )
+            }
+          />
+          {plant.ended ? null : (
+            <Key title="Removed or died" look="danger" small onPress={() => setEnding(true)} />
+          )}
+        </Row>
+      </View>
+      <Sheet open={ending} onClose={() => setEnding(false)} title={`${plantName(growing)}: what happened?`}>
+        <Key
+          title="I removed it"
+          onPress={() => {
+            setEnding(false);
+            void record({ kind: 'plantRemoved', plant: plant.id });
+          }}
+        />
+        <Tiles question="It died of">
+          {LOSS_CAUSES.filter((cause) => ['heat', 'pest', 'weather', 'rot', 'unknown'].includes(cause)).map(
+            (cause) => (
+              <Tile
+                key={cause}
+                title={causeWords[cause]}
+                chosen={false}
+                onPress={() => {
+                  setEnding(false);
+                  void record({ kind: 'plantDied', plant: plant.id, cause });
+                }}
+              />
+            ),
+          )}
+        </Tiles>
+      </Sheet>
+    </Card>
+  );
+}

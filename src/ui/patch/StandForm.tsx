@@ -1,0 +1,105 @@
+import { View } from 'react-native';
+import { catalogue, cropOf, FRUIT_SHAPES, type CropId, type FruitShape, type Reason } from '@core/crops';
+import { Field, Stepper, Tile, Tiles } from '../controls';
+import { FlowerDrawing } from '../drawings/FlowerDrawing';
+import { Txt } from '../theme';
+
+export interface StandDraft {
+  readonly crop: CropId;
+  readonly variety: string;
+  readonly shape: FruitShape;
+  readonly plants: number;
+  readonly reason: Reason;
+}
+
+export const NEW_STAND: StandDraft = {
+  crop: 'squash-maxima',
+  variety: '',
+  shape: 'ribbed',
+  plants: 4,
+  reason: 'seed',
+};
+
+const REASON_NOTES: readonly { value: Reason; title: string; note: string }[] = [
+  { value: 'seed', title: 'Pure seed', note: 'shut, worked, shut again' },
+  { value: 'fruit', title: 'Fruit', note: 'too few bees; no shutting' },
+  { value: 'cross', title: 'A cross', note: 'father of another variety' },
+];
+
+/** What grows: crop, variety, shape of its ovary, how many plants, and why. */
+export function StandForm({
+  value,
+  onChange,
+  error,
+}: {
+  value: StandDraft;
+  onChange: (part: Partial<StandDraft>) => void;
+  error?: string | null;
+}) {
+  const crop = cropOf(value.crop);
+  return (
+    <View style={{ gap: 12 }}>
+      <Tiles question="Crop">
+        {catalogue.map(({ id, name, kinds, usualShape }) => (
+          <Tile
+            key={id}
+            title={name}
+            note={kinds.split(',')[0]}
+            chosen={value.crop === id}
+            onPress={() => onChange({ crop: id, shape: usualShape })}
+            minWidth={104}
+          />
+        ))}
+      </Tiles>
+      <Txt size="label" tone="muted">
+        {crop.botanical}: {crop.kinds}.
+      </Txt>
+      <Field
+        label="Variety"
+        value={value.variety}
+        onChange={(variety) => onChange({ variety })}
+        placeholder="as it says on the seed"
+        error={error}
+      />
+      <Tiles question="Its fruit, so that the drawings look like yours">
+        {FRUIT_SHAPES.map((shape) => (
+          <Tile
+            key={shape}
+            title={shape}
+            chosen={value.shape === shape}
+            onPress={() => onChange({ shape })}
+            picture={
+              <FlowerDrawing
+                sex="female"
+                appearance="coloured"
+                shape={shape}
+                petals={crop.petals}
+                size={56}
+              />
+            }
+            minWidth={60}
+          />
+        ))}
+      </Tiles>
+      <Stepper
+        label="Plants"
+        value={value.plants}
+        least={1}
+        most={200}
+        onChange={(plants) => onChange({ plants })}
+      />
+      <Tiles question="Why pollinate by hand?">
+        {REASON_NOTES.map(({ value: reason, title, note }) => (
+          <Tile
+            key={reason}
+            title={title}
+            note={note}
+            chosen={value.reason === reason}
+            onPress={() => onChange({ reason })}
+            minWidth={100}
+          />
+        ))}
+      </Tiles>
+    </View>
+  );
+}

@@ -1,0 +1,35 @@
+import { useState } from 'react';
+import { ScrollView } from 'react-native';
+import type { Bed } from '@core/ledger';
+import { useDraft } from '@/data/draft';
+import { useGarden } from '@/data/garden';
+import { plantingDrafts } from '@/data/planting';
+import { Key, Sheet } from '../controls';
+import { plural } from '../words';
+import { NEW_STAND, StandForm } from './StandForm';
+
+/** Puts plants of one variety into a bed. */
+export function StandSheet({ bed, onClose }: { bed: Bed; onClose: () => void }) {
+  const { record, newId, state, patch, space, today } = useGarden();
+  const { value, change, clear } = useDraft(`stand/${space}/${bed.id}`, NEW_STAND);
+  const [error, setError] = useState<string | null>(null);
+  if (!value || !patch) return null;
+  const save = async () => {
+    if (value.variety.trim() === '') return setError('Write the name of the variety');
+    try {
+      await record(...plantingDrafts(newId, state, patch.id, bed, value, today));
+      clear();
+      onClose();
+    } catch (problem) {
+      setError((problem as Error).message);
+    }
+  };
+  return (
+    <Sheet open onClose={onClose} title={`Add plants to ${bed.name}`}>
+      <ScrollView style={{ maxHeight: 560 }}>
+        <StandForm value={value} onChange={change} error={error} />
+      </ScrollView>
+      <Key title={`Add ${plural(value.plants, 'plant')}`} look="main" onPress={() => void save()} />
+    </Sheet>
+  );
+}

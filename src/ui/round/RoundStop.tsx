@@ -1,0 +1,377 @@
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import type { Closure, Tool } from '@core/crops';
+import { CHECK_RESULTS, type CheckResult, type Draft, type LossCause, type Purpose } from '@core/ledger';
+import { plantName } from '@core/patch';
+import {
+  fathersFor,
+  isWhole,
+  nextMark,
+  suggestFathers,
+  windowNow,
+  type FatherOffer,
+  type PollinationRound,
+  type Stop,
+} from '@core/rounds';
+import { gardenDay, openWindow } from '@core/bloom';
+import { closureAtDawn, DEMO_SEED } from '@core/simulation';
+import { clockText } from '@core/time';
+import { useDraft } from '@/data/draft';
+import { useGarden } from '@/data/garden';
+import { Badge, Card, Key, Notice, Row, Tile, Tiles } from '../controls';
+import { flowerAppearance } from '../drawings/appearance';
+import { FlowerDrawing } from '../drawings/FlowerDrawing';
+import { Page } from '../Page';
+import { Txt, useIsWide } from '../theme';
+import { UndoLine } from '../UndoLine';
+import { checkWords, closureWords, flowerPlace, plural, toolWords } from '../words';
+import { NextStops } from './NextStops';
+
+interface Answers {
+  readonly found: CheckResult | null;
+  readonly purpose: Purpose;
+  /** Males by plant; null = as suggested. */
+  readonly males: Readonly<Record<string, number>> | null;
+  readonly tool: Tool | null;
+  readonly shutAgain: Closure | 'open' | null;
+  readonly more: boolean;
+}
+
+const NONE: Answers = { found: null, purpose: 'seed', males: null, tool: null, shutAgain: null, more: false };
+const GONE_CAUSES: readonly { cause: LossCause; words: string }[] = [
+  { cause: 'knocked-off', words: 'knocked off' },
+  { cause: 'pest', words: 'eaten' },
+  { cause: 'weather', words: 'weather' },
+  { cause: 'unknown', words: "can't tell" },
+];
+
+export interface RoundStopProps {
+  readonly round: PollinationRound;
+  readonly stop: Stop;
+  readonly onGo: (flower: string | null) => void;
+  readonly onLeave: () => void;
+}
+
+/** One flower of the round: find it, look at its closure, pollinate, shut again, mark. */
+export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
+  const { state, place, now, prefs, patch, record, demo, space } = useGarden();
+  const { flower, growing } = stop;
+  const { crop, variety, plant, bed } = growing;
+  const wide = useIsWide();
+  const { value: answers, change, clear } = useDraft<Answers>(`stop/${space}/${flower.id}`, NONE);
+  const [busy, setBusy] = useState(false);
+  const schools = patch?.schools;
+  const kitchenRound = growing.stand.reason === 'fruit';
+  const offers = useMemo(
+    () => fathersFor(state, stop, round.date, place.zone, schools?.selfing ?? 'others-first'),
+    [state, stop, round.date, place.zone, schools],
+  );
+  const suggested = useMemo(() => suggestFathers(offers, Number(schools?.males ?? 2)), [offers, schools]);
+  const mark = useMemo(() => nextMark([...state.flowers.values()].map((each) => each.mark)), [state.flowers]);
+  if (!answers) return null;
+
+  const index = round.stops.findIndex((each) => each.flower.id === flower.id);
+  const { found } = answers;
+  const whole = found !== null && isWhole(found) && found !== 'not-open';
+  const purpose: Purpose = whole && !kitchenRound ? 'seed' : 'kitchen';
+  const pollinating =
+    whole || (found !== null && ['torn', 'holed', 'insect'].includes(found) && answers.purpose === 'kitchen');
+  const males = answers.males ?? Object.fromEntries(suggested);
+  const tool = answers.tool ?? lastTool(state, crop.tools);
+  const shutBefore = flower.shuttings[flower.shuttings.length - 1]?.closure ?? 'tape';
+  const shutAgain =
+    purpose === 'kitchen' && answers.shutAgain === null ? 'open' : (answers.shutAgain ?? shutBefore);
+  const fathers = offers.flatMap(({ growing: father, free }) => {
+    const count = males[father.plant.id] ?? 0;
+    return count > 0 ? [{ plant: father.plant.id, males: count, flowers: free.slice(0, count) }] : [];
+  });
+  const total = fathers.reduce((sum, father) => sum + father.males, 0);
+  const markNow = schools?.marking !== 'when-growing' && purpose === 'seed';
+
+  const save = async (...drafts: Draft[]) => {
+    setBusy(true);
+    try {
+      await record(...drafts);
+      clear();
+      onGo(null);
+    } finally {
+      setBusy(false);
+    }
+  };
+  const pollinate = () =>
+    save(
+      { kind: 'closureChecked', flower: flower.id, result: found as CheckResult },
+      ...fathers.flatMap(({ flowers }) =>
+        flowers.map((id): Draft => ({ kind: 'closureChecked', flower: id, result: 'whole' })),
+      ),
+      {
+        kind: 'pollinated',
+        flower: flower.id,
+        fathers,
+        tool,
+        shutAgain: shutAgain === 'open' ? null : shutAgain,
+        purpose,
+      },
+      ...(markNow ? [{ kind: 'marked' as const, flower: flower.id, mark }] : []),
+    );
+  const day = gardenDay(place, round.date);
+  const status = windowNow(openWindow(crop, day), now);
+  const bees = Math.round((day.insectsFrom - now) / 60_000);
+  const selfing = fathers.some((father) => father.plant === plant.id);
+  const title =
+    found === 'not-open'
+      ? 'Come back to it later'
+      : found === 'gone'
+        ? 'Gone'
+        : pollinating
+          ? total === 0
+            ? 'Choose the males first'
+            : 'Pollinated — next'
+          : found === null
+            ? 'First look at the closure'
+            : 'Skip it';
+  const main = () => {
+    if (found === 'not-open') return save({ kind: 'closureChecked', flower: flower.id, result: 'not-open' });
+    if (pollinating) return pollinate();
+    if (found !== null) return save({ kind: 'closureChecked', flower: flower.id, result: found });
+    return Promise.resolve();
+  };
+  const look = flowerAppearance(flower, crop, place.zone);
+  return (
+    <Page
+      title={plantName(growing)}
+      over={`Stop ${index + 1} of ${round.stops.length} · ${bed.name} · ${flowerPlace(flower)}`}
+      corner={
+        <Row gap={4} style={{ flexWrap: 'nowrap' }}>
+          {round.kind === 'dawn' ? (
+            <Badge
+              text={bees > 0 ? `bees in ${bees} min` : 'bees are about'}
+              tone={bees > 0 ? 'pollen' : 'brick'}
+            />
+          ) : null}
+          <Key
+            title="Leave"
+            look="quiet"
+            small
+            label="Leave the round; it can be taken up again"
+            onPress={onLeave}
+          />
+        </Row>
+      }
+      side={wide ? <NextStops round={round} current={flower.id} onGo={onGo} all /> : undefined}
+      foot={
+        found === 'gone' ? (
+          <Tiles question="How was it lost?">
+            {GONE_CAUSES.map(({ cause, words }) => (
+              <Tile
+                key={cause}
+                title={words}
+                chosen={false}
+                onPress={() =>
+                  void save(
+                    { kind: 'closureChecked', flower: flower.id, result: 'gone' },
+                    { kind: 'lost', flower: flower.id, cause },
+                  )
+                }
+              />
+            ))}
+          </Tiles>
+        ) : (
+          <Key
+            title={title}
+            look="main"
+            busy={busy}
+            disabled={found === null || (pollinating && total === 0)}
+            onPress={() => void main()}
+          />
+        )
+      }
+    >
+      <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
+        <View style={{ width: 112, alignItems: 'center' }}>
+          <FlowerDrawing
+            {...look}
+            closureState={
+              found === 'torn'
+                ? 'torn'
+                : found === 'holed' || found === 'insect'
+                  ? 'holed'
+                  : (look.closureState ?? 'whole')
+            }
+            shape={variety.shape}
+            petals={crop.petals}
+            size={150}
+          />
+        </View>
+        <View style={{ flex: 1, gap: 6 }}>
+          <Tiles question={`How is the ${closureWords[shutBefore]}?`}>
+            {CHECK_RESULTS.map((result) => (
+              <Tile
+                key={result}
+                title={checkWords[result]}
+                chosen={found === result}
+                onPress={() => change({ found: result, purpose: 'seed' })}
+                minWidth={92}
+              />
+            ))}
+          </Tiles>
+        </View>
+      </View>
+      {status === 'before' ? (
+        <Notice
+          tone="dusk"
+          text={`${crop.plural} open from about ${clockText(openWindow(crop, day).opens, place.zone, prefs.clock === '12')}. If it is still shut, say "not open" and come back.`}
+        />
+      ) : null}
+      {status === 'over' && found === null ? (
+        <Notice
+          tone="brick"
+          text="By now this flower has most likely closed: one that has shut can't be worked. If it is still open, go on."
+        />
+      ) : null}
+      {demo ? (
+        <Txt
+          size="label"
+          tone="muted"
+        >{`In the demo patch you see: the ${closureWords[shutBefore]} is ${checkWords[closureAtDawn(DEMO_SEED, flower, growing, round.date)]}.`}</Txt>
+      ) : null}
+      {found !== null && ['torn', 'holed', 'insect'].includes(found) ? (
+        <Tiles question="Insects may have been in it: not for seed. What now?">
+          <Tile
+            title="Skip it"
+            note="leave it to the bees"
+            chosen={answers.purpose === 'seed'}
+            onPress={() => change({ purpose: 'seed' })}
+          />
+          <Tile
+            title="For the kitchen"
+            note="work it, no mark"
+            chosen={answers.purpose === 'kitchen'}
+            onPress={() => change({ purpose: 'kitchen' })}
+          />
+        </Tiles>
+      ) : null}
+      {pollinating ? (
+        <>
+          <FatherTiles offers={offers} males={males} onChange={(next) => change({ males: next })} />
+          {selfing ? (
+            <Notice
+              tone="pollen"
+              text="Pollen of the same plant: selfing. True to this mother; a mix of plants keeps the variety broader."
+            />
+          ) : null}
+          {purpose === 'kitchen' ? <Notice tone="brick" text={crop.caution} /> : null}
+          <Txt size="label" tone="muted">
+            Pick the males with their stalks, peel the petals, see pollen come off on a finger. Rub every
+            lobe. {crop.id === 'melon' ? 'Many melon "females" have anthers too. ' : ''}Don’t let a bee in.
+          </Txt>
+          <Tiles question={markNow ? `Shut again · the mark is ${mark}` : 'Shut again'}>
+            {[...crop.closures, 'open' as const].map((closure) => (
+              <Tile
+                key={closure}
+                title={
+                  closure === 'open'
+                    ? 'left open'
+                    : closure === shutBefore
+                      ? `fresh ${closureWords[closure]}`
+                      : closureWords[closure]
+                }
+                chosen={shutAgain === closure}
+                onPress={() => change({ shutAgain: closure })}
+              />
+            ))}
+          </Tiles>
+          {purpose === 'seed' && shutAgain === 'open' ? (
+            <Notice tone="brick" text="Left open, insects can add pollen: the seed can't be called pure." />
+          ) : null}
+          {answers.more ? (
+            <Tiles question="Pollen carried with">
+              {crop.tools.map((each) => (
+                <Tile
+                  key={each}
+                  title={toolWords[each]}
+                  chosen={tool === each}
+                  onPress={() => change({ tool: each })}
+                />
+              ))}
+            </Tiles>
+          ) : (
+            <Key
+              title={`Pollen carried with: ${toolWords[tool]}. Change`}
+              look="quiet"
+              small
+              onPress={() => change({ more: true })}
+            />
+          )}
+        </>
+      ) : null}
+      {wide ? null : <NextStops round={round} current={flower.id} onGo={onGo} />}
+      <UndoLine />
+    </Page>
+  );
+}
+
+function FatherTiles({
+  offers,
+  males,
+  onChange,
+}: {
+  offers: readonly FatherOffer[];
+  males: Readonly<Record<string, number>>;
+  onChange: (males: Record<string, number>) => void;
+}) {
+  const { record } = useGarden();
+  const usable = offers.filter(({ free }) => free.length > 0);
+  if (usable.length === 0) {
+    return (
+      <Card>
+        <Txt size="strong">No shut male of this variety is left</Txt>
+        <Txt>
+          Males shut last evening are all used, torn or gone. A male that stood open is no good for seed. Skip
+          this flower, or leave the round and come back.
+        </Txt>
+      </Card>
+    );
+  }
+  return (
+    <Tiles question="Pollen from (tap again for one more male)">
+      {usable.map(({ growing, free, shut, selfing }) => {
+        const count = males[growing.plant.id] ?? 0;
+        return (
+          <View key={growing.plant.id} style={{ flexGrow: 1, flexBasis: 108 }}>
+            <Tile
+              title={plantName(growing)}
+              note={`${count > 0 ? `${count} of ${free.length}` : plural(free.length, 'male')}${selfing ? ', same plant' : ''}${shut > free.length ? `, ${shut - free.length} used` : ''}`}
+              chosen={count > 0}
+              onPress={() => onChange({ ...males, [growing.plant.id]: count >= free.length ? 0 : count + 1 })}
+            />
+            {count > 0 ? (
+              <Key
+                title="one is torn"
+                look="quiet"
+                small
+                label={`A male of ${plantName(growing)} is torn`}
+                onPress={() => {
+                  const torn = free[free.length - 1];
+                  if (!torn) return;
+                  onChange({ ...males, [growing.plant.id]: Math.min(count, free.length - 1) });
+                  void record({ kind: 'closureChecked', flower: torn, result: 'torn' });
+                }}
+              />
+            ) : null}
+          </View>
+        );
+      })}
+    </Tiles>
+  );
+}
+
+/** The tool of the latest pollination, if this crop knows it. */
+function lastTool(state: ReturnType<typeof useGarden>['state'], tools: readonly Tool[]): Tool {
+  let latest: { at: string; tool: Tool } | null = null;
+  for (const { pollinations } of state.flowers.values()) {
+    const last = pollinations[pollinations.length - 1];
+    if (last && tools.includes(last.tool) && (!latest || last.at > latest.at)) latest = last;
+  }
+  return latest?.tool ?? tools[0] ?? 'male-flower';
+}

@@ -1,0 +1,62 @@
+import { useState } from 'react';
+import { useRouter } from 'expo-router';
+import { useQueryClient } from '@tanstack/react-query';
+import { exportLog } from '@/data/files';
+import { useChooseSpace, useGarden } from '@/data/garden';
+import { demoStart } from '@core/simulation';
+import { Card, Field, Key, Notice } from '../controls';
+import { Txt } from '../theme';
+
+const WORD = 'start afresh';
+
+/** Clears the patch of this device: only after an export in this very place, or the words typed out. */
+export function StartAfresh() {
+  const { store, space, today, patch, demo } = useGarden();
+  const [typed, setTyped] = useState('');
+  const [exported, setExported] = useState(false);
+  const choose = useChooseSpace();
+  const client = useQueryClient();
+  const router = useRouter();
+  if (!patch) return null;
+  const allowed = space === 'demo' || exported || typed.trim().toLowerCase() === WORD;
+  const clear = async () => {
+    await store.clear();
+    demo?.reset(demoStart());
+    store.close();
+    client.removeQueries({ queryKey: ['space', space] });
+    await choose(space === 'demo' ? 'demo' : null);
+    router.replace('/');
+  };
+  return (
+    <Card>
+      <Txt size="heading">{space === 'demo' ? 'Start the demo again' : 'Start afresh'}</Txt>
+      {space === 'demo' ? (
+        <Txt>Puts the demo patch back to its first morning.</Txt>
+      ) : (
+        <>
+          <Notice
+            tone="brick"
+            text={`This deletes every record of ${patch.name} on this device. Export first, or write “${WORD}”.`}
+          />
+          <Key
+            title="Export everything first"
+            small
+            onPress={() =>
+              void store.allEvents().then((events) => {
+                exportLog(events, today);
+                setExported(true);
+              })
+            }
+          />
+          <Field label={`Or write: ${WORD}`} value={typed} onChange={setTyped} />
+        </>
+      )}
+      <Key
+        title={space === 'demo' ? 'Start the demo again' : `Delete ${patch.name} from this device`}
+        look="danger"
+        disabled={!allowed}
+        onPress={() => void clear()}
+      />
+    </Card>
+  );
+}

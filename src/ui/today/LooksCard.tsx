@@ -1,0 +1,63 @@
+import { View } from 'react-native';
+import type { OwedLook } from '@core/rounds';
+import { plantName } from '@core/patch';
+import { useGarden } from '@/data/garden';
+import { Card, Key } from '../controls';
+import { flowerAppearance } from '../drawings/appearance';
+import { FlowerDrawing } from '../drawings/FlowerDrawing';
+import { Txt, useColours, useIsWide } from '../theme';
+import { flowerPlace, plural } from '../words';
+
+/** Fruit that is owed a look today. */
+export function LooksCard({ owed, onOpen }: { owed: readonly OwedLook[]; onOpen: () => void }) {
+  const { place } = useGarden();
+  const colours = useColours();
+  const shown = useIsWide() ? 8 : 4;
+  if (owed.length === 0) {
+    return (
+      <Card>
+        <Txt size="heading">No fruit to look at</Txt>
+        <Txt tone="muted">Worked flowers come up here on day 3, 5 and 8, when a look tells something.</Txt>
+      </Card>
+    );
+  }
+  const verdicts = owed.filter(({ due }) => due.verdict).length;
+  return (
+    <Card>
+      <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'baseline', gap: 8 }}>
+        <Txt size="heading">{plural(owed.length, 'fruit', 'fruits')} to look at</Txt>
+        <Txt size="label" tone="muted">
+          {plural(verdicts, 'verdict')} due
+        </Txt>
+      </View>
+      {owed.slice(0, shown).map(({ flower, growing, due }) => (
+        <View
+          key={flower.id}
+          style={{
+            flexDirection: 'row',
+            alignItems: 'center',
+            gap: 10,
+            borderBottomWidth: 1,
+            borderBottomColor: colours.rule,
+            paddingVertical: 4,
+          }}
+        >
+          <FlowerDrawing
+            {...flowerAppearance(flower, growing.crop, place.zone)}
+            shape={growing.variety.shape}
+            petals={growing.crop.petals}
+            size={38}
+          />
+          <Txt style={{ flex: 1 }}>
+            {plantName(growing)}, {flowerPlace(flower)}
+          </Txt>
+          <Txt size="label" tone="muted">
+            day {due.day}
+            {due.verdict ? ' · verdict' : ''}
+          </Txt>
+        </View>
+      ))}
+      <Key title={`Look at ${owed.length === 1 ? 'it' : `all ${owed.length}`}`} onPress={onOpen} />
+    </Card>
+  );
+}

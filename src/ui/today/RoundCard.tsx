@@ -1,0 +1,123 @@
+import { View } from 'react-native';
+import { nextMark, type PollinationRound, type Round } from '@core/rounds';
+import { clockText } from '@core/time';
+import { useGarden } from '@/data/garden';
+import { Badge, Card, Key, Row, Stat } from '../controls';
+import { flowerAppearance } from '../drawings/appearance';
+import { FlowerDrawing } from '../drawings/FlowerDrawing';
+import { Txt } from '../theme';
+import { plural } from '../words';
+
+/** Tape for one closure, two turns and tabs [M]. */
+const TAPE_CM = 12;
+const SHOWN = 6;
+
+/** The round that comes next: how much, by when, with what in the pockets. */
+export function RoundCard({ round, onStart }: { round: Round; onStart: () => void }) {
+  const { place, prefs, now } = useGarden();
+  const time = (epochMs: number) => clockText(epochMs, place.zone, prefs.clock === '12');
+  if (round.kind === 'walk') {
+    const left = round.plants.length - round.walked.length;
+    const early = now < round.startsAt;
+    return (
+      <Card>
+        <Head
+          title="Evening walk"
+          badge={early ? `from ${time(round.startsAt)}` : `start by ${time(round.startBy)}`}
+          tone="dusk"
+        />
+        <Row gap={20}>
+          <Stat value={left} name={left === 1 ? 'plant to look over' : 'plants to look over'} />
+          <Stat value={round.minutes} name="minutes" />
+          {round.walked.length > 0 ? <Stat value={round.walked.length} name="done" /> : null}
+        </Row>
+        <Txt tone="muted">
+          Look for buds that open tomorrow: full, coloured, still shut. Take tape or bags.{' '}
+          {early ? 'Earlier than that they do not show yet.' : ''}
+        </Txt>
+        <Key
+          title={round.walked.length > 0 ? 'Go on with the walk' : 'Start the evening walk'}
+          look="main"
+          onPress={onStart}
+        />
+      </Card>
+    );
+  }
+  return <PollinationCard round={round} onStart={onStart} />;
+}
+
+function PollinationCard({ round, onStart }: { round: PollinationRound; onStart: () => void }) {
+  const { state, place, prefs, now } = useGarden();
+  const time = (epochMs: number) => clockText(epochMs, place.zone, prefs.clock === '12');
+  const { toDo, males, fatherPlants, minutes, startBy, insectsFrom, kind, window } = round;
+  const done = round.stops.length - toDo.length;
+  const end = kind === 'dawn' ? insectsFrom : window.closes;
+  const left = Math.round((end - now) / 60_000);
+  const varieties = new Set(toDo.map(({ growing }) => growing.variety.id)).size;
+  const taped = toDo.filter(({ flower }) => flower.shuttings[0]?.closure === 'tape').length;
+  const mark = nextMark([...state.flowers.values()].map((flower) => flower.mark));
+  const pockets = [
+    taped > 0 ? `${taped * TAPE_CM} cm tape` : null,
+    `${plural(toDo.length, 'mark')} (from ${mark})`,
+    varieties > 1 ? `a clean brush for each of ${varieties} varieties` : 'a clean dry brush',
+  ].filter((each) => each !== null);
+  const tomorrow = startBy - now > 12 * 3_600_000;
+  const late =
+    left <= 0
+      ? 'The bees are about: look well whether each closure is whole.'
+      : left < minutes
+        ? `${left} min to the bees: not all will fit; take the best mothers first.`
+        : `All done ${left - minutes} min before the bees, if you start now.`;
+  return (
+    <Card>
+      <Head
+        title={kind === 'dawn' ? 'Dawn round' : 'Dusk round'}
+        badge={`start by ${time(startBy)}`}
+        tone="pollen"
+      />
+      <Row gap={20}>
+        <Stat value={toDo.length} name={toDo.length === 1 ? 'female shut' : 'females shut'} />
+        <Stat value={males} name={`${males === 1 ? 'male' : 'males'} on ${plural(fatherPlants, 'plant')}`} />
+        <Stat value={minutes} name="minutes" />
+      </Row>
+      <View aria-hidden style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}>
+        {toDo.slice(0, SHOWN).map(({ flower, growing }) => (
+          <FlowerDrawing
+            key={flower.id}
+            {...flowerAppearance(flower, growing.crop, place.zone)}
+            shape={growing.variety.shape}
+            petals={growing.crop.petals}
+            size={62}
+          />
+        ))}
+        {toDo.length > SHOWN ? <Txt tone="muted">+ {toDo.length - SHOWN}</Txt> : null}
+      </View>
+      <Txt tone="muted">
+        Pockets: {pockets.join(', ')}. {kind === 'dawn' && !tomorrow ? late : ''}
+      </Txt>
+      <Txt size="label" tone="muted">
+        Wasps and bees sleep in flowers: carry your allergy kit if you need one.
+      </Txt>
+      <Key
+        title={
+          done > 0
+            ? `Go on: ${plural(toDo.length, 'flower')} left`
+            : tomorrow
+              ? 'See the round'
+              : `Start the ${time(Math.max(now, window.opens))} round`
+        }
+        look="main"
+        onPress={onStart}
+      />
+    </Card>
+  );
+}
+
+function Head({ title, badge, tone }: { title: string; badge: string; tone: 'pollen' | 'dusk' }) {
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 8 }}>
+      <Txt size="heading">{title}</Txt>
+      <Badge text={badge} tone={tone} />
+    </View>
+  );
+}

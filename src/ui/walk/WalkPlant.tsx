@@ -1,0 +1,324 @@
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { eveningAdvice, SEXES, STAGES, type Closure, type Sex, type Stage } from '@core/crops';
+import { HEALTH, type Draft, type Flower } from '@core/ledger';
+import type { Growing } from '@core/patch';
+import { budsInSight } from '@core/simulation';
+import { daysBetween, localDateOf } from '@core/time';
+import { useDraft } from '@/data/draft';
+import { useGarden } from '@/data/garden';
+import { Card, Key, Notice, Row, Stepper, Tile, Tiles } from '../controls';
+import { FlowerDrawing } from '../drawings/FlowerDrawing';
+import { flowerAppearance } from '../drawings/appearance';
+import { Txt } from '../theme';
+import { closureWords, flowerPlace, healthWords, plural, sexWords, stageWords } from '../words';
+
+interface Choice {
+  readonly sex: Sex;
+  readonly stage: Stage;
+  readonly node: number | null;
+  readonly count: number;
+}
+
+const FIRST: Choice = { sex: 'female', stage: 'coloured', node: null, count: 1 };
+
+/** One plant of the walk: what is on it tonight, by tapping sex and stage. */
+export function WalkPlant({ growing }: { growing: Growing }) {
+  const { state, place, today, patch, record, newId, demo, space } = useGarden();
+  const { plant, crop, variety, stand } = growing;
+  const flowers = useMemo(
+    () => (state.flowersOf.get(plant.id) ?? []).flatMap((id) => state.flowers.get(id) ?? []),
+    [state, plant.id],
+  );
+  const { value, change, clear } = useDraft(`walk/${space}/${plant.id}`, FIRST);
+  const [again, setAgain] = useState<Choice | null>(null);
+  const [busy, setBusy] = useState(false);
+  if (!value) return null;
+  const closure = (
+    crop.closures.includes((patch?.schools.closure ?? 'tape') as Closure) ? patch?.schools.closure : 'tape'
+  ) as Closure;
+  const on = (at: string) => localDateOf(Date.parse(at), place.zone);
+  const tonight = flowers.filter(
+    (flower) =>
+      flower.sightings.some(({ at }) => on(at) === today) ||
+      flower.shuttings.some(({ at }) => on(at) === today),
+  );
+  const awaited = flowers.filter(
+    (flower) =>
+      flower.sex === 'female' &&
+      flower.shuttings.length === 0 &&
+      flower.pollinations.length === 0 &&
+      !flower.lost &&
+      isAwaited(flower, today, on),
+  );
+  const advice = eveningAdvice(crop, value.sex, value.stage, stand.reason);
+  const doubtful = plant.health === 'doubtful' || plant.health === 'sick';
+
+  const save = async (choice: Choice, shut: boolean, known?: Flower) => {
+    setBusy(true);
+    const drafts: Draft[] = [];
+    const count = choice.sex === 'male' ? choice.count : 1;
+    if (choice.sex === 'male' && !shut)
+      drafts.push({ kind: 'malesCounted', plant: plant.id, stage: choice.stage, count });
+    else {
+      for (let i = 0; i < count; i++) {
+        // The same bud seen again goes on in its own record.
+        const same =
+          known ??
+          awaited.find(
+            (flower) => choice.sex === 'female' && choice.node !== null && flower.node === choice.node,
+          );
+        const flower = same?.id ?? newId('flower');
+        drafts.push({
+          kind: 'flowerSeen',
+          flower,
+          plant: plant.id,
+          sex: choice.sex,
+          stage: choice.stage,
+          node: choice.node,
+        });
+        if (shut) drafts.push({ kind: 'flowerShut', flower, closure });
+      }
+    }
+    try {
+      await record(...drafts);
+      setAgain(choice);
+      clear();
+    } finally {
+      setBusy(false);
+    }
+  };
+  const what = value.sex === 'male' ? plural(value.count, 'male') : 'this female';
+  const shutTitle = `Shut ${what} with ${closureWords[closure]}`;
+  const noteTitle = value.sex === 'male' ? `Count ${what}, not shut` : 'Note it';
+  return (
+    <View style={{ gap: 12 }}>
+      {plant.health === null || doubtful ? (
+        <Card>
+          <Tiles
+            question={
+              doubtful
+                ? `Marked ${healthWords[plant.health ?? 'doubtful']}: take seed mothers from healthy plants. How does it look now?`
+                : 'First: is the plant healthy and true to its kind? Only such plants make seed mothers.'
+            }
+          >
+            {HEALTH.map((health) => (
+              <Tile
+                key={health}
+                title={healthWords[health]}
+                chosen={plant.health === health}
+                onPress={() => void record({ kind: 'plantChecked', plant: plant.id, health })}
+              />
+            ))}
+          </Tiles>
+        </Card>
+      ) : null}
+      {awaited.length > 0 ? (
+        <Card>
+          <Txt size="label" tone="muted">
+            Seen before, not shut yet. Full and coloured now?
+          </Txt>
+          <Row>
+            {awaited.map((flower) => (
+              <Key
+                key={flower.id}
+                small
+                title={`Node ${flower.node ?? '?'}: coloured, shut it`}
+                disabled={busy}
+                onPress={() => void save({ ...FIRST, node: flower.node }, true, flower)}
+              />
+            ))}
+          </Row>
+        </Card>
+      ) : null}
+      {demo ? (
+        <InSight growing={growing} date={today} tonight={tonight} onPick={(choice) => change(choice)} />
+      ) : null}
+      <Card>
+        <Tiles question="What do you see?">
+          {SEXES.map((sex) => (
+            <Tile
+              key={sex}
+              title={sexWords[sex]}
+              note={sex === 'female' ? 'a small fruit below' : 'thin straight stalk'}
+              chosen={value.sex === sex}
+              onPress={() => change({ sex })}
+              picture={
+                <FlowerDrawing
+                  sex={sex}
+                  appearance={value.stage}
+                  shape={variety.shape}
+                  petals={crop.petals}
+                  size={72}
+                />
+              }
+              minWidth={120}
+            />
+          ))}
+        </Tiles>
+        <Tiles question="How far on?">
+          {STAGES.map((stage) => (
+            <Tile
+              key={stage}
+              title={stageWords[stage]}
+              chosen={value.stage === stage}
+              onPress={() => change({ stage })}
+              picture={
+                <FlowerDrawing
+                  sex={value.sex}
+                  appearance={stage}
+                  shape={variety.shape}
+                  petals={crop.petals}
+                  size={58}
+                />
+              }
+              label={`${stageWords[stage]}: ${crop.stages[stage].looks}`}
+              minWidth={60}
+            />
+          ))}
+        </Tiles>
+        <Txt size="label" tone="muted">
+          {crop.stages[value.stage].looks}
+        </Txt>
+        {value.sex === 'male' ? (
+          <Stepper
+            label="How many like this"
+            value={value.count}
+            least={1}
+            most={40}
+            onChange={(count) => change({ count })}
+          />
+        ) : null}
+        <Stepper
+          label={
+            value.node === null
+              ? 'Node, counted from the root (may be left out)'
+              : 'Node, counted from the root'
+          }
+          value={value.node ?? suggestedNode(flowers)}
+          least={0}
+          most={200}
+          onChange={(node) => change({ node })}
+        />
+        <Notice
+          tone={advice.shutTonight ? 'leaf' : value.stage === 'open' ? 'brick' : 'pollen'}
+          text={advice.words}
+        />
+        {advice.shutTonight ? (
+          <>
+            <Key title={shutTitle} look="main" busy={busy} onPress={() => void save(value, true)} />
+            <Key title={noteTitle} disabled={busy} onPress={() => void save(value, false)} />
+          </>
+        ) : (
+          <>
+            <Key title={noteTitle} look="main" busy={busy} onPress={() => void save(value, false)} />
+            {value.stage === 'green' || stand.reason === 'fruit' ? (
+              <Key
+                title={`${shutTitle} all the same`}
+                disabled={busy}
+                onPress={() => void save(value, true)}
+              />
+            ) : null}
+          </>
+        )}
+        {again ? (
+          <Key
+            title={`Again: ${again.sex === 'male' ? plural(again.count, 'male') : 'a female'}, ${stageWords[again.stage]}`}
+            disabled={busy}
+            onPress={() => change({ ...again, node: null })}
+          />
+        ) : null}
+        {advice.shutTonight && value.sex === 'female' ? (
+          <Txt size="label" tone="muted">
+            {closure === 'tape'
+              ? 'Half on the petals, half above, no lower than half way down; pinch the top and fold the ends into tabs.'
+              : 'Draw it snug, not so tight that it bruises.'}{' '}
+            Rough hands snap the flower off.
+          </Txt>
+        ) : null}
+      </Card>
+      {tonight.length > 0 ? <Tonight flowers={tonight} growing={growing} zone={place.zone} /> : null}
+    </View>
+  );
+}
+
+function Tonight({ flowers, growing, zone }: { flowers: readonly Flower[]; growing: Growing; zone: string }) {
+  return (
+    <Card>
+      <Txt size="strong">Tonight on this plant: {plural(flowers.length, 'flower')}</Txt>
+      <Row gap={12}>
+        {flowers.map((flower) => (
+          <View key={flower.id} style={{ alignItems: 'center' }}>
+            <FlowerDrawing
+              {...flowerAppearance(flower, growing.crop, zone)}
+              shape={growing.variety.shape}
+              petals={growing.crop.petals}
+              size={58}
+            />
+            <Txt size="label">
+              {sexWords[flower.sex]}
+              {flower.node === null ? '' : `, ${flowerPlace(flower)}`}
+            </Txt>
+          </View>
+        ))}
+      </Row>
+    </Card>
+  );
+}
+
+/** Demo only: what a visitor would find on the plant, as there is no real one to look at. */
+function InSight({
+  growing,
+  date,
+  tonight,
+  onPick,
+}: {
+  growing: Growing;
+  date: string;
+  tonight: readonly Flower[];
+  onPick: (choice: Partial<Choice>) => void;
+}) {
+  const buds = budsInSight(growing, date).filter(
+    ({ node, sex }) => !tonight.some((flower) => flower.node === node && flower.sex === sex),
+  );
+  return (
+    <Card>
+      <Txt size="label" tone="muted">
+        In the demo patch you would see on this plant (tap one to pick it up):
+      </Txt>
+      {buds.length === 0 ? <Txt>Nothing more tonight.</Txt> : null}
+      <Row gap={6}>
+        {buds.map(({ node, sex, stage, count }) => (
+          <Tile
+            key={`${node}${sex}`}
+            title={`node ${node}`}
+            label={`Node ${node}: ${count > 1 ? `${count} ` : ''}${sexWords[sex]}, look at the picture for the stage`}
+            chosen={false}
+            onPress={() => onPick({ sex, stage, node, count: sex === 'male' ? count : 1 })}
+            picture={
+              <FlowerDrawing
+                sex={sex}
+                appearance={stage}
+                shape={growing.variety.shape}
+                petals={growing.crop.petals}
+                size={56}
+              />
+            }
+            minWidth={62}
+          />
+        ))}
+      </Row>
+    </Card>
+  );
+}
+
+function isAwaited(flower: Flower, today: string, on: (at: string) => string): boolean {
+  const last = flower.sightings[flower.sightings.length - 1];
+  if (!last || last.stage === 'open' || last.stage === 'spent') return false;
+  const days = daysBetween(on(last.at), today);
+  return days >= 1 && days <= (last.stage === 'pin' ? 5 : 3);
+}
+
+function suggestedNode(flowers: readonly Flower[]): number {
+  return flowers.reduce((most, { node }) => Math.max(most, node ?? 0), 0) + 1;
+}

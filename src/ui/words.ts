@@ -1,0 +1,139 @@
+import type { Closure, Reason, Sex, Stage, Tool } from '@core/crops';
+import type { AnyEvent, CheckResult, Flower, Health, LookResult, LossCause, State } from '@core/ledger';
+import type { Fate } from '@core/fruitset';
+import { growing, plantName } from '@core/patch';
+
+// One word per thing, everywhere.
+
+export const closureWords: Record<Closure, string> = {
+  tape: 'tape',
+  'mesh-bag': 'mesh bag',
+  'cloth-bag': 'cloth bag',
+  tie: 'twine',
+};
+export const toolWords: Record<Tool, string> = {
+  'male-flower': 'male flower',
+  brush: 'dry brush',
+  swab: 'swab',
+  finger: 'fingertip',
+};
+export const checkWords: Record<CheckResult, string> = {
+  whole: 'whole',
+  torn: 'torn',
+  holed: 'hole',
+  insect: 'insect in it',
+  'not-open': 'not open',
+  gone: 'gone',
+};
+export const lookWords: Record<LookResult, string> = {
+  growing: 'growing',
+  same: 'the same',
+  yellowing: 'yellowing',
+  gone: 'gone',
+};
+export const healthWords: Record<Health, string> = { healthy: 'healthy', doubtful: 'doubtful', sick: 'sick' };
+export const sexWords: Record<Sex, string> = { female: 'female', male: 'male' };
+export const stageWords: Record<Stage, string> = {
+  pin: 'pin',
+  green: 'green',
+  coloured: 'coloured',
+  open: 'open',
+  spent: 'spent',
+};
+export const reasonWords: Record<Reason, string> = { seed: 'pure seed', fruit: 'fruit', cross: 'a cross' };
+export const fateWords: Record<Fate, string> = {
+  waiting: 'waiting',
+  set: 'set',
+  'lost-later': 'set, lost later',
+  dropped: 'dropped',
+};
+export const causeWords: Record<LossCause, string> = {
+  'knocked-off': 'knocked off',
+  'not-pollinated': 'not pollinated',
+  'poorly-pollinated': 'poorly pollinated',
+  'blossom-end-rot': 'blossom-end rot',
+  'too-much-fruit': 'too much fruit',
+  heat: 'heat',
+  pest: 'pest',
+  weather: 'weather',
+  rot: 'rot',
+  unknown: 'unknown',
+};
+/** How to tell one cause from another, where growers mix them up. */
+export const causeHints: Partial<Record<LossCause, string>> = {
+  'not-pollinated': 'yellowed, never grew',
+  'poorly-pollinated': 'bent, pinched, or a brown tip and stopped within about 5 days',
+  'blossom-end-rot': 'grew well, then a sunken dark patch at the blossom end',
+};
+
+export function plural(count: number, one: string, many = `${one}s`): string {
+  return `${count} ${count === 1 ? one : many}`;
+}
+
+export function flowerPlace(flower: Pick<Flower, 'node'>): string {
+  return flower.node === null ? 'no node given' : `node ${flower.node}`;
+}
+
+/** `Slate Dome 2, node 12`. */
+export function flowerName(state: State, flower: Flower): string {
+  const found = growing(state, flower.plant);
+  return `${found ? plantName(found) : 'A plant'}, ${flowerPlace(flower)}`;
+}
+
+/** What one tap wrote down, for the undo line. */
+export function entryWords(state: State, events: readonly AnyEvent[]): string {
+  const shut = events.filter(({ kind }) => kind === 'flowerShut').length;
+  const event =
+    events.find(({ kind }) => kind === 'pollinated') ??
+    events.find(({ kind }) => kind === 'lost') ??
+    events[0];
+  if (!event) return 'the last entry';
+  const record = event as Readonly<Record<string, unknown>>;
+  const flower = typeof record.flower === 'string' ? state.flowers.get(record.flower) : undefined;
+  const plant =
+    typeof record.plant === 'string'
+      ? growing(state, record.plant)
+      : flower
+        ? growing(state, flower.plant)
+        : null;
+  const where = flower ? flowerName(state, flower) : plant ? plantName(plant) : '';
+  if (shut > 1) return `shut ${shut} flowers, ${plant ? plantName(plant) : where}`;
+  if (shut === 1) return `shut ${where}`;
+  switch (event.kind) {
+    case 'flowerSeen':
+      return `noted ${where}`;
+    case 'malesCounted':
+      return `counted ${plural(Number(record.count), 'male')}, ${where}`;
+    case 'closureChecked':
+      return `${checkWords[record.result as CheckResult]}: ${where}`;
+    case 'pollinated':
+      return `pollinated ${where}`;
+    case 'lookedAt':
+      return `${lookWords[record.result as LookResult]}: ${where}`;
+    case 'lost':
+      return `lost (${causeWords[record.cause as LossCause]}): ${where}`;
+    case 'plantChecked':
+      return `${healthWords[record.health as Health]}: ${where}`;
+    case 'harvested':
+      return `harvested ${where}`;
+    case 'marked':
+      return `marked ${where}`;
+    case 'coverOff':
+      return `cover off ${where}`;
+    case 'noted':
+      return `a note${where ? ` on ${where}` : ''}`;
+    case 'plantAdded':
+      return `added ${plural(events.filter(({ kind }) => kind === 'plantAdded').length, 'plant')}`;
+    case 'plantRemoved':
+    case 'plantDied':
+      return `${event.kind === 'plantDied' ? 'died' : 'removed'}: ${where}`;
+    case 'bedAdded':
+      return `added the bed ${String(record.name)}`;
+    case 'corrected':
+      return 'a correction';
+    case 'schoolChosen':
+      return 'a way of working';
+    default:
+      return 'the last entry';
+  }
+}

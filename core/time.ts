@@ -20,7 +20,9 @@ export function toInstant(epochMs: number): Instant {
 }
 
 export function isInstant(text: string): boolean {
-  return INSTANT.test(text) && !Number.isNaN(Date.parse(text));
+  // Date.parse takes 31 February for 3 March; only a real day comes back as it went in.
+  const epochMs = INSTANT.test(text) ? Date.parse(text) : Number.NaN;
+  return !Number.isNaN(epochMs) && toInstant(epochMs) === text;
 }
 
 export function isLocalDate(text: string): boolean {
@@ -51,6 +53,11 @@ export function localDateOf(epochMs: number, zone: string): LocalDate {
     dates.set(quarter, (date = new Date(start + offsetMs).toISOString().slice(0, 10)));
   }
   return date;
+}
+
+/** How far the clock of a zone is ahead of UTC at an instant, ms. */
+export function offsetMsAt(epochMs: number, zone: string): number {
+  return IANAZone.create(zone).offset(epochMs) * 60_000;
 }
 
 const dayNumbers = new Map<LocalDate, number>();

@@ -12,6 +12,7 @@ import {
 } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { brotliCompressSync } from 'node:zlib';
 import { ensurePackages, quietEnv, root, run } from './ensure.mjs';
 
 const SOURCES = [
@@ -87,6 +88,14 @@ async function buildServiceWorker() {
   console.log(`Offline copy: ${count} files, ${(size / 1e6).toFixed(1)} MB.`);
 }
 
+/** Compresses each text file once, at brotli's best: a fifth smaller than what a server does on the fly. */
+function precompress() {
+  for (const file of filesUnder(join(root, 'dist'))) {
+    if (!/\.(js|css|html|json|svg|webmanifest)$/.test(file)) continue;
+    writeFileSync(`${file}.br`, brotliCompressSync(readFileSync(file)));
+  }
+}
+
 export async function build() {
   const wanted = sourceHash();
   const stamp = join(root, 'dist/.build');
@@ -96,6 +105,7 @@ export async function build() {
   prepareFonts();
   run('npx', ['expo', 'export', '--platform', 'web'], { env: quietEnv });
   await buildServiceWorker();
+  precompress();
   writeFileSync(stamp, wanted);
 }
 

@@ -50,8 +50,9 @@ type Maps = {
 
 /**
  * The state with one more event; the old state is untouched. A known id changes nothing (or, when its contents
- * differ, the same one of the two wins in whatever order they come). The event must have passed
- * `validateEvent`. Throws `sealed` when it speaks of a subject whose events a snapshot left out: fold again.
+ * differ, the same one of the two wins in whatever order they come). Trusts that one id never speaks of two
+ * subjects: looking through all of them would cost every tap, and an import refuses such a file. The event must
+ * have passed `validateEvent`. Throws `sealed` when it speaks of a subject whose events a snapshot left out: fold again.
  */
 export function apply(state: State, event: AnyEvent): State {
   const subject = subjectOf(event);
@@ -79,24 +80,26 @@ export function apply(state: State, event: AnyEvent): State {
 export function fold(events: Iterable<AnyEvent>): State {
   const next = emptyState() as Maps;
   const log = next.log as Map<SubjectId, LedgerEvent[]>;
-  let count = 0;
+  const byId = new Map<string, AnyEvent>();
   for (const event of events) {
+    const known = byId.get(event.id);
+    byId.set(event.id, known ? chosenOf(known, event) : event);
+  }
+  for (const event of byId.values()) {
     const subject = subjectOf(event);
     if (subject === null) {
-      const known = next.unknown.get(event.id);
-      next.unknown.set(event.id, known ? chosenOf(known, event) : event);
+      next.unknown.set(event.id, event);
       continue;
     }
     const list = log.get(subject);
-    if (!list) {
-      log.set(subject, [event as LedgerEvent]);
-      count++;
-    } else count += insertInto(list, event as LedgerEvent);
+    if (!list) log.set(subject, [event as LedgerEvent]);
+    else if (compareEvents(list[list.length - 1] as LedgerEvent, event) < 0) list.push(event as LedgerEvent);
+    else list.splice(placeIn(list, event as LedgerEvent), 0, event as LedgerEvent);
   }
   for (const [subject, list] of log) putView(next, subject, list, false);
   for (const flower of next.flowers.values()) addFlowerOf(next.flowersOf as Map<PlantId, FlowerId[]>, flower);
   for (const list of next.flowersOf.values()) (list as FlowerId[]).sort();
-  next.count = count + next.unknown.size;
+  next.count = byId.size;
   return next;
 }
 
@@ -117,26 +120,13 @@ function withUnknown(state: State, event: AnyEvent): State {
   return { ...state, unknown, count: state.count + (known ? 0 : 1) };
 }
 
-/** Puts an event into a list in place; gives how much longer the list became. */
-function insertInto(list: LedgerEvent[], event: LedgerEvent): number {
-  const twin = list.findIndex(({ id }) => id === event.id);
-  if (twin >= 0) {
-    const known = list[twin] as LedgerEvent;
-    const chosen = chosenOf(known, event) as LedgerEvent;
-    if (chosen === known) return 0;
-    list.splice(twin, 1);
-    list.splice(placeIn(list, chosen), 0, chosen);
-    return 0;
-  }
-  list.splice(placeIn(list, event), 0, event);
-  return 1;
-}
-
+/** The list with the event in its place; the same list when the event was there already. */
 function inserted(list: readonly LedgerEvent[], event: LedgerEvent): readonly LedgerEvent[] {
   const twin = list.find(({ id }) => id === event.id);
-  if (twin && chosenOf(twin, event) === twin) return list;
-  const copy = [...list];
-  insertInto(copy, event);
+  const chosen = twin ? (chosenOf(twin, event) as LedgerEvent) : event;
+  if (chosen === twin) return list;
+  const copy = list.filter((each) => each !== twin);
+  copy.splice(placeIn(copy, chosen), 0, chosen);
   return copy;
 }
 

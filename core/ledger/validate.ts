@@ -16,7 +16,6 @@ import {
 } from './events';
 
 // Characters that draw nothing or turn the reading direction round: a name holding them shows as another name.
-// eslint-disable-next-line no-control-regex -- they are what is looked for
 const UNSEEN = /[\u0000-\u0008\u000b-\u001f\u007f\u202a-\u202e\u2066-\u2069\ufeff]/;
 
 const text = (most: number, lines = false) =>

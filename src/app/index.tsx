@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { mdiCog } from '@mdi/js';
+import { mdiCog } from '@/ui/controls/iconPaths';
 import { useRouter } from 'expo-router';
 import { openWindow } from '@core/bloom';
 import { bandDay, looksDue, nextRounds, type Round } from '@core/rounds';
@@ -15,6 +15,7 @@ import { RoundCard } from '@/ui/today/RoundCard';
 import { UndoLine } from '@/ui/UndoLine';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
+import { plural } from '@/ui/words';
 
 export default function Today() {
   const { state, place, now, today, prefs, patch } = useGarden();
@@ -131,7 +132,10 @@ function Later({ round, onOpen }: { round: Round; onOpen: () => void }) {
     round.kind === 'walk'
       ? `Evening walk from ${time}`
       : `${round.kind === 'dawn' ? 'Dawn' : 'Dusk'} round, start by ${time}`;
-  const count = round.kind === 'walk' ? `${round.plants.length} plants` : `${round.toDo.length} females shut`;
+  const count =
+    round.kind === 'walk'
+      ? plural(round.plants.length, 'plant')
+      : `${plural(round.toDo.length, 'female')} shut`;
   return (
     <Card style={{ paddingVertical: 8 }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>

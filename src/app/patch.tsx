@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { mdiChevronRight, mdiPencil } from '@mdi/js';
+import { mdiChevronRight, mdiPencil } from '@/ui/controls/iconPaths';
 import { useRouter } from 'expo-router';
 import { fateOf } from '@core/fruitset';
 import { compareBeds, comparePlants, growing, type Growing } from '@core/patch';

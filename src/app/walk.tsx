@@ -1,15 +1,12 @@
-import { useMemo, useState } from 'react';
-import { View } from 'react-native';
+import { useMemo } from 'react';
 import { useRouter } from 'expo-router';
 import { eveningWalk } from '@core/rounds';
-import { plantName } from '@core/patch';
 import { clockText } from '@core/time';
 import { useDraft } from '@/data/draft';
 import { useGarden } from '@/data/garden';
-import { Key, Row } from '@/ui/controls';
+import { Key } from '@/ui/controls';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
-import { UndoLine } from '@/ui/UndoLine';
 import { WalkPlant } from '@/ui/walk/WalkPlant';
 import { WalkList } from '@/ui/walk/WalkList';
 
@@ -19,7 +16,6 @@ export default function Walk() {
   const router = useRouter();
   const walk = useMemo(() => eveningWalk(state, place, today), [state, place, today]);
   const { value, change } = useDraft(`walk/${space}`, { date: '', plant: '' });
-  const [listed, setListed] = useState(false);
   if (!value) return null;
   if (!walk) {
     return (
@@ -36,42 +32,14 @@ export default function Walk() {
   const go = (to: number) => change({ date: today, plant: walk.plants[to]?.plant.id ?? '' });
   const last = index === walk.plants.length - 1;
   return (
-    <Page
-      title={plantName(here)}
+    <WalkPlant
+      key={here.plant.id}
+      growing={here}
       over={`Plant ${index + 1} of ${walk.plants.length} · ${here.bed.name} · ${clockText(now, place.zone, prefs.clock === '12')}`}
-      corner={
-        <Key
-          title="Leave"
-          look="quiet"
-          small
-          label="Leave the walk; everything is kept"
-          onPress={() => router.replace('/')}
-        />
-      }
-      side={listed ? <WalkList walk={walk} index={index} onGo={go} /> : undefined}
-      foot={
-        <>
-          <UndoLine />
-          <Row gap={8} style={{ flexWrap: 'nowrap' }}>
-            <Key title="Back" disabled={index === 0} onPress={() => go(index - 1)} />
-            <View style={{ flex: 1 }}>
-              <Key
-                title={last ? 'Finish the walk' : 'Next plant'}
-                look="main"
-                onPress={() => (last ? router.replace('/') : go(index + 1))}
-              />
-            </View>
-          </Row>
-        </>
-      }
-    >
-      <WalkPlant key={here.plant.id} growing={here} />
-      <Key
-        title={listed ? 'Hide the list of plants' : 'List of plants'}
-        look="quiet"
-        small
-        onPress={() => setListed(!listed)}
-      />
-    </Page>
+      side={<WalkList walk={walk} index={index} onGo={go} />}
+      onBack={index === 0 ? null : () => go(index - 1)}
+      onNext={last ? null : () => go(index + 1)}
+      onLeave={() => router.replace('/')}
+    />
   );
 }

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { mdiFruitCherries, mdiSprout, mdiWeatherSunsetUp } from '@mdi/js';
+import { mdiFruitCherries, mdiSprout, mdiWeatherSunsetUp } from '@/ui/controls/iconPaths';
 import { Icon } from './controls/Icon';
 import { Txt, useColours, useIsWide } from './theme';
 

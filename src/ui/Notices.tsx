@@ -90,14 +90,20 @@ function DemoBar({ garden }: { garden: Garden }) {
         </Txt>
         <Row gap={0} style={{ flexWrap: 'nowrap' }}>
           <Key
-            title={evening > now ? 'To this evening' : 'To tomorrow evening'}
+            title={evening > now ? 'This evening' : 'Tomorrow evening'}
+            label={
+              evening > now
+                ? 'Move the demo clock to this evening'
+                : 'Move the demo clock to tomorrow evening'
+            }
             look="quiet"
             small
             disabled={busy}
             onPress={() => move(nextEvening)}
           />
           <Key
-            title={dawn > now ? 'To sunrise' : "To tomorrow's dawn"}
+            title={dawn > now ? 'Sunrise' : "Tomorrow's dawn"}
+            label={dawn > now ? 'Move the demo clock to sunrise' : "Move the demo clock to tomorrow's dawn"}
             look="quiet"
             small
             disabled={busy}

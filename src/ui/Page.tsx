@@ -5,6 +5,8 @@ import { Txt, useColours, useIsWide } from './theme';
 export interface PageProps {
   readonly title: string;
   readonly over?: string;
+  /** A short word beside the line above the title. */
+  readonly badge?: ReactNode;
   readonly corner?: ReactNode;
   readonly children: ReactNode;
   /** Second column on a wide screen; below the first on a phone. */
@@ -16,7 +18,7 @@ export interface PageProps {
 }
 
 /** One place: a title, what it holds, and its main action at the bottom. */
-export function Page({ title, over, corner, children, side, foot, banner }: PageProps) {
+export function Page({ title, over, badge, corner, children, side, foot, banner }: PageProps) {
   const colours = useColours();
   const wide = useIsWide();
   useEffect(() => {
@@ -27,10 +29,13 @@ export function Page({ title, over, corner, children, side, foot, banner }: Page
       <ScrollView contentContainerStyle={styles.scroll} tabIndex={-1}>
         <View style={[styles.head, wide ? styles.wideHead : null]}>
           <View style={styles.grow}>
-            {over ? (
-              <Txt size="label" tone="muted">
-                {over}
-              </Txt>
+            {over || badge ? (
+              <View style={styles.over}>
+                <Txt size="label" tone="muted" style={styles.grow}>
+                  {over}
+                </Txt>
+                {badge}
+              </View>
             ) : null}
             <Txt size="title">{title}</Txt>
           </View>
@@ -51,7 +56,7 @@ export function Page({ title, over, corner, children, side, foot, banner }: Page
       </ScrollView>
       {foot ? (
         <View style={[styles.foot, { borderTopColor: colours.rule, backgroundColor: colours.paper }]}>
-          {foot}
+          <View style={styles.footInside}>{foot}</View>
         </View>
       ) : null}
     </View>
@@ -71,9 +76,11 @@ const styles = StyleSheet.create({
   },
   wideHead: { paddingHorizontal: 24, paddingTop: 20 },
   grow: { flex: 1 },
+  over: { flexDirection: 'row', alignItems: 'center', gap: 8 },
   body: { paddingHorizontal: 12, paddingTop: 6, gap: 12 },
   wideBody: { paddingHorizontal: 24, maxWidth: 860 },
   columns: { flexDirection: 'row', gap: 20, paddingHorizontal: 24, paddingTop: 10, alignItems: 'flex-start' },
   column: { flex: 1, gap: 12, minWidth: 0 },
-  foot: { padding: 12, borderTopWidth: 1, gap: 8 },
+  foot: { padding: 12, borderTopWidth: 1 },
+  footInside: { gap: 8, width: '100%', maxWidth: 640 },
 });

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { mdiUndo } from '@mdi/js';
+import { mdiUndo } from '@/ui/controls/iconPaths';
 import { useGarden } from '@/data/garden';
 import { Icon, Key } from './controls';
 import { Txt } from './theme';

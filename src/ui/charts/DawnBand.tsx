@@ -12,7 +12,7 @@ import Svg, {
   Text as SvgText,
 } from 'react-native-svg';
 import type { GardenDay } from '@core/bloom';
-import { clockText } from '@core/time';
+import { clockText, offsetMsAt } from '@core/time';
 import { FONT } from '../theme';
 import { bandSpan, bandX, fullHours, type Band } from './bandGeometry';
 
@@ -35,7 +35,7 @@ export interface DawnBandProps {
 }
 
 const HOUR = 3_600_000;
-const TOP = 42;
+const TOP = 58;
 const ROW = 24;
 const NIGHT = '#23284E';
 const LIGHT_INK = '#FFFFFF';
@@ -73,7 +73,7 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
         [1, NIGHT],
       ];
   const dark = (time: number) => (dawn ? time < day.sunrise - 0.3 * HOUR : time > day.sunset + 0.2 * HOUR);
-  const label = (time: number, text: string, y: number, bold = false) => {
+  const label = (time: number, text: string, y: number) => {
     const near = x(time) > width - 150;
     return (
       <SvgText
@@ -81,15 +81,15 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
         y={y}
         fontSize={14}
         fontFamily={FONT}
-        fontWeight={bold ? '700' : '400'}
+        fontWeight="700"
         textAnchor={near ? 'end' : 'start'}
-        fill={dark(time) && !(x(time) < 6 && bold) ? LIGHT_INK : DARK_INK}
+        fill={dark(time) ? LIGHT_INK : DARK_INK}
       >
         {text}
       </SvgText>
     );
   };
-  const offset = Date.parse(`${day.date}T12:00:00Z`) - noonOf(day, zone);
+  const offset = offsetMsAt(day.sunrise, zone);
   const nowIn = now >= start && now <= end;
   return (
     <View
@@ -143,7 +143,7 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
               strokeWidth={2}
               strokeDasharray="2 4"
             />
-            {label(day.insectsFrom, `bees about ${clockText(day.insectsFrom, zone, hour12)}`, 17)}
+            {label(day.insectsFrom, `bees about ${clockText(day.insectsFrom, zone, hour12)}`, 35)}
           </G>
         ) : null}
         {rows.map((bar, i) => {
@@ -184,39 +184,43 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
           ) : null;
         })}
         {nowIn ? (
-          <G>
-            <Line
-              x1={x(now)}
-              x2={x(now)}
-              y1={0}
-              y2={height - 20}
-              stroke={dark(now) ? LIGHT_INK : DARK_INK}
-              strokeWidth={3}
-            />
-            {x(now) > 84 ? (
-              <SvgText
-                x={x(now) - 6}
-                y={17}
-                fontSize={14}
-                fontFamily={FONT}
-                fontWeight="700"
-                textAnchor="end"
-                fill={dark(now) ? LIGHT_INK : DARK_INK}
-              >
-                {`${clockText(now, zone, hour12)} now`}
-              </SvgText>
-            ) : (
-              label(now, `${clockText(now, zone, hour12)} now`, 17, true)
-            )}
-          </G>
+          <NowLine x={x(now)} width={width} height={height} text={`${clockText(now, zone, hour12)} now`} />
         ) : null}
       </Svg>
     </View>
   );
 }
 
-/** Epoch ms of twelve o'clock on the day's own clock, from the text of a known moment. */
-function noonOf(day: GardenDay, zone: string): number {
-  const [hour = 0, minute = 0] = clockText(day.sunrise, zone).split(':').map(Number);
-  return Math.round((day.sunrise + (12 - hour) * HOUR - minute * 60_000) / 60_000) * 60_000;
+const CHIP = 84;
+
+/** The line of this moment, its time on a chip that keeps it legible over any sky. */
+function NowLine({ x, width, height, text }: { x: number; width: number; height: number; text: string }) {
+  const left = Math.min(width - CHIP - 2, Math.max(2, x - CHIP / 2));
+  return (
+    <G>
+      <Line x1={x} x2={x} y1={20} y2={height - 20} stroke={DARK_INK} strokeWidth={5} />
+      <Line x1={x} x2={x} y1={20} y2={height - 20} stroke={LIGHT_INK} strokeWidth={2.4} />
+      <Rect
+        x={left}
+        y={2}
+        width={CHIP}
+        height={20}
+        rx={4}
+        fill="#FFFDF7"
+        stroke={DARK_INK}
+        strokeWidth={1.2}
+      />
+      <SvgText
+        x={left + CHIP / 2}
+        y={17}
+        fontSize={14}
+        fontFamily={FONT}
+        fontWeight="700"
+        textAnchor="middle"
+        fill={DARK_INK}
+      >
+        {text}
+      </SvgText>
+    </G>
+  );
 }

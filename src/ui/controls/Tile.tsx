@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button } from '@rneui/themed';
+import { mdiCheck } from './iconPaths';
+import { Icon } from './Icon';
 import { CORNER, Txt, useColours, useLight } from '../theme';
 
 export interface TileProps {
@@ -26,23 +28,23 @@ export function Tile({ title, note, chosen, onPress, picture, disabled, minWidth
       aria-pressed={chosen}
       aria-label={label ?? (note ? `${title}, ${note}` : title)}
       containerStyle={{ flexGrow: 1, flexBasis: minWidth, borderRadius: CORNER, opacity: disabled ? 0.5 : 1 }}
+      style={{ flex: 1 }}
       buttonStyle={{
-        minHeight: 58,
-        height: '100%',
-        paddingHorizontal: 6,
-        paddingVertical: 6,
+        flex: 1,
+        minHeight: 56,
+        paddingHorizontal: chosen ? 3 : 5,
+        paddingVertical: chosen ? 3 : 5,
         flexDirection: 'column',
         borderRadius: CORNER,
         backgroundColor: chosen ? colours.pollenSoft : colours.card,
         borderWidth: chosen ? 3 : heavy ? 2 : 1,
         borderColor: chosen ? colours.pollen : colours.rule,
-        margin: chosen ? 0 : heavy ? 1 : 2,
       }}
     >
       <View style={styles.inside}>
         {picture}
         <Txt size="strong" style={styles.centre}>
-          {chosen ? `✓ ${title}` : title}
+          {title}
         </Txt>
         {note ? (
           <Txt size="label" tone={chosen ? 'ink' : 'muted'} style={styles.centre}>
@@ -50,6 +52,11 @@ export function Tile({ title, note, chosen, onPress, picture, disabled, minWidth
           </Txt>
         ) : null}
       </View>
+      {chosen ? (
+        <View style={[styles.tick, { backgroundColor: colours.pollen }]}>
+          <Icon path={mdiCheck} size={14} tone="onPollen" />
+        </View>
+      ) : null}
     </Button>
   );
 }
@@ -81,4 +88,5 @@ const styles = StyleSheet.create({
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 6, alignItems: 'stretch' },
   inside: { alignItems: 'center', justifyContent: 'center', gap: 2 },
   centre: { textAlign: 'center' },
+  tick: { position: 'absolute', top: 0, right: 0, borderBottomLeftRadius: 6, padding: 1 },
 });

@@ -1,8 +1,15 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import type { Closure, Tool } from '@core/crops';
-import { CHECK_RESULTS, type CheckResult, type Draft, type LossCause, type Purpose } from '@core/ledger';
-import { plantName } from '@core/patch';
+import type { Closure, Crop, Tool } from '@core/crops';
+import {
+  CHECK_RESULTS,
+  type CheckResult,
+  type Draft,
+  type LossCause,
+  type Purpose,
+  type State,
+} from '@core/ledger';
+import { growing as growingOf, plantName } from '@core/patch';
 import {
   fathersFor,
   isWhole,
@@ -18,7 +25,7 @@ import { closureAtDawn, DEMO_SEED } from '@core/simulation';
 import { clockText } from '@core/time';
 import { useDraft } from '@/data/draft';
 import { useGarden } from '@/data/garden';
-import { Badge, Card, Key, Notice, Row, Tile, Tiles } from '../controls';
+import { Badge, Card, Key, Notice, Tile, Tiles } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Page } from '../Page';
@@ -77,7 +84,7 @@ export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
   const pollinating =
     whole || (found !== null && ['torn', 'holed', 'insect'].includes(found) && answers.purpose === 'kitchen');
   const males = answers.males ?? Object.fromEntries(suggested);
-  const tool = answers.tool ?? lastTool(state, crop.tools);
+  const tool = answers.tool ?? lastTool(state, crop);
   const shutBefore = flower.shuttings[flower.shuttings.length - 1]?.closure ?? 'tape';
   const shutAgain =
     purpose === 'kitchen' && answers.shutAgain === null ? 'open' : (answers.shutAgain ?? shutBefore);
@@ -141,22 +148,22 @@ export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
     <Page
       title={plantName(growing)}
       over={`Stop ${index + 1} of ${round.stops.length} · ${bed.name} · ${flowerPlace(flower)}`}
-      corner={
-        <Row gap={4} style={{ flexWrap: 'nowrap' }}>
-          {round.kind === 'dawn' ? (
-            <Badge
-              text={bees > 0 ? `bees in ${bees} min` : 'bees are about'}
-              tone={bees > 0 ? 'pollen' : 'brick'}
-            />
-          ) : null}
-          <Key
-            title="Leave"
-            look="quiet"
-            small
-            label="Leave the round; it can be taken up again"
-            onPress={onLeave}
+      badge={
+        round.kind === 'dawn' ? (
+          <Badge
+            text={bees > 0 ? `bees in ${bees} min` : 'bees are about'}
+            tone={bees > 0 ? 'pollen' : 'brick'}
           />
-        </Row>
+        ) : undefined
+      }
+      corner={
+        <Key
+          title="Leave"
+          look="quiet"
+          small
+          label="Leave the round; it can be taken up again"
+          onPress={onLeave}
+        />
       }
       side={wide ? <NextStops round={round} current={flower.id} onGo={onGo} all /> : undefined}
       foot={
@@ -334,13 +341,19 @@ function FatherTiles({
     );
   }
   return (
-    <Tiles question="Pollen from (tap again for one more male)">
+    <Tiles
+      question={`Pollen from other ${usable[0]?.growing.variety.name ?? ''} plants (tap again for one more male)`}
+    >
       {usable.map(({ growing, free, shut, selfing }) => {
         const count = males[growing.plant.id] ?? 0;
         return (
-          <View key={growing.plant.id} style={{ flexGrow: 1, flexBasis: 108 }}>
+          <View
+            key={growing.plant.id}
+            style={{ flexGrow: 1, flexBasis: 92, maxWidth: 180, alignSelf: 'flex-start' }}
+          >
             <Tile
-              title={plantName(growing)}
+              title={`plant ${growing.plant.label}`}
+              label={`Pollen of ${plantName(growing)}: ${count} of ${plural(free.length, 'male')}`}
               note={`${count > 0 ? `${count} of ${free.length}` : plural(free.length, 'male')}${selfing ? ', same plant' : ''}${shut > free.length ? `, ${shut - free.length} used` : ''}`}
               chosen={count > 0}
               onPress={() => onChange({ ...males, [growing.plant.id]: count >= free.length ? 0 : count + 1 })}
@@ -366,12 +379,13 @@ function FatherTiles({
   );
 }
 
-/** The tool of the latest pollination, if this crop knows it. */
-function lastTool(state: ReturnType<typeof useGarden>['state'], tools: readonly Tool[]): Tool {
+/** The tool of this crop's latest pollination. */
+function lastTool(state: State, crop: Crop): Tool {
   let latest: { at: string; tool: Tool } | null = null;
-  for (const { pollinations } of state.flowers.values()) {
+  for (const { pollinations, plant } of state.flowers.values()) {
     const last = pollinations[pollinations.length - 1];
-    if (last && tools.includes(last.tool) && (!latest || last.at > latest.at)) latest = last;
+    if (!last || (latest && last.at <= latest.at)) continue;
+    if (growingOf(state, plant)?.crop.id === crop.id) latest = last;
   }
-  return latest?.tool ?? tools[0] ?? 'male-flower';
+  return latest?.tool ?? crop.tools[0] ?? 'male-flower';
 }

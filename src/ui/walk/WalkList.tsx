@@ -1,9 +1,10 @@
-import { View } from 'react-native';
+import { useState } from 'react';
 import type { EveningWalk } from '@core/rounds';
 import { plantName } from '@core/patch';
-import { Key } from '../controls';
+import { Card, Key, Tile } from '../controls';
+import { Txt, useIsWide } from '../theme';
 
-/** The walk's plants in order, to go straight to one. */
+/** The walk's plants in order, to go straight to one. Folded away on a phone. */
 export function WalkList({
   walk,
   index,
@@ -13,17 +14,23 @@ export function WalkList({
   index: number;
   onGo: (index: number) => void;
 }) {
+  const wide = useIsWide();
+  const [open, setOpen] = useState(false);
+  if (!wide && !open) return <Key title="List of plants" look="quiet" small onPress={() => setOpen(true)} />;
   return (
-    <View style={{ gap: 4 }}>
+    <Card>
+      <Txt size="strong">
+        {walk.walked.length} of {walk.plants.length} plants looked over
+      </Txt>
       {walk.plants.map((each, i) => (
-        <Key
+        <Tile
           key={each.plant.id}
-          small
-          look={i === index ? 'plain' : 'quiet'}
-          title={`${walk.walked.includes(each.plant.id) ? '✓ ' : ''}${plantName(each)} · ${each.bed.name}`}
+          title={`${walk.walked.includes(each.plant.id) ? '✓ ' : ''}${plantName(each)}`}
+          note={each.bed.name}
+          chosen={i === index}
           onPress={() => onGo(i)}
         />
       ))}
-    </View>
+    </Card>
   );
 }

@@ -1,8 +1,8 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { eveningAdvice, SEXES, STAGES, type Closure, type Sex, type Stage } from '@core/crops';
 import { HEALTH, type Draft, type Flower } from '@core/ledger';
-import type { Growing } from '@core/patch';
+import { plantName, type Growing } from '@core/patch';
 import { budsInSight } from '@core/simulation';
 import { daysBetween, localDateOf } from '@core/time';
 import { useDraft } from '@/data/draft';
@@ -10,7 +10,9 @@ import { useGarden } from '@/data/garden';
 import { Card, Key, Notice, Row, Stepper, Tile, Tiles } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { flowerAppearance } from '../drawings/appearance';
+import { Page } from '../Page';
 import { Txt } from '../theme';
+import { UndoLine } from '../UndoLine';
 import { closureWords, flowerPlace, healthWords, plural, sexWords, stageWords } from '../words';
 
 interface Choice {
@@ -22,8 +24,18 @@ interface Choice {
 
 const FIRST: Choice = { sex: 'female', stage: 'coloured', node: null, count: 1 };
 
+export interface WalkPlantProps {
+  readonly growing: Growing;
+  readonly over: string;
+  readonly side: ReactNode;
+  /** `null` on the first and the last plant. */
+  readonly onBack: (() => void) | null;
+  readonly onNext: (() => void) | null;
+  readonly onLeave: () => void;
+}
+
 /** One plant of the walk: what is on it tonight, by tapping sex and stage. */
-export function WalkPlant({ growing }: { growing: Growing }) {
+export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: WalkPlantProps) {
   const { state, place, today, patch, record, newId, demo, space } = useGarden();
   const { plant, crop, variety, stand } = growing;
   const flowers = useMemo(
@@ -91,8 +103,31 @@ export function WalkPlant({ growing }: { growing: Growing }) {
   const what = value.sex === 'male' ? plural(value.count, 'male') : 'this female';
   const shutTitle = `Shut ${what} with ${closureWords[closure]}`;
   const noteTitle = value.sex === 'male' ? `Count ${what}, not shut` : 'Note it';
+  const mayShut = advice.shutTonight || value.stage === 'green' || stand.reason === 'fruit';
   return (
-    <View style={{ gap: 12 }}>
+    <Page
+      title={plantName(growing)}
+      over={over}
+      corner={
+        <Key title="Leave" look="quiet" small label="Leave the walk; everything is kept" onPress={onLeave} />
+      }
+      side={side}
+      foot={
+        <>
+          <Key
+            title={advice.shutTonight ? shutTitle : noteTitle}
+            look="main"
+            busy={busy}
+            onPress={() => void save(value, advice.shutTonight)}
+          />
+          <Row gap={8} style={{ flexWrap: 'nowrap' }}>
+            <Key title="Back" disabled={onBack === null} onPress={() => onBack?.()} />
+            <Key title={onNext ? 'Next plant' : 'Finish the walk'} grow onPress={onNext ?? onLeave} />
+          </Row>
+        </>
+      }
+    >
+      <UndoLine />
       {plant.health === null || doubtful ? (
         <Card>
           <Tiles
@@ -132,9 +167,14 @@ export function WalkPlant({ growing }: { growing: Growing }) {
         </Card>
       ) : null}
       {demo ? (
-        <InSight growing={growing} date={today} tonight={tonight} onPick={(choice) => change(choice)} />
+        <InSight
+          growing={growing}
+          date={today}
+          known={flowers.filter((flower) => tonight.includes(flower) || flower.shuttings.length > 0)}
+          onPick={(choice) => change(choice)}
+        />
       ) : null}
-      <Card>
+      <Card style={{ padding: 10 }}>
         <Tiles question="What do you see?">
           {SEXES.map((sex) => (
             <Tile
@@ -149,7 +189,7 @@ export function WalkPlant({ growing }: { growing: Growing }) {
                   appearance={value.stage}
                   shape={variety.shape}
                   petals={crop.petals}
-                  size={72}
+                  size={64}
                 />
               }
               minWidth={120}
@@ -169,17 +209,18 @@ export function WalkPlant({ growing }: { growing: Growing }) {
                   appearance={stage}
                   shape={variety.shape}
                   petals={crop.petals}
-                  size={58}
+                  size={52}
                 />
               }
               label={`${stageWords[stage]}: ${crop.stages[stage].looks}`}
-              minWidth={60}
+              minWidth={58}
             />
           ))}
         </Tiles>
-        <Txt size="label" tone="muted">
-          {crop.stages[value.stage].looks}
-        </Txt>
+        <Notice
+          tone={advice.shutTonight ? 'leaf' : value.stage === 'open' ? 'brick' : 'pollen'}
+          text={`${crop.stages[value.stage].looks} ${advice.words}`}
+        />
         {value.sex === 'male' ? (
           <Stepper
             label="How many like this"
@@ -190,44 +231,32 @@ export function WalkPlant({ growing }: { growing: Growing }) {
           />
         ) : null}
         <Stepper
-          label={
-            value.node === null
-              ? 'Node, counted from the root (may be left out)'
-              : 'Node, counted from the root'
-          }
+          label={value.node === null ? 'Node from the root (may be left out)' : 'Node from the root'}
           value={value.node ?? suggestedNode(flowers)}
           least={0}
           most={200}
           onChange={(node) => change({ node })}
         />
-        <Notice
-          tone={advice.shutTonight ? 'leaf' : value.stage === 'open' ? 'brick' : 'pollen'}
-          text={advice.words}
-        />
-        {advice.shutTonight ? (
-          <>
-            <Key title={shutTitle} look="main" busy={busy} onPress={() => void save(value, true)} />
-            <Key title={noteTitle} disabled={busy} onPress={() => void save(value, false)} />
-          </>
-        ) : (
-          <>
-            <Key title={noteTitle} look="main" busy={busy} onPress={() => void save(value, false)} />
-            {value.stage === 'green' || stand.reason === 'fruit' ? (
-              <Key
-                title={`${shutTitle} all the same`}
-                disabled={busy}
-                onPress={() => void save(value, true)}
-              />
-            ) : null}
-          </>
-        )}
-        {again ? (
-          <Key
-            title={`Again: ${again.sex === 'male' ? plural(again.count, 'male') : 'a female'}, ${stageWords[again.stage]}`}
-            disabled={busy}
-            onPress={() => change({ ...again, node: null })}
-          />
-        ) : null}
+        <Row>
+          {advice.shutTonight ? (
+            <Key title={noteTitle} small disabled={busy} onPress={() => void save(value, false)} />
+          ) : mayShut ? (
+            <Key
+              title={`${shutTitle} all the same`}
+              small
+              disabled={busy}
+              onPress={() => void save(value, true)}
+            />
+          ) : null}
+          {again ? (
+            <Key
+              title={`Again: ${again.sex === 'male' ? plural(again.count, 'male') : 'a female'}, ${stageWords[again.stage]}`}
+              small
+              disabled={busy}
+              onPress={() => change({ ...again, node: null })}
+            />
+          ) : null}
+        </Row>
         {advice.shutTonight && value.sex === 'female' ? (
           <Txt size="label" tone="muted">
             {closure === 'tape'
@@ -238,7 +267,7 @@ export function WalkPlant({ growing }: { growing: Growing }) {
         ) : null}
       </Card>
       {tonight.length > 0 ? <Tonight flowers={tonight} growing={growing} zone={place.zone} /> : null}
-    </View>
+    </Page>
   );
 }
 
@@ -270,16 +299,16 @@ function Tonight({ flowers, growing, zone }: { flowers: readonly Flower[]; growi
 function InSight({
   growing,
   date,
-  tonight,
+  known,
   onPick,
 }: {
   growing: Growing;
   date: string;
-  tonight: readonly Flower[];
+  known: readonly Flower[];
   onPick: (choice: Partial<Choice>) => void;
 }) {
   const buds = budsInSight(growing, date).filter(
-    ({ node, sex }) => !tonight.some((flower) => flower.node === node && flower.sex === sex),
+    ({ node, sex }) => !known.some((flower) => flower.node === node && flower.sex === sex),
   );
   return (
     <Card>

@@ -27,7 +27,17 @@ export const arbitraryLog: fc.Arbitrary<AnyEvent[]> = fc
             flower: fc.constantFrom(...flowers),
             plant: fc.constantFrom(...plants),
             minute: fc.integer({ min: 0, max: 5000 }),
-            what: fc.constantFrom('seen', 'seen', 'shut', 'worked', 'looked', 'lost', 'withdrawn', 'corrected', 'unknown'),
+            what: fc.constantFrom(
+              'seen',
+              'seen',
+              'shut',
+              'worked',
+              'looked',
+              'lost',
+              'withdrawn',
+              'corrected',
+              'unknown',
+            ),
             target: fc.nat(eventIds.length - 1),
             stage: fc.constantFrom(...STAGES),
             closure: fc.constantFrom(...CLOSURES),
@@ -62,15 +72,35 @@ function eventOf(index: number, { flower, plant, minute, what, target, stage, cl
     case 'shut':
       return { ...base, kind: 'flowerShut', flower, closure };
     case 'worked':
-      return { ...base, kind: 'pollinated', flower, fathers: [{ plant, males: 2, flowers: [] }], tool: 'brush', shutAgain: closure, purpose: 'seed' };
+      return {
+        ...base,
+        kind: 'pollinated',
+        flower,
+        fathers: [{ plant, males: 2, flowers: [] }],
+        tool: 'brush',
+        shutAgain: closure,
+        purpose: 'seed',
+      };
     case 'looked':
-      return { ...base, kind: 'lookedAt', flower, result: minute % 2 ? 'growing' : 'yellowing', sizeMm: null };
+      return {
+        ...base,
+        kind: 'lookedAt',
+        flower,
+        result: minute % 2 ? 'growing' : 'yellowing',
+        sizeMm: null,
+      };
     case 'lost':
       return { ...base, kind: 'lost', flower, cause: 'unknown' };
     case 'withdrawn':
       return { ...base, kind: 'withdrawn', subject: flower, target: targetId };
     case 'corrected':
-      return { ...base, kind: 'corrected', subject: flower, target: targetId, changes: { at: new Date(START + target * 60_000).toISOString() } };
+      return {
+        ...base,
+        kind: 'corrected',
+        subject: flower,
+        target: targetId,
+        changes: { at: new Date(START + target * 60_000).toISOString() },
+      };
     default:
       return { ...base, kind: 'bloomScented', flower, strength: minute };
   }

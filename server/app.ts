@@ -74,7 +74,10 @@ export function createApp(dist: string): Express {
         dotfiles: 'ignore',
         setHeaders(response, path) {
           const name = path.slice(path.lastIndexOf('/') + 1);
-          response.setHeader('Cache-Control', HASHED.test(name) ? 'public, max-age=31536000, immutable' : 'no-cache');
+          response.setHeader(
+            'Cache-Control',
+            HASHED.test(name) ? 'public, max-age=31536000, immutable' : 'no-cache',
+          );
         },
       },
     }),

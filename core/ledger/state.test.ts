@@ -1,6 +1,20 @@
 import fc from 'fast-check';
 import { arbitraryLog } from '../testing';
-import { apply, emptyState, eventsOf, fold, inForce, merge, resume, snapshot, standings, validateEvent, type AnyEvent, type LedgerEvent, type State } from '.';
+import {
+  apply,
+  emptyState,
+  eventsOf,
+  fold,
+  inForce,
+  merge,
+  resume,
+  snapshot,
+  standings,
+  validateEvent,
+  type AnyEvent,
+  type LedgerEvent,
+  type State,
+} from '.';
 
 /** What a screen can see of a state, as plain data in a fixed order. */
 const seen = (state: State) => ({
@@ -65,7 +79,11 @@ describe('fold', () => {
   test('an unknown kind is kept, never dropped', () => {
     fc.assert(
       fc.property(arbitraryLog, (log) => {
-        expect(eventsOf(fold(log)).map(({ id }) => id).sort()).toEqual(log.map(({ id }) => id).sort());
+        expect(
+          eventsOf(fold(log))
+            .map(({ id }) => id)
+            .sort(),
+        ).toEqual(log.map(({ id }) => id).sort());
       }),
     );
   });
@@ -78,7 +96,9 @@ describe('snapshot', () => {
       fc.property(arbitraryLog, fc.nat(30), fc.boolean(), (log, cut, sealing) => {
         const head = log.slice(0, cut);
         const tail = log.slice(cut);
-        const frozen: unknown = JSON.parse(JSON.stringify(snapshot(fold(head), sealing ? '2026-07-03T00:00:00.000Z' : '')));
+        const frozen: unknown = JSON.parse(
+          JSON.stringify(snapshot(fold(head), sealing ? '2026-07-03T00:00:00.000Z' : '')),
+        );
         const result = resume(frozen, tail);
         if (result.ok) {
           resumed++;
@@ -99,12 +119,41 @@ describe('snapshot', () => {
 });
 
 describe('a change of mind', () => {
-  const base = { v: 1, by: 'Oda', device: 'test', flower: 'flower:01J00000000000000000000001', plant: 'plant:01J00000000000000000000001' };
+  const base = {
+    v: 1,
+    by: 'Oda',
+    device: 'test',
+    flower: 'flower:01J00000000000000000000001',
+    plant: 'plant:01J00000000000000000000001',
+  };
   const at = (minute: number) => `2026-07-01T05:${String(minute).padStart(2, '0')}:00.000Z`;
   const id = (n: number) => `01J000000000000000000000${String(n).padStart(2, '0')}`;
-  const sighting: AnyEvent = { ...base, id: id(1), at: at(1), kind: 'flowerSeen', sex: 'female', stage: 'coloured', node: 4 };
-  const shutting: AnyEvent = { ...base, id: id(2), at: at(2), kind: 'flowerShut', closure: 'tape' } as unknown as AnyEvent;
-  const withdraw = (n: number, target: string): AnyEvent => ({ v: 1, by: 'Oda', device: 'test', id: id(n), at: at(n), kind: 'withdrawn', subject: base.flower, target });
+  const sighting: AnyEvent = {
+    ...base,
+    id: id(1),
+    at: at(1),
+    kind: 'flowerSeen',
+    sex: 'female',
+    stage: 'coloured',
+    node: 4,
+  };
+  const shutting: AnyEvent = {
+    ...base,
+    id: id(2),
+    at: at(2),
+    kind: 'flowerShut',
+    closure: 'tape',
+  } as unknown as AnyEvent;
+  const withdraw = (n: number, target: string): AnyEvent => ({
+    v: 1,
+    by: 'Oda',
+    device: 'test',
+    id: id(n),
+    at: at(n),
+    kind: 'withdrawn',
+    subject: base.flower,
+    target,
+  });
   const flower = (log: AnyEvent[]) => fold(log).flowers.get(base.flower);
 
   test('a withdrawn fact is out of force, whenever its withdrawal arrives', () => {
@@ -128,7 +177,17 @@ describe('a change of mind', () => {
   });
 
   test('a correction shows the new value and keeps the old one on record', () => {
-    const correction: AnyEvent = { v: 1, by: 'Oda', device: 'test', id: id(6), at: at(6), kind: 'corrected', subject: base.flower, target: id(1), changes: { node: 9 } };
+    const correction: AnyEvent = {
+      v: 1,
+      by: 'Oda',
+      device: 'test',
+      id: id(6),
+      at: at(6),
+      kind: 'corrected',
+      subject: base.flower,
+      target: id(1),
+      changes: { node: 9 },
+    };
     expect(flower([sighting, correction])?.node).toBe(9);
     const story = standings([sighting, correction] as LedgerEvent[])[0];
     expect(story?.original).toEqual(sighting);
@@ -137,18 +196,35 @@ describe('a change of mind', () => {
   });
 
   test('a correction that would break the event, or move it to another flower, is passed over', () => {
-    for (const changes of [{ node: -3 }, { flower: 'flower:01J00000000000000000000002' }, { kind: 'lost' }, { id: id(9) }]) {
-      const correction: AnyEvent = { v: 1, by: 'Oda', device: 'test', id: id(6), at: at(6), kind: 'corrected', subject: base.flower, target: id(1), changes };
+    for (const changes of [
+      { node: -3 },
+      { flower: 'flower:01J00000000000000000000002' },
+      { kind: 'lost' },
+      { id: id(9) },
+    ]) {
+      const correction: AnyEvent = {
+        v: 1,
+        by: 'Oda',
+        device: 'test',
+        id: id(6),
+        at: at(6),
+        kind: 'corrected',
+        subject: base.flower,
+        target: id(1),
+        changes,
+      };
       expect(flower([sighting, correction])?.node).toBe(4);
     }
   });
 
   test('a chain of ten thousand withdrawals is worked through', () => {
-    const long = Array.from({ length: 10_000 }, (_, i) => withdraw(3, id(2))).map((event, i) => ({
+    const long = Array.from({ length: 10_000 }, () => withdraw(3, id(2))).map((event, i) => ({
       ...event,
       id: `01J0000000000000000001${String(i).padStart(4, '0')}`,
       target: i === 0 ? id(2) : `01J0000000000000000001${String(i - 1).padStart(4, '0')}`,
     })) as LedgerEvent[];
-    expect(inForce([sighting as LedgerEvent, shutting as LedgerEvent, ...long]).map(({ kind }) => kind)).toEqual(['flowerSeen', 'flowerShut']);
+    expect(
+      inForce([sighting as LedgerEvent, shutting as LedgerEvent, ...long]).map(({ kind }) => kind),
+    ).toEqual(['flowerSeen', 'flowerShut']);
   });
 });

@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { useRouter } from 'expo-router';
 import { useChooseSpace } from '@/data/garden';
 
@@ -6,7 +6,11 @@ import { useChooseSpace } from '@/data/garden';
 export default function Demo() {
   const choose = useChooseSpace();
   const router = useRouter();
+  const begun = useRef(false);
   useEffect(() => {
+    // Once: choosing renders everything anew, and that must not choose again.
+    if (begun.current) return;
+    begun.current = true;
     void choose('demo').then(() => router.replace('/'));
   }, [choose, router]);
   return null;

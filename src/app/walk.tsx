@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import { useRouter } from 'expo-router';
 import { eveningWalk } from '@core/rounds';
 import { clockText } from '@core/time';
@@ -16,19 +16,23 @@ export default function Walk() {
   const router = useRouter();
   const walk = useMemo(() => eveningWalk(state, place, today), [state, place, today]);
   const { value, change } = useDraft(`walk/${space}`, { date: '', plant: '' });
+  const kept =
+    walk && value?.date === today ? walk.plants.findIndex(({ plant }) => plant.id === value.plant) : -1;
+  const firstLeft = walk?.plants.findIndex(({ plant }) => !walk.walked.includes(plant.id)) ?? 0;
+  const index = kept >= 0 ? kept : Math.max(0, firstLeft);
+  const here = walk?.plants[index];
+  useEffect(() => {
+    // The walk stays at the plant it came to: an entry there must not move it on.
+    if (value && here && kept < 0) change({ date: today, plant: here.plant.id });
+  }, [value, here, kept, today, change]);
   if (!value) return null;
-  if (!walk) {
+  if (!walk || !here) {
     return (
       <Page title="Evening walk" foot={<Key title="Back to Today" onPress={() => router.replace('/')} />}>
         <Txt>Nothing grows here yet. Add plants in Patch.</Txt>
       </Page>
     );
   }
-  const kept = value.date === today ? walk.plants.findIndex(({ plant }) => plant.id === value.plant) : -1;
-  const firstLeft = walk.plants.findIndex(({ plant }) => !walk.walked.includes(plant.id));
-  const index = kept >= 0 ? kept : Math.max(0, firstLeft);
-  const here = walk.plants[index];
-  if (!here) return null;
   const go = (to: number) => change({ date: today, plant: walk.plants[to]?.plant.id ?? '' });
   const last = index === walk.plants.length - 1;
   return (

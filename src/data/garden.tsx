@@ -14,7 +14,7 @@ import type { AnyEvent, Draft, Patch, Place, State } from '@core/ledger';
 import { mainPatch } from '@core/patch';
 import { demoMeanwhile, demoStart } from '@core/simulation';
 import { localDateOf, type LocalDate } from '@core/time';
-import { deviceBox } from './box';
+import { deviceBox } from './deviceBox';
 import { DemoClock, realClock } from './clock';
 import { LedgerStore, type Ledger } from './ledgerStore';
 import { browserNeighbours } from './neighbours';
@@ -123,38 +123,41 @@ export function GardenProvider({ children }: { children: ReactNode }) {
     () => ({ status, progress, error, retry: () => void refetch() }),
     [status, progress, error, refetch],
   );
+  const garden = useOpened(open && open.space === space ? open : null, prefs ?? null);
+  // One shape of tree whatever is open: a screen that switches patches must live through the switch.
   return (
     <OpeningContext.Provider value={about}>
-      {open && prefs && open.space === space ? (
-        <OpenGarden open={open} prefs={prefs}>
-          {children}
-        </OpenGarden>
-      ) : (
-        children
-      )}
+      <GardenContext.Provider value={garden}>{children}</GardenContext.Provider>
     </OpeningContext.Provider>
   );
 }
 
-function OpenGarden({ open, prefs, children }: { open: OpenSpace; prefs: Prefs; children: ReactNode }) {
-  const { space, store, demo } = open;
+const nothing = () => () => undefined;
+
+function useOpened(open: OpenSpace | null, prefs: Prefs | null): Garden | null {
+  const store = open?.store ?? null;
+  const demo = open?.demo ?? null;
   const ledger = useSyncExternalStore(
-    useCallback((listener) => store.subscribe(listener), [store]),
-    () => store.ledger,
+    useCallback((listener: () => void) => (store ? store.subscribe(listener) : nothing()), [store]),
+    () => store?.ledger ?? null,
   );
-  const [now, setNow] = useState(() => (demo ?? realClock).now());
+  const clock = demo ?? realClock;
+  const [ticked, setTicked] = useState(() => clock.now());
   useEffect(() => {
-    const tick = () => setNow((demo ?? realClock).now());
+    const tick = () => setTicked(clock.now());
     tick();
     const timer = setInterval(tick, 10_000);
     return () => clearInterval(timer);
-  }, [demo]);
-  const patch = useMemo(() => mainPatch(ledger.state), [ledger.state]);
-  const garden = useMemo<Garden>(() => {
+  }, [clock]);
+  const patch = useMemo(() => (ledger ? mainPatch(ledger.state) : null), [ledger]);
+  return useMemo<Garden | null>(() => {
+    if (!open || !store || !ledger || !prefs) return null;
     const place = patch?.place ?? NOWHERE;
-    const tick = () => setNow((demo ?? realClock).now());
+    const tick = () => setTicked(clock.now());
+    // Just after a switch the tick may still be the other clock's.
+    const now = demo ? demo.now() : ticked;
     return {
-      space,
+      space: open.space,
       prefs,
       ledger,
       state: ledger.state,
@@ -179,8 +182,7 @@ function OpenGarden({ open, prefs, children }: { open: OpenSpace; prefs: Prefs; 
         tick();
       },
     };
-  }, [space, prefs, ledger, patch, now, store, demo]);
-  return <GardenContext.Provider value={garden}>{children}</GardenContext.Provider>;
+  }, [open, store, ledger, prefs, patch, ticked, clock, demo]);
 }
 
 /** The open garden. Throws outside one: screens under the frame always have it. */

@@ -1,0 +1,182 @@
+import fc from 'fast-check';
+import { openWindow, gardenDay } from '../bloom';
+import { cropOf } from '../crops';
+import { apply, fold, type AnyEvent, type State } from '../ledger';
+import { growing, walkOrder } from '../patch';
+import { DEMO_PLACE, DEMO_TODAY, demoLog, demoMeanwhile, demoStart } from '../simulation';
+import { testIds } from '../testing';
+import { addDays } from '../time';
+import {
+  eveningWalk,
+  fathersFor,
+  looksDue,
+  markAt,
+  nextMark,
+  nextRounds,
+  pollinationRound,
+  roundDateOf,
+  stopsOf,
+  suggestFathers,
+} from '.';
+
+const zone = DEMO_PLACE.zone;
+const log = demoLog();
+const demo = fold(log);
+const ids = testIds(99);
+
+function withEvent(state: State, at: string, draft: object): State {
+  return apply(state, {
+    id: ids.event(Date.parse(at)),
+    v: 1,
+    at,
+    by: 'Oda',
+    device: 't',
+    ...draft,
+  } as unknown as AnyEvent);
+}
+
+describe('the dawn round', () => {
+  const round = pollinationRound(demo, DEMO_PLACE, DEMO_TODAY, 'dawn');
+  test('holds the females shut last evening, in walking order', () => {
+    const order = walkOrder(demo).map(({ plant }) => plant.id);
+    const places = round?.stops.map(({ growing: { plant } }) => order.indexOf(plant.id)) ?? [];
+    expect(places.length).toBeGreaterThan(5);
+    expect(places).toEqual([...places].sort((a, b) => a - b));
+    for (const { flower } of round?.stops ?? []) {
+      expect(flower.sex).toBe('female');
+      expect(roundDateOf(flower, cropOf('squash-maxima'), zone)).toBe(DEMO_TODAY);
+    }
+  });
+
+  test('starts early enough to end before the insects', () => {
+    expect(round && round.startBy + round.minutes * 60_000).toBe(round?.insectsFrom);
+  });
+
+  test('offers fathers of the same variety, others before the plant itself, none used up, torn or of another day', () => {
+    for (const stop of round?.stops ?? []) {
+      const offers = fathersFor(demo, stop, DEMO_TODAY, zone, 'others-first');
+      for (const { growing: father, free, selfing } of offers) {
+        expect(father.variety.id).toBe(stop.growing.variety.id);
+        expect(selfing).toBe(father.plant.id === stop.growing.plant.id);
+        for (const id of free)
+          expect(roundDateOf(demo.flowers.get(id) as never, father.crop, zone)).toBe(DEMO_TODAY);
+      }
+      const firstOwn = offers.findIndex(({ selfing }) => selfing);
+      if (firstOwn >= 0) expect(firstOwn).toBe(offers.length - 1);
+      expect(fathersFor(demo, stop, DEMO_TODAY, zone, 'never').some(({ selfing }) => selfing)).toBe(false);
+    }
+  });
+
+  test('a male is free until it is used or torn', () => {
+    const stop = round?.stops[0];
+    if (!stop) throw new Error('the demo has a round');
+    const first = fathersFor(demo, stop, DEMO_TODAY, zone, 'others-first')[0];
+    const [male] = first?.free ?? [];
+    if (!first || !male) throw new Error('the demo has males');
+    const free = (state: State) =>
+      fathersFor(state, stop, DEMO_TODAY, zone, 'others-first').flatMap((offer) => offer.free);
+    expect(free(demo)).toContain(male);
+    expect(
+      free(
+        withEvent(demo, `${DEMO_TODAY}T03:10:00.000Z`, {
+          kind: 'closureChecked',
+          flower: male,
+          result: 'torn',
+        }),
+      ),
+    ).not.toContain(male);
+    const used = withEvent(demo, `${DEMO_TODAY}T03:10:00.000Z`, {
+      kind: 'pollinated',
+      flower: stop.flower.id,
+      fathers: [{ plant: first.growing.plant.id, males: 1, flowers: [male] }],
+      tool: 'brush',
+      shutAgain: 'tape',
+      purpose: 'seed',
+    });
+    expect(free(used)).not.toContain(male);
+    expect(stopsOf(used, DEMO_TODAY, zone, 'dawn')[0]?.state).toBe('worked');
+  });
+
+  test.each([
+    ['whole', 'to-do'],
+    ['torn', 'spoiled'],
+    ['holed', 'spoiled'],
+    ['not-open', 'later'],
+    ['gone', 'lost'],
+  ])('a closure found %s leaves the stop %s', (result, state) => {
+    const flower = round?.stops[0]?.flower.id;
+    const after = withEvent(demo, `${DEMO_TODAY}T03:10:00.000Z`, { kind: 'closureChecked', flower, result });
+    expect(stopsOf(after, DEMO_TODAY, zone, 'dawn')[0]?.state).toBe(state);
+    const tomorrow = stopsOf(after, addDays(DEMO_TODAY, 1), zone, 'dawn').some(
+      (stop) => stop.flower.id === flower,
+    );
+    expect(tomorrow).toBe(result === 'not-open');
+  });
+});
+
+test('suggested males are spread over plants, never more than there are', () => {
+  const offer = (id: string, free: number, selfing = false) =>
+    ({
+      growing: { plant: { id } },
+      free: Array.from({ length: free }, (_, i) => `${id}${i}`),
+      shut: free,
+      selfing,
+    }) as never;
+  const chosen = (wanted: number, ...offers: never[]) => Object.fromEntries(suggestFathers(offers, wanted));
+  expect(chosen(2, offer('a', 3), offer('b', 1))).toEqual({ a: 1, b: 1 });
+  expect(chosen(4, offer('a', 3), offer('b', 1))).toEqual({ a: 3, b: 1 });
+  expect(chosen(2, offer('a', 0), offer('own', 2, true))).toEqual({ own: 2 });
+  expect(chosen(2)).toEqual({});
+});
+
+describe('what comes next', () => {
+  const kinds = (state: State, time: string) =>
+    nextRounds(state, DEMO_PLACE, Date.parse(time)).map(({ kind, date }) => `${kind} ${date}`);
+  test('before dawn the round, then the evening walk', () => {
+    expect(nextRounds(demo, DEMO_PLACE, demoStart()).map(({ kind }) => kind)).toEqual(['dawn', 'walk']);
+  });
+  test('when its flowers have closed the round is over; after the walk comes the next dawn', () => {
+    expect(kinds(demo, '2026-07-14T10:30:00.000Z')).toEqual(['walk 2026-07-14']);
+    const evening = Date.parse('2026-07-14T20:30:00.000Z');
+    const later = fold([...log, ...demoMeanwhile(demo, demoStart(), evening)]);
+    expect(nextRounds(later, DEMO_PLACE, evening)[0]).toMatchObject({ kind: 'dawn', date: '2026-07-15' });
+  });
+  test('an empty patch has nothing to do', () => {
+    expect(nextRounds(fold([]), DEMO_PLACE, demoStart())).toEqual([]);
+  });
+  test('the midnight sun stops nothing', () => {
+    const far = { ...DEMO_PLACE, latitude: 69.6, longitude: 18.9, zone: 'Europe/Oslo' };
+    expect(gardenDay(far, '2026-06-21').fromSun).toBe(false);
+    expect(eveningWalk(demo, far, '2026-06-21')?.plants.length).toBe(26);
+  });
+  test('looks come verdicts first, and only for flowers that wait', () => {
+    const owed = looksDue(demo, zone, DEMO_TODAY);
+    expect(owed.length).toBeGreaterThan(5);
+    const verdicts = owed.map(({ due }) => due.verdict);
+    expect(verdicts).toEqual([...verdicts].sort((a, b) => Number(b) - Number(a)));
+  });
+});
+
+test('squash is over by about ten in July, melons open after it, gourds at dusk', () => {
+  const day = gardenDay(DEMO_PLACE, DEMO_TODAY);
+  const squash = openWindow(cropOf('squash-maxima'), day);
+  const melon = openWindow(cropOf('melon'), day);
+  const hour = (time: number) =>
+    new Date(time + 2 * 3_600_000).getUTCHours() + new Date(time).getUTCMinutes() / 60;
+  expect(hour(squash.closes)).toBeGreaterThan(9.3);
+  expect(hour(squash.closes)).toBeLessThan(10.3);
+  expect(melon.opens).toBeGreaterThan(day.sunrise);
+  expect(openWindow(cropOf('bottle-gourd'), day).opens).toBeLessThan(day.sunset);
+});
+
+test('marks go on from the highest, skip letters that look alike, and leave foreign marks alone', () => {
+  expect(nextMark([])).toBe('1-A');
+  expect(nextMark(['1-A', null, '1-B', 'red wool'])).toBe('1-C');
+  expect(nextMark(['1-Y'])).toBe('2-A');
+  fc.assert(fc.property(fc.nat(5000), (n) => expect(nextMark([markAt(n)])).toBe(markAt(n + 1))));
+  expect(Array.from({ length: 40 }, (_, n) => markAt(n)).join('')).not.toMatch(/[IOQSZ]/);
+});
+
+test('every plant of the walk is known by its bed and variety', () => {
+  for (const { plant } of walkOrder(demo)) expect(growing(demo, plant.id)?.bed.name).toMatch(/terrace/);
+});

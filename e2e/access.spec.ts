@@ -1,0 +1,65 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { openDemo } from './helpers';
+
+const SCREENS = ['/', '/walk', '/round', '/looks', '/fruit', '/patch', '/settings', '/begin'];
+
+async function check(page: Page, path: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  expect(
+    violations.map(
+      ({ id, nodes }) => `${path}: ${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
+    ),
+  ).toEqual([]);
+}
+
+test('the first screen passes the accessibility rules', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('button', { name: 'Begin my patch' })).toBeVisible();
+  await check(page, 'first');
+});
+
+for (const light of ['day', 'sun', 'before-dawn'] as const) {
+  test(`every screen passes the accessibility rules in the light "${light}"`, async ({ page }) => {
+    test.setTimeout(120_000);
+    await openDemo(page);
+    await page.evaluate((chosen) => {
+      const prefs = JSON.parse(localStorage.getItem('steady-trowel/prefs') ?? '{}') as object;
+      localStorage.setItem('steady-trowel/prefs', JSON.stringify({ ...prefs, light: chosen }));
+    }, light);
+    for (const path of SCREENS) {
+      await page.goto(path);
+      await expect(page.getByRole('heading').first()).toBeVisible();
+      if (path === '/round') await page.getByRole('button', { name: 'whole', exact: true }).click();
+      await check(page, path);
+    }
+    await page.goto('/patch');
+    await page.getByRole('link', { name: /Slate Dome 3/ }).click();
+    await expect(page.getByRole('heading', { name: 'Slate Dome 3' })).toBeVisible();
+    await check(page, '/plant');
+  });
+}
+
+test('no text is cut at the side, and buttons are large enough to hit', async ({ page }) => {
+  await openDemo(page);
+  for (const path of SCREENS) {
+    await page.goto(path);
+    await expect(page.getByRole('heading').first()).toBeVisible();
+    const wide = await page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    );
+    expect([path, wide]).toEqual([path, 0]);
+    const small = await page.getByRole('button').evaluateAll((buttons) =>
+      buttons
+        .map((button) => ({
+          name: button.getAttribute('aria-label') ?? button.textContent,
+          box: button.getBoundingClientRect(),
+        }))
+        .filter(({ box }) => box.width > 0 && (box.height < 47.5 || box.width < 40))
+        .map(({ name, box }) => `${name} ${box.width}x${box.height}`),
+    );
+    expect([path, small]).toEqual([path, []]);
+  }
+});

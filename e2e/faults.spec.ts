@@ -1,0 +1,69 @@
+import { expect, test } from '@playwright/test';
+import { beginPatch, openDemo, setTime } from './helpers';
+
+test('full storage: the grower is told, keeps what is on screen, and can export and save again', async ({
+  page,
+}) => {
+  await setTime(page, '2026-07-13T17:30:00Z');
+  await beginPatch(page);
+  await page.goto('/walk');
+  await expect(page.getByRole('heading', { name: 'Harbour Lantern 1' })).toBeVisible();
+  await page.evaluate(() => {
+    const real = IDBObjectStore.prototype.put;
+    (window as unknown as { mend: () => void }).mend = () => (IDBObjectStore.prototype.put = real);
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('The quota has been exceeded.', 'QuotaExceededError');
+    };
+  });
+  await page.getByRole('button', { name: 'Shut this female with tape' }).click();
+  await expect(page.getByText('Not saved: the storage of this browser is full')).toBeVisible();
+  await expect(page.getByText('Tonight on this plant: 1 flower')).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export now' }).click();
+  expect((await download).suggestedFilename()).toBe('steady-trowel-2026-07-13.json');
+  await page.evaluate(() => (window as unknown as { mend: () => void }).mend());
+  await page.getByRole('button', { name: 'Save again' }).click();
+  await expect(page.getByText('Not saved')).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByText('Tonight on this plant: 1 flower')).toBeVisible();
+});
+
+test('storage that cannot be opened at all is said plainly', async ({ page }) => {
+  await page.addInitScript(() => {
+    localStorage.setItem('steady-trowel/prefs', JSON.stringify({ space: 'own', device: 'd' }));
+    indexedDB.open = () => {
+      throw new DOMException('The operation is insecure.', 'SecurityError');
+    };
+  });
+  await page.goto('/');
+  await expect(page.getByText('This browser refuses its storage')).toBeVisible();
+});
+
+test('two tabs record at once; both show both, and a reload keeps both', async ({ context, page }) => {
+  await setTime(page, '2026-07-13T17:30:00Z');
+  await beginPatch(page);
+  const other = await context.newPage();
+  await setTime(other, '2026-07-13T17:30:00Z');
+  await page.goto('/walk');
+  await other.goto('/walk');
+  const shut = (tab: typeof page) => tab.getByRole('button', { name: 'Shut this female with tape' }).click();
+  await Promise.all([shut(page), shut(other)]);
+  for (const tab of [page, other])
+    await expect(tab.getByText('Tonight on this plant: 2 flowers')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('Tonight on this plant: 2 flowers')).toBeVisible();
+});
+
+test('a reload right after a tap keeps the entry whole or not at all', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'Start the 05:05 round' }).click();
+  await page.getByRole('button', { name: 'whole', exact: true }).click();
+  await page.getByRole('button', { name: 'Pollinated — next' }).click({ noWaitAfter: true });
+  await page.reload();
+  await expect(page.getByText(/^Stop [12] of 11/)).toBeVisible();
+  const second = await page.getByText(/^Stop 2 of 11/).isVisible();
+  await page.getByRole('button', { name: 'Leave the round; it can be taken up again' }).click();
+  await expect(
+    page.getByRole('button', { name: second ? 'Go on: 10 flowers left' : 'Start the 05:05 round' }),
+  ).toBeVisible();
+});

@@ -1,0 +1,24 @@
+import { expect, type Page } from '@playwright/test';
+
+export async function openDemo(page: Page): Promise<void> {
+  await page.goto('/demo');
+  await expect(page.getByRole('heading', { name: 'Dawn round' })).toBeVisible({ timeout: 30_000 });
+}
+
+/** Sets what the page takes for now; timers go on as they are. */
+export async function setTime(page: Page, time: string): Promise<void> {
+  await page.clock.setFixedTime(new Date(time));
+}
+
+/** From the first screen to a patch of four plants of one variety, in Ljubljana. */
+export async function beginPatch(page: Page, variety = 'Harbour Lantern'): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Begin my patch' }).click();
+  await page.getByLabel('Nearest town, country or zone').fill('ljub');
+  await page.getByText('Ljubljana, Slovenia').click();
+  await page.getByLabel('Variety', { exact: true }).fill(variety);
+  await page.getByRole('button', { name: 'Begin with 4 plants' }).click();
+  await expect(page.getByRole('link', { name: 'Patch' })).toBeVisible();
+}
+
+export const today = (page: Page) => page.getByRole('link', { name: 'Today' }).click();

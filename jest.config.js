@@ -11,7 +11,7 @@ module.exports = {
       testMatch: [
         '<rootDir>/core/**/*.test.ts',
         '<rootDir>/server/**/*.test.ts',
-        '<rootDir>/src/data/**/*.test.ts',
+        '<rootDir>/src/**/*.test.ts',
       ],
       moduleNameMapper: aliases,
       transform: { '^.+\\.([cm]?js|tsx?)$': '<rootDir>/jest-esbuild.js' },

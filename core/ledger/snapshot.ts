@@ -1,14 +1,13 @@
 import type { SubjectId } from '../ids';
 import type { AnyEvent, LedgerEvent } from './events';
-import { apply, type State } from './state';
-import type { Flower } from './views';
+import { applyAll, type State } from './state';
 
 /** Bump when a view's shape or a `derive` rule changes: older snapshots are then thrown away and rebuilt. */
 export const SNAPSHOT_VERSION = 1;
 
 const TABLES = ['patches', 'beds', 'varieties', 'stands', 'plants', 'flowers'] as const;
 
-/** A state as plain data, ready for JSON. Finished flowers keep their view and leave their events in the log. */
+/** A state as plain data, ready for JSON. Old flowers keep their view and leave their events in the log. */
 export interface Snapshot {
   readonly version: number;
   readonly count: number;
@@ -18,10 +17,14 @@ export interface Snapshot {
   readonly unknown: readonly AnyEvent[];
 }
 
-/** Freezes a state. Flowers that ended before `sealBefore` (an instant) are sealed: seldom spoken of again. */
+/** Freezes a state. Flowers of which nothing was written since `sealBefore` (an instant) are sealed: seldom spoken of again. */
 export function snapshot(state: State, sealBefore: string): Snapshot {
   const sealed = new Set(state.sealed);
-  for (const flower of state.flowers.values()) if (endedBefore(flower, sealBefore)) sealed.add(flower.id);
+  for (const id of state.flowers.keys()) {
+    const events = state.log.get(id);
+    const last = events?.[events.length - 1];
+    if (last && last.at < sealBefore) sealed.add(id);
+  }
   return {
     version: SNAPSHOT_VERSION,
     count: state.count,
@@ -47,9 +50,7 @@ export function resume(value: unknown, tail: readonly AnyEvent[]): Resumed {
   if (typeof frozen !== 'object' || frozen === null) return { ok: false, reason: 'broken' };
   if (frozen.version !== SNAPSHOT_VERSION) return { ok: false, reason: 'version' };
   try {
-    let state = thaw(frozen as Snapshot);
-    for (const event of tail) state = apply(state, event);
-    return { ok: true, state };
+    return { ok: true, state: applyAll(thaw(frozen as Snapshot), tail) };
   } catch (error) {
     return { ok: false, reason: (error as { reason?: string }).reason === 'sealed' ? 'sealed' : 'broken' };
   }
@@ -74,16 +75,4 @@ function thaw(frozen: Snapshot): State {
     unknown: new Map(frozen.unknown.map((event) => [event.id, event])),
     count: frozen.count,
   };
-}
-
-function endedBefore(flower: Flower, instant: string): boolean {
-  const end =
-    flower.harvested?.at ??
-    flower.lost?.at ??
-    (flower.pollinations.length === 0 ? lastSighting(flower) : null);
-  return end !== null && end < instant;
-}
-
-function lastSighting(flower: Flower): string | null {
-  return flower.sightings[flower.sightings.length - 1]?.at ?? null;
 }

@@ -44,6 +44,7 @@ export function emptyState(): State {
   };
 }
 
+type MapKey = Exclude<keyof State, 'sealed' | 'count'>;
 type Maps = {
   -readonly [K in keyof State]: State[K] extends ReadonlyMap<infer A, infer B> ? Map<A, B> : State[K];
 };
@@ -55,22 +56,58 @@ type Maps = {
  * have passed `validateEvent`. Throws `sealed` when it speaks of a subject whose events a snapshot left out: fold again.
  */
 export function apply(state: State, event: AnyEvent): State {
-  const subject = subjectOf(event);
-  if (subject === null) return withUnknown(state, event);
-  if (state.sealed.has(subject)) {
-    throw new TrowelError(
-      'sealed',
-      `The earlier events of ${subject} are not loaded; fold the whole log again.`,
+  return applyAll(state, [event]);
+}
+
+/** `apply` for the events of one tap (or another phone's few): the tables they touch are copied once, not once each. */
+export function applyAll(state: State, events: readonly AnyEvent[]): State {
+  const next = { ...state } as Maps;
+  const fresh = new Set<keyof Maps>();
+  let changed = false;
+  for (const event of events) {
+    const subject = subjectOf(event);
+    if (subject !== null && state.sealed.has(subject)) {
+      throw new TrowelError(
+        'sealed',
+        `The earlier events of ${subject} are not loaded; fold the whole log again.`,
+      );
+    }
+    changed =
+      (subject === null
+        ? addUnknown(next, fresh, event)
+        : addKnown(next, fresh, subject, event as LedgerEvent)) || changed;
+  }
+  return changed ? next : state;
+}
+
+function addKnown(next: Maps, fresh: Set<keyof Maps>, subject: SubjectId, event: LedgerEvent): boolean {
+  const before = next.log.get(subject) ?? [];
+  const after = inserted(before, event);
+  if (after === before) return false;
+  own(next, fresh, 'log').set(subject, after);
+  next.count += after.length - before.length;
+  putView(next, subject, after, fresh);
+  return true;
+}
+
+function addUnknown(next: Maps, fresh: Set<keyof Maps>, event: AnyEvent): boolean {
+  const known = next.unknown.get(event.id);
+  const chosen = known ? chosenOf(known, event) : event;
+  if (chosen === known) return false;
+  own(next, fresh, 'unknown').set(event.id, chosen);
+  if (!known) next.count++;
+  return true;
+}
+
+/** A table that may be written to: copied from the old state the first time. */
+function own<Key extends MapKey>(next: Maps, fresh: Set<keyof Maps>, key: Key): Maps[Key] {
+  if (!fresh.has(key)) {
+    fresh.add(key);
+    (next as Record<MapKey, Map<unknown, unknown>>)[key] = new Map<unknown, unknown>(
+      next[key] as Map<unknown, unknown>,
     );
   }
-  const before = state.log.get(subject) ?? [];
-  const after = inserted(before, event as LedgerEvent);
-  if (after === before) return state;
-  const next: Maps = { ...state, log: new Map(state.log) } as Maps;
-  next.log.set(subject, after);
-  next.count = state.count + after.length - before.length;
-  putView(next, subject, after, true);
-  return next;
+  return next[key];
 }
 
 /**
@@ -96,7 +133,7 @@ export function fold(events: Iterable<AnyEvent>): State {
     else if (compareEvents(list[list.length - 1] as LedgerEvent, event) < 0) list.push(event as LedgerEvent);
     else list.splice(placeIn(list, event as LedgerEvent), 0, event as LedgerEvent);
   }
-  for (const [subject, list] of log) putView(next, subject, list, false);
+  for (const [subject, list] of log) putView(next, subject, list, null);
   for (const flower of next.flowers.values()) addFlowerOf(next.flowersOf as Map<PlantId, FlowerId[]>, flower);
   for (const list of next.flowersOf.values()) (list as FlowerId[]).sort();
   next.count = byId.size;
@@ -110,14 +147,6 @@ export function eventsOf(state: State): AnyEvent[] {
   const all: AnyEvent[] = [...state.unknown.values()];
   for (const list of state.log.values()) for (const event of list) all.push(event);
   return all.sort(compareEvents);
-}
-
-function withUnknown(state: State, event: AnyEvent): State {
-  const known = state.unknown.get(event.id);
-  const chosen = known ? chosenOf(known, event) : event;
-  if (chosen === known) return state;
-  const unknown = new Map(state.unknown).set(event.id, chosen);
-  return { ...state, unknown, count: state.count + (known ? 0 : 1) };
 }
 
 /** The list with the event in its place; the same list when the event was there already. */
@@ -136,16 +165,18 @@ function placeIn(list: readonly LedgerEvent[], event: LedgerEvent): number {
   return at;
 }
 
-function putView(next: Maps, subject: SubjectId, events: readonly LedgerEvent[], copy: boolean): void {
+/** Derives a subject's view anew. `fresh` is null while a whole log is folded into tables of its own. */
+function putView(
+  next: Maps,
+  subject: SubjectId,
+  events: readonly LedgerEvent[],
+  fresh: Set<keyof Maps> | null,
+): void {
   const standing = inForce(events);
-  const put = <T>(
-    key: 'patches' | 'beds' | 'varieties' | 'stands' | 'plants' | 'flowers',
-    view: T | null,
-  ): void => {
-    const target = next as unknown as Record<string, Map<SubjectId, T>>;
-    if (copy) target[key] = new Map(target[key]);
-    if (view) target[key]?.set(subject, view);
-    else target[key]?.delete(subject);
+  const put = <T>(key: MapKey, view: T | null): void => {
+    const table = (fresh ? own(next, fresh, key) : next[key]) as Map<SubjectId, T>;
+    if (view) table.set(subject, view);
+    else table.delete(subject);
   };
   switch (subjectKindOf(subject)) {
     case 'patch':
@@ -162,7 +193,7 @@ function putView(next: Maps, subject: SubjectId, events: readonly LedgerEvent[],
       const before = next.flowers.get(subject);
       const view = deriveFlower(subject, standing);
       put('flowers', view);
-      if (copy && before?.plant !== view?.plant) moveFlower(next, before, view);
+      if (fresh && before?.plant !== view?.plant) moveFlower(own(next, fresh, 'flowersOf'), before, view);
       return;
     }
     case null:
@@ -170,15 +201,13 @@ function putView(next: Maps, subject: SubjectId, events: readonly LedgerEvent[],
   }
 }
 
-function moveFlower(next: Maps, before: Flower | undefined, after: Flower | null): void {
-  const flowersOf = new Map(next.flowersOf);
+function moveFlower(flowersOf: Maps['flowersOf'], before: Flower | undefined, after: Flower | null): void {
   if (before) {
     const rest = (flowersOf.get(before.plant) ?? []).filter((id) => id !== before.id);
     if (rest.length > 0) flowersOf.set(before.plant, rest);
     else flowersOf.delete(before.plant);
   }
   if (after) flowersOf.set(after.plant, [...(flowersOf.get(after.plant) ?? []), after.id].sort());
-  next.flowersOf = flowersOf;
 }
 
 function addFlowerOf(flowersOf: Map<PlantId, FlowerId[]>, flower: Flower): void {

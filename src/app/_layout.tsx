@@ -4,7 +4,6 @@ import { Slot, usePathname, useRouter } from 'expo-router';
 import { GardenProvider, useMaybeGarden } from '@/data/garden';
 import { usePrefs } from '@/data/prefs';
 import { Frame } from '@/ui/Frame';
-import { Gate } from '@/ui/Gate';
 import { Notices } from '@/ui/Notices';
 import { ControlsTheme, LightProvider } from '@/ui/theme';
 
@@ -39,9 +38,7 @@ function Lit() {
         notices={<Notices inRound={BARE.has(path)} />}
         bare={bare}
       >
-        <Gate path={path}>
-          <Slot />
-        </Gate>
+        <Slot />
       </Frame>
     </LightProvider>
   );

@@ -9,6 +9,7 @@ import { plantingDrafts } from '@/data/planting';
 import { Card, Field, Key, Notice } from '@/ui/controls';
 import { PlacePicker, type PlaceDraft } from '@/ui/PlacePicker';
 import { NEW_STAND, StandForm, type StandDraft } from '@/ui/patch/StandForm';
+import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
 
@@ -25,7 +26,7 @@ const EMPTY: Begin = {
 };
 
 /** The first patch: place, bed, variety, plants. Everything has a default but the variety's name. */
-export default function BeginPatch() {
+function BeginPatch() {
   const { record, newId, state, space } = useGarden();
   const { value, change, clear } = useDraft('begin', EMPTY);
   const [errors, setErrors] = useState<Record<string, string>>({});
@@ -105,3 +106,5 @@ export default function BeginPatch() {
     </Page>
   );
 }
+
+export default gated(BeginPatch, { needsPatch: false });

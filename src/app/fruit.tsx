@@ -10,6 +10,7 @@ import { Badge, Card, Key, Row, Stat, Tile, Tiles } from '@/ui/controls';
 import { flowerAppearance } from '@/ui/drawings/appearance';
 import { FlowerDrawing } from '@/ui/drawings/FlowerDrawing';
 import { tallyOf, talliesBy, workedFlowers } from '@/ui/fruit/flowersOf';
+import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt, useColours } from '@/ui/theme';
 import { causeWords, fateWords, flowerPlace } from '@/ui/words';
@@ -24,7 +25,7 @@ const fateTone: Record<Fate, 'pollen' | 'leaf' | 'brick'> = {
 };
 
 /** What set, what dropped, why. */
-export default function Fruit() {
+function Fruit() {
   const { state, place, prefs } = useGarden();
   const router = useRouter();
   const colours = useColours();
@@ -168,3 +169,5 @@ export default function Fruit() {
     </Page>
   );
 }
+
+export default gated(Fruit);

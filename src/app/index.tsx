@@ -13,11 +13,12 @@ import { Card, Icon, Key, Notice } from '@/ui/controls';
 import { LooksCard } from '@/ui/today/LooksCard';
 import { RoundCard } from '@/ui/today/RoundCard';
 import { UndoLine } from '@/ui/UndoLine';
+import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
 import { plural } from '@/ui/words';
 
-export default function Today() {
+function Today() {
   const { state, place, now, today, prefs, patch } = useGarden();
   const router = useRouter();
   const online = useOnline();
@@ -150,3 +151,5 @@ function Later({ round, onOpen }: { round: Round; onOpen: () => void }) {
     </Card>
   );
 }
+
+export default gated(Today);

@@ -7,12 +7,13 @@ import { useGarden } from '@/data/garden';
 import { Key } from '@/ui/controls';
 import { CauseSheet } from '@/ui/fruit/CauseSheet';
 import { LookRow } from '@/ui/fruit/LookRow';
+import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
 
 /** Every fruit owed a look today: one tap each; a drop asks the cause. */
-export default function Looks() {
+function Looks() {
   const { state, place, today, record, patch } = useGarden();
   const router = useRouter();
   const owed = useMemo(() => looksDue(state, place.zone, today), [state, place.zone, today]);
@@ -70,3 +71,5 @@ function cropAndShape(state: ReturnType<typeof useGarden>['state'], flower: Flow
   const variety = stand && state.varieties.get(stand.variety);
   return plant && variety ? { shape: variety.shape, name: plantName({ plant, variety }) } : null;
 }
+
+export default gated(Looks);

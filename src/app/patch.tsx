@@ -10,13 +10,14 @@ import { useGarden } from '@/data/garden';
 import { Badge, Card, Icon, Key } from '@/ui/controls';
 import { BedSheet } from '@/ui/patch/BedSheet';
 import { StandSheet } from '@/ui/patch/StandSheet';
+import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt, useColours, useIsWide } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
 import { healthWords, plural, reasonWords } from '@/ui/words';
 
 /** What grows where: beds, stands, plants, with counts. */
-export default function PatchPage() {
+function PatchPage() {
   const { state, patch, prefs } = useGarden();
   const [editing, setEditing] = useState<Bed | 'new' | null>(null);
   const [planting, setPlanting] = useState<Bed | null>(null);
@@ -146,3 +147,5 @@ function PlantRow({ growing: { plant, crop, variety } }: { growing: Growing }) {
     </Pressable>
   );
 }
+
+export default gated(PatchPage);

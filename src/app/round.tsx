@@ -6,13 +6,14 @@ import { isLocalDate } from '@core/time';
 import { useDraft } from '@/data/draft';
 import { useGarden } from '@/data/garden';
 import { Key } from '@/ui/controls';
+import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { RoundDone } from '@/ui/round/RoundDone';
 import { RoundStop } from '@/ui/round/RoundStop';
 import { LightProvider, Txt, useLight } from '@/ui/theme';
 
 /** The round of one morning (or dusk), one flower a screen. It can be left and taken up again at any stop. */
-export default function Round() {
+function Round() {
   const { state, place, today, now, prefs, space } = useGarden();
   const params = useLocalSearchParams<{ date?: string; kind?: string }>();
   const router = useRouter();
@@ -53,3 +54,5 @@ export default function Round() {
     </LightProvider>
   );
 }
+
+export default gated(Round);

@@ -10,6 +10,7 @@ import { Card, Field, Key, Notice, Row, Sheet, Tile, Tiles } from '@/ui/controls
 import { PlacePicker, type PlaceDraft } from '@/ui/PlacePicker';
 import { ImportCard } from '@/ui/settings/ImportCard';
 import { StartAfresh } from '@/ui/settings/StartAfresh';
+import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
 
@@ -21,7 +22,7 @@ const lightWords: Record<Light, { title: string; note: string }> = {
 };
 
 /** Place, units, light, ways of working, and the records in and out. */
-export default function Settings() {
+function Settings() {
   const { state, prefs, patch, place, record, store, today, space } = useGarden();
   const changePrefs = useChangePrefs();
   const choose = useChooseSpace();
@@ -196,3 +197,5 @@ export default function Settings() {
     </Page>
   );
 }
+
+export default gated(Settings, { needsPatch: false });

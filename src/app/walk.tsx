@@ -5,13 +5,14 @@ import { clockText } from '@core/time';
 import { useDraft } from '@/data/draft';
 import { useGarden } from '@/data/garden';
 import { Key } from '@/ui/controls';
+import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
 import { WalkPlant } from '@/ui/walk/WalkPlant';
 import { WalkList } from '@/ui/walk/WalkList';
 
 /** The evening walk, plant by plant in walking order. Where one stopped is kept. */
-export default function Walk() {
+function Walk() {
   const { state, place, today, now, prefs, space } = useGarden();
   const router = useRouter();
   const walk = useMemo(() => eveningWalk(state, place, today), [state, place, today]);
@@ -47,3 +48,5 @@ export default function Walk() {
     />
   );
 }
+
+export default gated(Walk);

@@ -1,7 +1,7 @@
 import { TrowelError } from '@core/errors';
 import { idMaker, type IdByKind, type IdMaker, type SubjectKind } from '@core/ids';
 import {
-  apply,
+  applyAll,
   conflicts,
   emptyState,
   eventsOf,
@@ -182,7 +182,7 @@ export class LedgerStore {
 
   private applied(events: readonly AnyEvent[]): State {
     if (events.length > 500) return fold([...eventsOf(this.current.state), ...events]);
-    return events.reduce(apply, this.current.state);
+    return applyAll(this.current.state, events);
   }
 
   /** Gives the key under which the events are stored, or `null` when storage refused. */

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import type { ComponentType, ReactNode } from 'react';
 import { View } from 'react-native';
 import { LinearProgress } from '@rneui/themed';
 import { useRouter } from 'expo-router';
@@ -8,14 +8,26 @@ import { Key, Notice } from './controls';
 import { Page } from './Page';
 import { Txt, useColours } from './theme';
 
-/** Shows a screen only once there is a patch for it; before that, the first start, the wait, or what went wrong. */
-export function Gate({ path, children }: { path: string; children: ReactNode }) {
+/**
+ * A screen that shows only once there is a patch for it; before that the first start, the wait, or what went
+ * wrong. Each route wraps itself, so that the router under it is never taken away: it would lose its place.
+ */
+export function gated(Screen: ComponentType, { needsPatch = true }: { needsPatch?: boolean } = {}) {
+  return function Gated() {
+    return (
+      <Gate needsPatch={needsPatch}>
+        <Screen />
+      </Gate>
+    );
+  };
+}
+
+function Gate({ needsPatch, children }: { needsPatch: boolean; children: ReactNode }) {
   const { status, progress, error, retry } = useOpening();
   const garden = useMaybeGarden();
   const choose = useChooseSpace();
   const router = useRouter();
   const colours = useColours();
-  if (path === '/demo') return children;
   const first = (
     <FirstStart
       onBegin={() => {
@@ -53,6 +65,6 @@ export function Gate({ path, children }: { path: string; children: ReactNode }) 
       </View>
     );
   }
-  if (!garden.patch && path !== '/begin' && path !== '/settings') return first;
+  if (!garden.patch && needsPatch) return first;
   return children;
 }

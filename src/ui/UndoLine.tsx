@@ -3,15 +3,16 @@ import { View } from 'react-native';
 import { mdiUndo } from '@/ui/controls/iconPaths';
 import { useGarden } from '@/data/garden';
 import { Icon, Key } from './controls';
-import { Txt } from './theme';
+import { TOUCH, Txt } from './theme';
 import { entryWords } from './words';
 
 /** The last entry in words, and the way to take it back. Nothing when there is none. */
-export function UndoLine() {
+export function UndoLine({ reserve = false }: { reserve?: boolean }) {
   const { ledger, state, undo } = useGarden();
   const [busy, setBusy] = useState(false);
   const last = ledger.undoable[ledger.undoable.length - 1];
-  if (!last) return null;
+  // Where taps follow each other the line keeps its room, so that nothing moves under the thumb.
+  if (!last) return reserve ? <View style={{ height: TOUCH }} /> : null;
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}>
       <Txt size="label" tone="muted" style={{ flex: 1 }} aria-live="polite">

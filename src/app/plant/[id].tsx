@@ -9,13 +9,14 @@ import { Runner } from '@/ui/drawings/Runner';
 import { tallyOf, workedFlowers } from '@/ui/fruit/flowersOf';
 import { FlowerCard } from '@/ui/patch/FlowerCard';
 import { PlantEdit } from '@/ui/patch/PlantEdit';
+import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
 import { healthWords, plural } from '@/ui/words';
 
 /** One plant: its runner, its fruit, its history. */
-export default function PlantPage() {
+function PlantPage() {
   const { id, flower: wanted } = useLocalSearchParams<{ id: string; flower?: string }>();
   const { state, place } = useGarden();
   const router = useRouter();
@@ -132,3 +133,5 @@ function isFresh(
   );
   return at !== undefined && latest - Date.parse(at) < FRESH_MS;
 }
+
+export default gated(PlantPage);

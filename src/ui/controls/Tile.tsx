@@ -14,10 +14,22 @@ export interface TileProps {
   readonly disabled?: boolean;
   readonly minWidth?: number;
   readonly label?: string;
+  /** For rows of five on a phone. */
+  readonly small?: boolean;
 }
 
 /** One of several answers. Chosen shows by a thick edge, a tick and `aria-pressed`, not by colour alone. */
-export function Tile({ title, note, chosen, onPress, picture, disabled, minWidth = 76, label }: TileProps) {
+export function Tile({
+  title,
+  note,
+  chosen,
+  onPress,
+  picture,
+  disabled,
+  minWidth = 76,
+  label,
+  small,
+}: TileProps) {
   const colours = useColours();
   const heavy = useLight() === 'sun';
   return (
@@ -43,7 +55,7 @@ export function Tile({ title, note, chosen, onPress, picture, disabled, minWidth
     >
       <View style={styles.inside}>
         {picture}
-        <Txt size="strong" style={styles.centre}>
+        <Txt size={small ? 'label' : 'strong'} style={[styles.centre, styles.bold]}>
           {title}
         </Txt>
         {note ? (
@@ -88,5 +100,6 @@ const styles = StyleSheet.create({
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 6, alignItems: 'stretch' },
   inside: { alignItems: 'center', justifyContent: 'center', gap: 2 },
   centre: { textAlign: 'center' },
+  bold: { fontWeight: '700' },
   tick: { position: 'absolute', top: 0, right: 0, borderBottomLeftRadius: 6, padding: 1 },
 });

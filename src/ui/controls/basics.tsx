@@ -139,15 +139,17 @@ export function Field({
 export interface StepperProps {
   readonly label: string;
   readonly value: number;
+  /** Nothing chosen yet: a dash is shown, and either key starts at `value`. */
+  readonly unset?: boolean;
   readonly least: number;
   readonly most: number;
   readonly onChange: (value: number) => void;
 }
 
 /** A number without typing. */
-export function Stepper({ label, value, least, most, onChange }: StepperProps) {
+export function Stepper({ label, value, unset = false, least, most, onChange }: StepperProps) {
   return (
-    <View style={styles.stepper} role="group" aria-label={`${label}: ${value}`}>
+    <View style={styles.stepper} role="group" aria-label={`${label}: ${unset ? 'not given' : value}`}>
       <Txt size="label" tone="muted" style={styles.grow}>
         {label}
       </Txt>
@@ -155,18 +157,18 @@ export function Stepper({ label, value, least, most, onChange }: StepperProps) {
         title="−"
         label={`${label}: one less`}
         small
-        disabled={value <= least}
-        onPress={() => onChange(value - 1)}
+        disabled={!unset && value <= least}
+        onPress={() => onChange(unset ? value : value - 1)}
       />
       <Txt size="heading" style={styles.stepValue} aria-live="polite">
-        {value}
+        {unset ? '–' : value}
       </Txt>
       <Key
         title="+"
         label={`${label}: one more`}
         small
-        disabled={value >= most}
-        onPress={() => onChange(value + 1)}
+        disabled={!unset && value >= most}
+        onPress={() => onChange(unset ? value : value + 1)}
       />
     </View>
   );

@@ -127,7 +127,7 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
         </>
       }
     >
-      <UndoLine />
+      <UndoLine reserve />
       {plant.health === null || doubtful ? (
         <Card>
           <Tiles
@@ -214,6 +214,7 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
               }
               label={`${stageWords[stage]}: ${crop.stages[stage].looks}`}
               minWidth={58}
+              small
             />
           ))}
         </Tiles>
@@ -233,6 +234,7 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
         <Stepper
           label={value.node === null ? 'Node from the root (may be left out)' : 'Node from the root'}
           value={value.node ?? suggestedNode(flowers)}
+          unset={value.node === null}
           least={0}
           most={200}
           onChange={(node) => change({ node })}

@@ -1,0 +1,173 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Browser, type Page } from '@playwright/test';
+import { toJson } from '../core/formats';
+import { makeLog } from './makeLog';
+
+const PORT = 8393;
+const BASE = `http://127.0.0.1:${PORT}`;
+const NOW = new Date('2026-07-14T03:05:00Z');
+
+/** Prints what the first load fetches, and how opening and a tap fare with 20 000 and 200 000 events, in Chromium. */
+export async function benchBrowser(): Promise<void> {
+  const server = spawn(process.execPath, ['--import', 'tsx', 'server/index.ts'], {
+    env: { ...process.env, PORT: String(PORT), STRICT_PORT: '1' },
+    stdio: 'ignore',
+  });
+  await new Promise((resolve) => setTimeout(resolve, 2500));
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
+  });
+  try {
+    await firstLoad(browser);
+    const empty = await opening(browser, null);
+    for (const size of [20_000, 200_000]) {
+      const full = await opening(browser, size);
+      console.log(
+        `${size} events: opening takes ${full.open.toFixed(0)} ms, an almost empty log ${empty.open.toFixed(0)} ms: ${(full.open - empty.open).toFixed(0)} ms more (${(full.open / empty.open).toFixed(2)} times)`,
+      );
+      console.log(
+        `  a tap in the walk is stored and shown in ${full.walk.map((ms) => ms.toFixed(0)).join(', ')} ms; in the round ${full.round.map((ms) => ms.toFixed(0)).join(', ')} ms`,
+      );
+    }
+  } finally {
+    await browser.close();
+    server.kill();
+  }
+}
+
+async function firstLoad(browser: Browser): Promise<void> {
+  const context = await browser.newContext({
+    serviceWorkers: 'block',
+    viewport: { width: 390, height: 844 },
+  });
+  const page = await context.newPage();
+  const session = await context.newCDPSession(page);
+  await session.send('Network.enable');
+  const kinds = new Map<string, string>();
+  const bytes = new Map<string, number>();
+  session.on('Network.responseReceived', ({ requestId, response }) =>
+    kinds.set(requestId, new URL(response.url).pathname),
+  );
+  session.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+    const path = kinds.get(requestId) ?? '?';
+    const kind = path.endsWith('.js') ? 'JavaScript' : path.endsWith('.woff2') ? 'fonts' : 'other';
+    bytes.set(kind, (bytes.get(kind) ?? 0) + encodedDataLength);
+    if (kind === 'JavaScript' && encodedDataLength > 20_000)
+      console.log(
+        `  ${path.slice(path.lastIndexOf('/') + 1).replace(/-[0-9a-f]{32}/, '')}: ${(encodedDataLength / 1000).toFixed(0)} KB`,
+      );
+  });
+  await page.goto(BASE);
+  await page.getByRole('button', { name: 'Begin my patch' }).waitFor();
+  await page.waitForTimeout(500);
+  const kb = (kind: string) => ((bytes.get(kind) ?? 0) / 1000).toFixed(0);
+  console.log(
+    `first load as served: JavaScript ${kb('JavaScript')} KB (wanted under 550), fonts ${kb('fonts')} KB (under 200), rest ${kb('other')} KB`,
+  );
+  await context.close();
+}
+
+async function opening(
+  browser: Browser,
+  size: number | null,
+): Promise<{ open: number; walk: number[]; round: number[] }> {
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    timezoneId: 'Europe/Ljubljana',
+    locale: 'en-GB',
+  });
+  const page = await context.newPage();
+  page.setDefaultTimeout(120_000);
+  // Only the date is held: performance.now goes on, and is what is read.
+  await page.addInitScript((now) => (Date.now = () => now), NOW.getTime());
+  const path = join(mkdtempSync(join(tmpdir(), 'trowel-bench-')), 'log.json');
+  writeFileSync(path, toJson(makeLog(size ?? 40).slice(0, size === null ? 40 : undefined)));
+  await page.goto(BASE);
+  await page.getByRole('button', { name: 'Begin my patch' }).click();
+  await page.goto(`${BASE}/settings`);
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Import a file' }).click();
+  await (await chooser).setFiles(path);
+  await page.getByRole('button', { name: /^Add \d+ records/ }).click();
+  await page.getByText(/records added/).waitFor();
+  await page.goto(BASE);
+  await page.getByRole('heading', { name: /Tuesday 14 July/ }).waitFor();
+  await page.waitForTimeout(3000);
+  const opens: number[] = [];
+  for (let i = 0; i < 5; i++) {
+    await page.goto('about:blank');
+    const start = performance.now();
+    await page.goto(BASE, { waitUntil: 'commit' });
+    await page.getByRole('heading', { name: /Tuesday 14 July/ }).waitFor();
+    opens.push(performance.now() - start);
+    await page.waitForTimeout(1500);
+  }
+  const result = { open: Math.min(...opens), walk: [] as number[], round: [] as number[] };
+  if (size !== null) {
+    await page.goto(`${BASE}/walk`);
+    await page.getByRole('button', { name: /^Shut this female/ }).waitFor();
+    for (let i = 0; i < 5; i++) {
+      await page.waitForTimeout(400);
+      result.walk.push(
+        await tap(
+          page,
+          'Shut this female with tape',
+          (before) => `Tonight on this plant: ${before + 1} flower`,
+          i,
+        ),
+      );
+    }
+    await page.goto(`${BASE}/round`);
+    await page.getByRole('button', { name: 'whole', exact: true }).waitFor();
+    for (let i = 0; i < 3; i++) {
+      await page.waitForTimeout(400);
+      await page.getByRole('button', { name: 'whole', exact: true }).click();
+      const key = page.getByRole('button', { name: /Pollinated — next/ });
+      if (!(await key.isEnabled())) break;
+      result.round.push(await tap(page, 'Pollinated — next', () => 'First look at the closure', 0));
+    }
+  }
+  await context.close();
+  return result;
+}
+
+/** Milliseconds from the click to the moment that the answer stands in the page (storage has confirmed by then). */
+function tap(
+  page: Page,
+  button: string,
+  answer: (before: number) => string,
+  before: number,
+): Promise<number> {
+  return page.evaluate(
+    ([name, wanted]) =>
+      new Promise<number>((resolve) => {
+        const key = document.querySelector<HTMLElement>(`[aria-label="${name}"]`);
+        const start = performance.now();
+        const watch = new MutationObserver(() => {
+          if (!document.body.innerText.includes(wanted as string)) return;
+          watch.disconnect();
+          resolve(performance.now() - start);
+        });
+        watch.observe(document.body, {
+          subtree: true,
+          childList: true,
+          characterData: true,
+          attributes: true,
+        });
+        key?.click();
+      }),
+    [button, answer(before)],
+  );
+}

@@ -1,0 +1,60 @@
+import { apply, fold, resume, snapshot, type AnyEvent } from '../core/ledger';
+import { fromJson, toJson } from '../core/formats';
+import { DEMO_PLACE, demoStart } from '../core/simulation';
+import { looksDue, nextRounds } from '../core/rounds';
+import { makeLog } from './makeLog';
+
+function bestOf(times: number, work: () => void): number {
+  let best = Infinity;
+  for (let i = 0; i < times; i++) {
+    const start = performance.now();
+    work();
+    best = Math.min(best, performance.now() - start);
+  }
+  return best;
+}
+
+/** Prints rates and ratios of the core in Node, at 20 000 and 200 000 events. */
+export function benchCore(): void {
+  for (const size of [20_000, 200_000]) {
+    const log = makeLog(size);
+    const shuffled = [...log].sort((a, b) => (a.id.slice(-6) < b.id.slice(-6) ? -1 : 1));
+    const inOrder = bestOf(5, () => fold(log));
+    const anyOrder = bestOf(3, () => fold(shuffled));
+    const state = fold(log);
+    const tap: AnyEvent = {
+      id: '7ZZZZZZZZZZZZZZZZZZZZZZZZZ',
+      v: 1,
+      at: '2026-07-14T03:06:00.000Z',
+      by: 'Oda',
+      device: 'b',
+      kind: 'lookedAt',
+      flower: [...state.flowers.keys()][5],
+      result: 'growing',
+      sizeMm: null,
+    } as unknown as AnyEvent;
+    const one = bestOf(20, () => apply(state, tap));
+    const today = bestOf(5, () => {
+      nextRounds(state, DEMO_PLACE, demoStart());
+      looksDue(state, DEMO_PLACE.zone, '2026-07-14');
+    });
+    const frozen = JSON.stringify(snapshot(state, '2026-05-01T00:00:00.000Z'));
+    const packed = JSON.stringify(log);
+    const resumed = bestOf(3, () => resume(JSON.parse(frozen), []));
+    const rebuilt = bestOf(3, () => fold(JSON.parse(packed) as AnyEvent[]));
+    const text = toJson(log);
+    const read = bestOf(1, () => fromJson(text));
+    console.log(`${log.length} events, ${state.flowers.size} flowers:`);
+    console.log(
+      `  fold ${(log.length / inOrder / 1000).toFixed(2)} million events/s in order, ${(log.length / anyOrder / 1000).toFixed(2)} shuffled (wanted 0.30: ${(log.length / inOrder / 300).toFixed(1)} times that)`,
+    );
+    console.log(`  one entry applied in ${one.toFixed(2)} ms, 1/${Math.round(inOrder / one)} of a fold`);
+    console.log(`  what Today needs in ${today.toFixed(1)} ms`);
+    console.log(
+      `  opening from a snapshot ${resumed.toFixed(0)} ms against ${rebuilt.toFixed(0)} ms from the log: ${(rebuilt / resumed).toFixed(1)} times quicker; ${(packed.length / frozen.length).toFixed(1)} times smaller`,
+    );
+    console.log(
+      `  a file of ${(text.length / 1e6).toFixed(1)} MB read and checked in ${(read / 1000).toFixed(1)} s (in the app: in a worker)`,
+    );
+  }
+}

@@ -1,3 +1,4 @@
 export * from './csv';
 export * from './json';
 export * from './tables';
+export { fileSchema } from './fileSchema';

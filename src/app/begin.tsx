@@ -28,13 +28,13 @@ const EMPTY: Begin = {
 /** The first patch: place, bed, variety, plants. Everything has a default but the variety's name. */
 function BeginPatch() {
   const { record, newId, state, space } = useGarden();
-  const { value, change, clear } = useDraft('begin', EMPTY);
+  const { value, ready, change, clear } = useDraft('begin', EMPTY);
   const [errors, setErrors] = useState<Record<string, string>>({});
   const [busy, setBusy] = useState(false);
   const router = useRouter();
   const choose = useChooseSpace();
   const changePlace = useCallback((part: Partial<PlaceDraft>) => change(part), [change]);
-  if (!value) return null;
+  if (!ready) return null;
   const begin = async () => {
     const read = readPlace(value);
     const found: Record<string, string> = 'errors' in read ? { ...read.errors } : {};

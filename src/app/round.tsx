@@ -21,8 +21,10 @@ function Round() {
   const date = params.date && isLocalDate(params.date) ? params.date : today;
   const kind = params.kind === 'dusk' ? 'dusk' : 'dawn';
   const round = useMemo(() => pollinationRound(state, place, date, kind), [state, place, date, kind]);
-  const { value, change } = useDraft<{ flower: string | null }>(`round/${space}/${date}`, { flower: null });
-  if (!value) return null;
+  const { value, ready, change } = useDraft<{ flower: string | null }>(`round/${space}/${date}`, {
+    flower: null,
+  });
+  if (!ready) return null;
   const night = prefs.light === 'by-itself' && now < gardenDay(place, date).sunrise && date === today;
   const leave = () => router.replace('/');
   if (!round) {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useRouter } from 'expo-router';
 import { SCHOOLS } from '@core/crops';
-import { dayText } from '@core/time';
+import { dayText, toInstant } from '@core/time';
 import { LIGHTS, useChangePrefs, type Light } from '@/data/prefs';
 import { exportLog, exportTable } from '@/data/files';
 import { useChooseSpace, useGarden } from '@/data/garden';
@@ -23,7 +23,7 @@ const lightWords: Record<Light, { title: string; note: string }> = {
 
 /** Place, units, light, ways of working, and the records in and out. */
 function Settings() {
-  const { state, prefs, patch, place, record, store, today, space } = useGarden();
+  const { state, prefs, patch, place, record, store, today, now, space } = useGarden();
   const changePrefs = useChangePrefs();
   const choose = useChooseSpace();
   const router = useRouter();
@@ -44,7 +44,7 @@ function Settings() {
   const exportAll = async () => {
     try {
       exportLog(await store.allEvents(), today);
-      await changePrefs({ exportedAt: new Date().toISOString() });
+      await changePrefs({ exportedAt: toInstant(now) });
       setWrong(null);
     } catch (problem) {
       setWrong((problem as Error).message);

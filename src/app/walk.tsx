@@ -16,17 +16,17 @@ function Walk() {
   const { state, place, today, now, prefs, space } = useGarden();
   const router = useRouter();
   const walk = useMemo(() => eveningWalk(state, place, today), [state, place, today]);
-  const { value, change } = useDraft(`walk/${space}`, { date: '', plant: '' });
+  const { value, ready, change } = useDraft(`walk/${space}`, { date: '', plant: '' });
   const kept =
-    walk && value?.date === today ? walk.plants.findIndex(({ plant }) => plant.id === value.plant) : -1;
+    walk && value.date === today ? walk.plants.findIndex(({ plant }) => plant.id === value.plant) : -1;
   const firstLeft = walk?.plants.findIndex(({ plant }) => !walk.walked.includes(plant.id)) ?? 0;
   const index = kept >= 0 ? kept : Math.max(0, firstLeft);
   const here = walk?.plants[index];
   useEffect(() => {
     // The walk stays at the plant it came to: an entry there must not move it on.
-    if (value && here && kept < 0) change({ date: today, plant: here.plant.id });
-  }, [value, here, kept, today, change]);
-  if (!value) return null;
+    if (ready && here && kept < 0) change({ date: today, plant: here.plant.id });
+  }, [ready, here, kept, today, change]);
+  if (!ready) return null;
   if (!walk || !here) {
     return (
       <Page title="Evening walk" foot={<Key title="Back to Today" onPress={() => router.replace('/')} />}>

@@ -1,39 +1,48 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import AsyncStorage from '@react-native-async-storage/async-storage';
+
+export interface KeptDraft<T> {
+  readonly value: T;
+  /** What was kept has been read; until then `value` is as at the beginning. */
+  readonly ready: boolean;
+  change(part: Partial<T>): void;
+  clear(): void;
+}
 
 /**
  * A form's answers, kept on the device until `clear`: going back, a reload or a flat battery lose nothing
- * typed. `value` is null until what was kept has been read. A kept value of another shape is passed over.
+ * typed. A kept value of another shape is passed over.
  */
-export function useDraft<T extends object>(
-  name: string,
-  initial: T,
-): { value: T | null; change: (part: Partial<T>) => void; clear: () => void } {
+export function useDraft<T extends object>(name: string, initial: T): KeptDraft<T> {
   const key = `steady-trowel/draft/${name}`;
-  const first = useRef(initial);
+  const [first] = useState(initial);
   const [held, setHeld] = useState<{ key: string; value: T } | null>(null);
   useEffect(() => {
     let current = true;
-    const take = (value: T) => current && setHeld({ key, value });
+    const take = (kept: Partial<T>) => {
+      // An answer given before the kept ones were read stands over them.
+      if (current) setHeld((now) => (now?.key === key ? now : { key, value: { ...first, ...kept } }));
+    };
     AsyncStorage.getItem(key)
-      .then((text) => take({ ...first.current, ...(JSON.parse(text ?? '{}') as Partial<T>) }))
-      .catch(() => take(first.current));
+      .then((text) => take(JSON.parse(text ?? '{}') as Partial<T>))
+      .catch(() => take({}));
     return () => {
       current = false;
     };
-  }, [key]);
+  }, [key, first]);
   const change = useCallback(
     (part: Partial<T>) =>
       setHeld((before) => {
-        const value = { ...(before?.value ?? first.current), ...part };
+        const value = { ...(before?.key === key ? before.value : first), ...part };
         void AsyncStorage.setItem(key, JSON.stringify(value)).catch(() => undefined);
         return { key, value };
       }),
-    [key],
+    [key, first],
   );
   const clear = useCallback(() => {
     void AsyncStorage.removeItem(key).catch(() => undefined);
-    setHeld({ key, value: first.current });
-  }, [key]);
-  return { value: held?.key === key ? held.value : null, change, clear };
+    setHeld({ key, value: first });
+  }, [key, first]);
+  const ready = held?.key === key;
+  return { value: ready ? held.value : first, ready, change, clear };
 }

@@ -16,38 +16,45 @@ export interface RunnerProps {
   readonly chosen?: string | null;
   readonly onChoose?: (flower: Flower) => void;
   readonly summary: string;
+  /** Share of its full size. */
+  readonly scale?: number;
 }
 
 /** A plant as a line of nodes from root to tip, each with its flower by sex and stage, or its fruit by fate. */
-export function Runner({ flowers, crop, shape, zone, chosen, onChoose, summary }: RunnerProps) {
+export function Runner({ flowers, crop, shape, zone, chosen, onChoose, summary, scale = 1 }: RunnerProps) {
   const colours = useColours();
   const sorted = useMemo(
     () => [...flowers].sort((a, b) => (a.node ?? Infinity) - (b.node ?? Infinity) || (a.id < b.id ? -1 : 1)),
     [flowers],
   );
   const plan = useMemo(() => runnerPlan(sorted.map(({ node }) => node)), [sorted]);
+  const chosenX = plan.nodes[sorted.findIndex(({ id }) => id === chosen)]?.x;
   return (
     <ScrollView
       horizontal
       showsHorizontalScrollIndicator
-      contentOffset={{ x: Math.max(0, plan.width - 360), y: 0 }}
+      contentOffset={{ x: Math.max(0, (chosenX ?? plan.width) * scale - 240), y: 0 }}
       role="img"
       aria-label={summary}
       tabIndex={0}
     >
-      <Svg width={plan.width} height={plan.height} viewBox={`0 0 ${plan.width} ${plan.height}`}>
+      <Svg
+        width={plan.width * scale}
+        height={plan.height * scale}
+        viewBox={`0 0 ${plan.width} ${plan.height}`}
+      >
         <Path d={plan.stem} fill="none" stroke={colours.leaf} strokeWidth={6} strokeLinecap="round" />
         {sorted.map((flower, i) => {
           const place = plan.nodes[i];
           if (!place) return null;
           const up = flower.sex === 'female';
           const size = up ? RUNNER.flowerUp : RUNNER.flowerDown;
-          const scale = size / 140;
-          const x = place.x - 50 * scale;
+          const flowerScale = size / 140;
+          const x = place.x - 50 * flowerScale;
           // A male hangs below the stem, head down; a female stands above it.
           const transform = up
-            ? `translate(${x} ${place.y - size - 3}) scale(${scale})`
-            : `translate(${x} ${place.y + size + 3}) scale(${scale} ${-scale})`;
+            ? `translate(${x} ${place.y - size - 3}) scale(${flowerScale})`
+            : `translate(${x} ${place.y + size + 3}) scale(${flowerScale} ${-flowerScale})`;
           return (
             <Fragment key={flower.id}>
               {flower.id === chosen ? (

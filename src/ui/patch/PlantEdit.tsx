@@ -12,10 +12,13 @@ import { causeWords, healthWords } from '../words';
 export function PlantEdit({ growing }: { growing: Growing }) {
   const { record, space } = useGarden();
   const { plant } = growing;
-  const { value, change, clear } = useDraft(`plant/${space}/${plant.id}`, { note: '', label: plant.label });
+  const { value, ready, change, clear } = useDraft(`plant/${space}/${plant.id}`, {
+    note: '',
+    label: plant.label,
+  });
   const [ending, setEnding] = useState(false);
   const [error, setError] = useState<string | null>(null);
-  if (!value) return null;
+  if (!ready) return null;
   const say = (work: Promise<unknown>) => {
     setError(null);
     void work.then(clear, (problem: Error) => setError(problem.message));

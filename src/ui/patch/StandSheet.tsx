@@ -11,9 +11,9 @@ import { NEW_STAND, StandForm } from './StandForm';
 /** Puts plants of one variety into a bed. */
 export function StandSheet({ bed, onClose }: { bed: Bed; onClose: () => void }) {
   const { record, newId, state, patch, space, today } = useGarden();
-  const { value, change, clear } = useDraft(`stand/${space}/${bed.id}`, NEW_STAND);
+  const { value, ready, change, clear } = useDraft(`stand/${space}/${bed.id}`, NEW_STAND);
   const [error, setError] = useState<string | null>(null);
-  if (!value || !patch) return null;
+  if (!ready || !patch) return null;
   const save = async () => {
     if (value.variety.trim() === '') return setError('Write the name of the variety');
     try {

@@ -5,11 +5,12 @@ import {
   CHECK_RESULTS,
   type CheckResult,
   type Draft,
+  type Flower,
   type LossCause,
   type Purpose,
   type State,
 } from '@core/ledger';
-import { growing as growingOf, plantName } from '@core/patch';
+import { growing as growingOf, plantName, type Growing } from '@core/patch';
 import {
   fathersFor,
   isWhole,
@@ -28,6 +29,7 @@ import { useGarden } from '@/data/garden';
 import { Badge, Card, Key, Notice, Tile, Tiles } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
+import { Runner } from '../drawings/Runner';
 import { Page } from '../Page';
 import { Txt, useIsWide } from '../theme';
 import { UndoLine } from '../UndoLine';
@@ -75,7 +77,6 @@ export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
   );
   const suggested = useMemo(() => suggestFathers(offers, Number(schools?.males ?? 2)), [offers, schools]);
   const mark = useMemo(() => nextMark([...state.flowers.values()].map((each) => each.mark)), [state.flowers]);
-  if (!answers) return null;
 
   const index = round.stops.findIndex((each) => each.flower.id === flower.id);
   const { found } = answers;
@@ -224,6 +225,7 @@ export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
           </Tiles>
         </View>
       </View>
+      {found === null ? <WhereItIs flower={flower} growing={growing} /> : null}
       {status === 'before' ? (
         <Notice
           tone="dusk"
@@ -315,6 +317,27 @@ export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
       {wide ? null : <NextStops round={round} current={flower.id} onGo={onGo} />}
       <UndoLine />
     </Page>
+  );
+}
+
+/** The plant's runner with this flower picked out, to find it by. */
+function WhereItIs({ flower, growing }: { flower: Flower; growing: Growing }) {
+  const { state, place } = useGarden();
+  const flowers = (state.flowersOf.get(growing.plant.id) ?? [])
+    .flatMap((id) => state.flowers.get(id) ?? [])
+    .filter((each) => each.sex === 'female' || each.id === flower.id);
+  return (
+    <Card style={{ padding: 4 }}>
+      <Runner
+        flowers={flowers}
+        crop={growing.crop}
+        shape={growing.variety.shape}
+        zone={place.zone}
+        chosen={flower.id}
+        scale={0.62}
+        summary={`${plantName(growing)} from root to tip; this flower is at ${flowerPlace(flower)}`}
+      />
+    </Card>
   );
 }
 

@@ -43,9 +43,8 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
     [state, plant.id],
   );
   const { value, change, clear } = useDraft(`walk/${space}/${plant.id}`, FIRST);
-  const [again, setAgain] = useState<Choice | null>(null);
+  const [again, setAgain] = useState<{ choice: Choice; shut: boolean } | null>(null);
   const [busy, setBusy] = useState(false);
-  if (!value) return null;
   const closure = (
     crop.closures.includes((patch?.schools.closure ?? 'tape') as Closure) ? patch?.schools.closure : 'tape'
   ) as Closure;
@@ -94,7 +93,7 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
     }
     try {
       await record(...drafts);
-      setAgain(choice);
+      setAgain({ choice: { ...choice, node: null }, shut });
       clear();
     } finally {
       setBusy(false);
@@ -252,10 +251,10 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
           ) : null}
           {again ? (
             <Key
-              title={`Again: ${again.sex === 'male' ? plural(again.count, 'male') : 'a female'}, ${stageWords[again.stage]}`}
+              title={`Once more: ${again.shut ? 'shut' : 'note'} ${again.choice.sex === 'male' ? plural(again.choice.count, 'male') : 'a female'}, ${stageWords[again.choice.stage]}`}
               small
               disabled={busy}
-              onPress={() => change({ ...again, node: null })}
+              onPress={() => void save(again.choice, again.shut)}
             />
           ) : null}
         </Row>

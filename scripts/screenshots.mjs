@@ -1,0 +1,97 @@
+// npm run screenshots: one current picture of each main view, from the demo patch.
+import { spawn } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureChromium, ensurePackages, root } from './ensure.mjs';
+
+ensurePackages();
+const executablePath = ensureChromium();
+const { build } = await import('./build.mjs');
+await build();
+const { chromium } = await import('@playwright/test');
+
+const port = 8394;
+const base = `http://127.0.0.1:${port}`;
+const folder = join(root, 'docs/screenshots');
+mkdirSync(folder, { recursive: true });
+const server = spawn(process.execPath, ['--import', 'tsx', 'server/index.ts'], {
+  cwd: root,
+  env: { ...process.env, PORT: String(port), STRICT_PORT: '1' },
+  stdio: 'ignore',
+});
+await new Promise((resolve) => setTimeout(resolve, 2500));
+const browser = await chromium.launch({
+  executablePath,
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
+
+async function tour(size, viewport) {
+  const context = await browser.newContext({
+    viewport,
+    locale: 'en-GB',
+    timezoneId: 'Europe/Ljubljana',
+    serviceWorkers: 'block',
+  });
+  const page = await context.newPage();
+  const shot = async (name) => {
+    await page.waitForTimeout(700);
+    await page.screenshot({ path: join(folder, `${name}-${size}.png`) });
+  };
+  const button = (name) => page.getByRole('button', { name });
+  if (size === 'phone') {
+    await page.goto(base);
+    await button('Begin my patch').waitFor();
+    await shot('first-start');
+    await button('Begin my patch').click();
+    await page.getByText(/^Ljubljana ·/).waitFor();
+    await shot('begin');
+  }
+  await page.goto(`${base}/demo`);
+  await page.getByRole('heading', { name: 'Dawn round' }).waitFor();
+  await shot('today');
+  if (size === 'phone') {
+    await page.goto(`${base}/looks`);
+    await button(/: growing$/)
+      .first()
+      .waitFor();
+    await shot('looks');
+    await page.goto(`${base}/settings`);
+    await page.getByRole('heading', { name: 'Ways of working' }).waitFor();
+    await shot('settings');
+  }
+  await page.goto(`${base}/fruit`);
+  await page.getByRole('heading', { name: 'Set and drop' }).waitFor();
+  await shot('fruit');
+  await page.goto(`${base}/patch`);
+  await page.getByRole('link', { name: /Slate Dome 8/ }).waitFor();
+  await shot('patch');
+  await page.getByRole('link', { name: /Slate Dome 8/ }).click();
+  await page.getByRole('heading', { name: 'Slate Dome 8' }).waitFor();
+  await shot('plant');
+  await page.goto(base);
+  await button(/^Start the/).click();
+  await button('whole').click();
+  await shot('round');
+  await page.goto(base);
+  await button('Move the demo clock to this evening').click();
+  await button('Start the evening walk').click();
+  await page.getByText(/^In the demo patch you would see/).waitFor();
+  await shot('walk');
+  await context.close();
+}
+
+try {
+  await tour('phone', { width: 390, height: 844 });
+  await tour('wide', { width: 1280, height: 800 });
+} finally {
+  await browser.close();
+  server.kill();
+}

@@ -55,7 +55,13 @@ export function Page({ title, over, badge, corner, children, side, foot, banner 
         )}
       </ScrollView>
       {foot ? (
-        <View style={[styles.foot, { borderTopColor: colours.rule, backgroundColor: colours.paper }]}>
+        <View
+          style={[
+            styles.foot,
+            wide ? styles.wideFoot : null,
+            { borderTopColor: colours.rule, backgroundColor: colours.paper },
+          ]}
+        >
           <View style={styles.footInside}>{foot}</View>
         </View>
       ) : null}
@@ -82,5 +88,6 @@ const styles = StyleSheet.create({
   columns: { flexDirection: 'row', gap: 20, paddingHorizontal: 24, paddingTop: 10, alignItems: 'flex-start' },
   column: { flex: 1, gap: 12, minWidth: 0 },
   foot: { padding: 12, borderTopWidth: 1 },
+  wideFoot: { paddingHorizontal: 24 },
   footInside: { gap: 8, width: '100%', maxWidth: 640 },
 });

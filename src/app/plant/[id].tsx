@@ -67,20 +67,20 @@ function PlantPage() {
     <Page
       title={plantName(found)}
       over={`${bed.name} · ${crop.botanical}`}
+      badge={
+        plant.ended ? (
+          <Badge text={plant.ended.how} tone="brick" />
+        ) : plant.health ? (
+          <Badge text={healthWords[plant.health]} tone={plant.health === 'healthy' ? 'leaf' : 'brick'} />
+        ) : undefined
+      }
       corner={
-        <Row gap={4}>
-          {plant.ended ? (
-            <Badge text={plant.ended.how} tone="brick" />
-          ) : plant.health ? (
-            <Badge text={healthWords[plant.health]} tone={plant.health === 'healthy' ? 'leaf' : 'brick'} />
-          ) : null}
-          <Key
-            title="Back"
-            look="quiet"
-            small
-            onPress={() => (router.canGoBack() ? router.back() : router.replace('/patch'))}
-          />
-        </Row>
+        <Key
+          title="Back"
+          look="quiet"
+          small
+          onPress={() => (router.canGoBack() ? router.back() : router.replace('/patch'))}
+        />
       }
       side={
         <>

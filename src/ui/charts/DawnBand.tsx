@@ -13,7 +13,7 @@ import Svg, {
 } from 'react-native-svg';
 import type { GardenDay } from '@core/bloom';
 import { clockText, offsetMsAt } from '@core/time';
-import { FONT } from '../theme';
+import { FONT, useLight } from '../theme';
 import { bandSpan, bandX, fullHours, type Band } from './bandGeometry';
 
 export interface BandBar {
@@ -72,7 +72,9 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
         [share(day.lastLight + 0.2 * HOUR), '#4A4A86'],
         [1, NIGHT],
       ];
-  const dark = (time: number) => (dawn ? time < day.sunrise - 0.3 * HOUR : time > day.sunset + 0.2 * HOUR);
+  const night = useLight() === 'before-dawn';
+  const dark = (time: number) =>
+    night || (dawn ? time < day.sunrise - 0.3 * HOUR : time > day.sunset + 0.2 * HOUR);
   const label = (time: number, text: string, y: number) => {
     const near = x(time) > width - 150;
     return (
@@ -102,7 +104,7 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
         <Defs>
           <LinearGradient id={`sky-${part}`} x1="0" y1="0" x2="1" y2="0">
             {sky.map(([at, colour]) => (
-              <Stop key={at} offset={at} stopColor={colour} />
+              <Stop key={at} offset={at} stopColor={night ? dimmed(colour) : colour} />
             ))}
           </LinearGradient>
         </Defs>
@@ -189,6 +191,12 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
       </Svg>
     </View>
   );
+}
+
+/** A colour at two fifths of its light, for eyes that are used to the dark. */
+function dimmed(hex: string): string {
+  const part = (at: number) => Math.round(parseInt(hex.slice(at, at + 2), 16) * 0.4);
+  return `rgb(${part(1)},${part(3)},${part(5)})`;
 }
 
 const CHIP = 84;

@@ -1,4 +1,4 @@
-import { Fragment, useMemo } from 'react';
+import { Fragment, useEffect, useMemo, useRef } from 'react';
 import { ScrollView } from 'react-native';
 import Svg, { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Crop, FruitShape } from '@core/crops';
@@ -29,11 +29,14 @@ export function Runner({ flowers, crop, shape, zone, chosen, onChoose, summary, 
   );
   const plan = useMemo(() => runnerPlan(sorted.map(({ node }) => node)), [sorted]);
   const chosenX = plan.nodes[sorted.findIndex(({ id }) => id === chosen)]?.x;
+  const scroller = useRef<ScrollView>(null);
+  const toShow = Math.max(0, (chosenX ?? plan.width) * scale - 220);
+  useEffect(() => scroller.current?.scrollTo({ x: toShow, animated: false }), [toShow]);
   return (
     <ScrollView
       horizontal
       showsHorizontalScrollIndicator
-      contentOffset={{ x: Math.max(0, (chosenX ?? plan.width) * scale - 240), y: 0 }}
+      ref={scroller}
       role="img"
       aria-label={summary}
       tabIndex={0}
@@ -90,7 +93,7 @@ export function Runner({ flowers, crop, shape, zone, chosen, onChoose, summary, 
               <SvgText
                 x={place.x}
                 y={RUNNER.height - 6}
-                fontSize={14}
+                fontSize={14 / scale}
                 textAnchor="middle"
                 fill={colours.muted}
                 fontFamily={FONT}

@@ -141,7 +141,7 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
               x2={x(day.insectsFrom)}
               y1={4}
               y2={height - 22}
-              stroke={DARK_INK}
+              stroke={night ? LIGHT_INK : DARK_INK}
               strokeWidth={2}
               strokeDasharray="2 4"
             />

@@ -87,19 +87,28 @@ test('patch: a bed added, plants put in, one renamed and removed', async ({ page
   await page.getByLabel('Length, metres').fill('4,5');
   await page.getByLabel('Name', { exact: true }).fill('Gate bed');
   await page.getByRole('button', { name: 'Add the bed' }).click();
+  await page.getByRole('button', { name: 'Edit Gate bed' }).click();
+  await page.getByRole('button', { name: 'Remove Gate bed' }).click();
+  await expect(page.getByRole('heading', { name: 'Gate bed' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Add a bed' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Gate bed');
+  await page.getByRole('button', { name: 'Add the bed' }).click();
   await page.getByRole('button', { name: 'Add plants to Gate bed' }).click();
   await page.getByRole('button', { name: /^cucumber/ }).click();
   await page.getByLabel('Variety', { exact: true }).fill('Sluice Green');
   await page.getByRole('button', { name: 'Add 4 plants' }).click();
-  await page.getByRole('link', { name: /Sluice Green 2/ }).click();
+  await page.getByRole('button', { name: 'Edit Sluice Green' }).click();
+  await page.getByLabel('Variety', { exact: true }).fill('Sluice Gold');
+  await page.getByRole('button', { name: 'Keep the change' }).click();
+  await page.getByRole('link', { name: /Sluice Gold 2/ }).click();
   await page.getByLabel('Number or name of this plant').fill('two');
   await page.getByRole('button', { name: 'Rename' }).click();
-  await expect(page.getByRole('heading', { name: 'Sluice Green two' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Sluice Gold two' })).toBeVisible();
   await page.getByRole('button', { name: 'Removed or died' }).click();
   await page.getByRole('button', { name: 'I removed it' }).click();
   await expect(page.getByText(/left out of walks and rounds/)).toBeVisible();
   await today(page);
-  await expect(page.getByText('Last: removed: Sluice Green two')).toBeVisible();
+  await expect(page.getByText('Last: removed: Sluice Gold two')).toBeVisible();
 });
 
 test('an unknown address says so', async ({ page }) => {

@@ -61,6 +61,25 @@ test('two phones: what one exports the other merges, once, both ways the same', 
   await other.context().close();
 });
 
+test('a new phone takes over a patch from a file, straight from the first screen', async ({
+  browser,
+  page,
+}) => {
+  await setTime(page, '2026-07-13T17:30:00Z');
+  await beginPatch(page);
+  const file = await exported(page);
+  const fresh = await (await browser.newContext()).newPage();
+  await fresh.goto('/');
+  await fresh.getByRole('button', { name: 'I have a file from another device' }).click();
+  await expect(fresh.getByText(/No patch here yet/)).toBeVisible();
+  await importFile(fresh, 'whole.json', file);
+  await fresh.getByRole('button', { name: /^Add \d+ records/ }).click();
+  await expect(fresh.getByText(/records added/)).toBeVisible();
+  await fresh.getByRole('link', { name: 'Patch' }).click();
+  await expect(fresh.getByRole('link', { name: /^Harbour Lantern/ })).toHaveCount(4);
+  await fresh.context().close();
+});
+
 test('bad files are refused by name, and nothing is lost or half imported', async ({ page }) => {
   await setTime(page, '2026-07-13T17:30:00Z');
   await beginPatch(page);

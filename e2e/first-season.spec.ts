@@ -103,3 +103,16 @@ test('a name with markup is only a name', async ({ page }) => {
   await expect(page.getByText('<img src=x onerror=alert(1)>').first()).toBeVisible();
   expect(ran).toBe(false);
 });
+
+test('fruit for the kitchen: an open female pollinated on the walk waits for its verdict', async ({
+  page,
+}) => {
+  await setTime(page, '2026-07-14T05:30:00Z');
+  await beginPatch(page);
+  await page.goto('/walk');
+  await page.getByRole('button', { name: /^open:/ }).click();
+  await page.getByRole('button', { name: 'Pollinated now, for the kitchen' }).click();
+  await expect(page.getByText('Last: pollinated Harbour Lantern 1')).toBeVisible();
+  await page.goto('/fruit');
+  await expect(page.getByRole('link', { name: /Harbour Lantern 1.*: waiting/ })).toBeVisible();
+});

@@ -6,3 +6,4 @@ export { merge, conflicts } from './merge';
 export { inForce, standings, correctedEvent, type Standing } from './inForce';
 export { snapshot, resume, SNAPSHOT_VERSION, type Snapshot, type Resumed } from './snapshot';
 export { upcast } from './upcast';
+export { workedForKitchen } from './kitchen';

@@ -102,9 +102,11 @@ export function outcomeOf(
   load: number,
 ): Outcome {
   const random = chance(seed, 'outcome', plantName(growing), flower.node ?? flower.id);
-  const males = flower.pollinations[0]?.fathers.reduce((sum, father) => sum + father.males, 0) ?? 0;
+  const fathers = flower.pollinations[0]?.fathers ?? [];
+  // A kitchen pollination names no father: one male, as most people use.
+  const males = fathers.length === 0 ? 1 : fathers.reduce((sum, father) => sum + father.males, 0);
   const heat = weatherOn(seed, date).highC >= 31;
-  const pollen = males === 0 ? 0 : males === 1 ? 0.62 : males === 2 ? 0.78 : 0.84;
+  const pollen = males === 1 ? 0.62 : males === 2 ? 0.78 : 0.84;
   const odds = pollen - (heat ? 0.14 : 0) - Math.min(0.35, Math.max(0, load - 2) * 0.09);
   const took = random() < odds;
   const roll = random();

@@ -9,6 +9,7 @@ import type { Bed, Stand } from '@core/ledger';
 import { useGarden } from '@/data/garden';
 import { Badge, Card, Icon, Key } from '@/ui/controls';
 import { BedSheet } from '@/ui/patch/BedSheet';
+import { StandEditSheet } from '@/ui/patch/StandEditSheet';
 import { StandSheet } from '@/ui/patch/StandSheet';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
@@ -84,19 +85,32 @@ function BedCard({ bed, onEdit, onPlant }: { bed: Bed; onEdit: () => void; onPla
 
 function StandRows({ stand }: { stand: Stand }) {
   const { state } = useGarden();
+  const [editing, setEditing] = useState(false);
   const variety = state.varieties.get(stand.variety);
   const plants = [...state.plants.values()]
     .filter((plant) => plant.stand === stand.id)
     .sort(comparePlants)
     .flatMap((plant) => growing(state, plant.id) ?? []);
   if (!variety) return null;
+  const count = plural(plants.filter(({ plant }) => !plant.ended).length, 'plant');
   return (
     <View>
-      <Txt size="strong">{variety.name}</Txt>
-      <Txt size="label" tone="muted">
-        {cropOf(variety.crop).name} · for {reasonWords[stand.reason]} ·{' '}
-        {plural(plants.filter(({ plant }) => !plant.ended).length, 'plant')}
-      </Txt>
+      <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+        <View style={{ flex: 1 }}>
+          <Txt size="strong">{variety.name}</Txt>
+          <Txt size="label" tone="muted">
+            {cropOf(variety.crop).name} · for {reasonWords[stand.reason]} · {count}
+          </Txt>
+        </View>
+        <Key
+          title="Edit"
+          look="quiet"
+          small
+          label={`Edit ${variety.name}`}
+          onPress={() => setEditing(true)}
+        />
+      </View>
+      {editing ? <StandEditSheet stand={stand} variety={variety} onClose={() => setEditing(false)} /> : null}
       {plants.map((each) => (
         <PlantRow key={each.plant.id} growing={each} />
       ))}

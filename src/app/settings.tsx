@@ -101,23 +101,29 @@ function Settings() {
     >
       <Card>
         <Txt size="heading">Where and who</Txt>
-        <Txt>
-          {place.name} · {place.latitude}, {place.longitude} · {place.zone}
-        </Txt>
-        <Row>
-          <Key
-            title="Change the place"
-            small
-            onPress={() =>
-              setMoving({
-                placeName: place.name,
-                latitude: String(place.latitude),
-                longitude: String(place.longitude),
-                zone: place.zone,
-              })
-            }
-          />
-        </Row>
+        {patch ? (
+          <>
+            <Txt>
+              {place.name} · {place.latitude}, {place.longitude} · {place.zone}
+            </Txt>
+            <Row>
+              <Key
+                title="Change the place"
+                small
+                onPress={() =>
+                  setMoving({
+                    placeName: place.name,
+                    latitude: String(place.latitude),
+                    longitude: String(place.longitude),
+                    zone: place.zone,
+                  })
+                }
+              />
+            </Row>
+          </>
+        ) : (
+          <Txt>No patch here yet: bring one in from a file, or go back and begin one.</Txt>
+        )}
         <Field
           label="Who works with this device (written into each record)"
           value={prefs.by}

@@ -4,8 +4,14 @@ import { Key } from './controls';
 import { Page } from './Page';
 import { Txt } from './theme';
 
+export interface FirstStartProps {
+  readonly onBegin: () => void;
+  readonly onDemo: () => void;
+  readonly onFile: () => void;
+}
+
 /** The first screen of all: one's own patch, or a look round. */
-export function FirstStart({ onBegin, onDemo }: { onBegin: () => void; onDemo: () => void }) {
+export function FirstStart({ onBegin, onDemo, onFile }: FirstStartProps) {
   return (
     <Page
       title="Steady Trowel"
@@ -13,6 +19,7 @@ export function FirstStart({ onBegin, onDemo }: { onBegin: () => void; onDemo: (
         <View style={{ gap: 10 }}>
           <Key title="Begin my patch" look="main" onPress={onBegin} />
           <Key title="Look round the demo patch" onPress={onDemo} />
+          <Key title="I have a file from another device" look="quiet" small onPress={onFile} />
         </View>
       }
     >

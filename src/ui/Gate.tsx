@@ -35,6 +35,10 @@ function Gate({ needsPatch, children }: { needsPatch: boolean; children: ReactNo
         void choose('own');
       }}
       onDemo={() => router.navigate('/demo')}
+      onFile={() => {
+        router.navigate('/settings');
+        void choose('own');
+      }}
     />
   );
   if (status === 'choosing') return first;

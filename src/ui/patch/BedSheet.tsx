@@ -19,7 +19,7 @@ export function BedSheet({
   units: 'metric' | 'us';
   onClose: () => void;
 }) {
-  const { record, newId, patch } = useGarden();
+  const { state, record, newId, patch } = useGarden();
   const unit = units === 'us' ? 'feet' : 'metres';
   const factor = units === 'us' ? FEET : 1;
   const show = (metres: number) => String(Math.round(metres * factor * 100) / 100);
@@ -33,6 +33,7 @@ export function BedSheet({
   });
   const [error, setError] = useState<{ field: string | null; message: string } | null>(null);
   if (!patch) return null;
+  const empty = ![...state.stands.values()].some((stand) => stand.bed === bed?.id);
   const metres = (text: string) => Math.round((Number(text.replace(',', '.')) / factor) * 100) / 100;
   const save = async () => {
     const values = {
@@ -83,6 +84,13 @@ export function BedSheet({
       <Txt size="label" tone="muted">
         Guessed until you measure: rounds are walked in the order in which beds lie.
       </Txt>
+      {bed && empty ? (
+        <Key
+          title={`Remove ${bed.name}`}
+          look="danger"
+          onPress={() => void record({ kind: 'withdrawn', subject: bed.id, target: bed.event }).then(onClose)}
+        />
+      ) : null}
       <Key title={bed ? 'Keep the change' : 'Add the bed'} look="main" onPress={() => void save()} />
     </Sheet>
   );

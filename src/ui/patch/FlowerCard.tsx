@@ -4,6 +4,7 @@ import { fateOf, workedOn } from '@core/fruitset';
 import {
   LOOK_RESULTS,
   standings,
+  workedForKitchen,
   type Flower,
   type LedgerEvent,
   type LookResult,
@@ -155,6 +156,13 @@ export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growi
             {growing.crop.caution}
           </Txt>
         </>
+      ) : null}
+      {flower.sex === 'female' && fate === null && !flower.lost ? (
+        <Key
+          title="Pollinated now, for the kitchen"
+          small
+          onPress={() => void record(workedForKitchen(flower.id))}
+        />
       ) : null}
       {flower.lost || flower.harvested ? null : (
         <Key title="It was lost" look="danger" small onPress={() => setAsking('lost')} />

@@ -1,23 +1,14 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import type { Closure, Crop, Tool } from '@core/crops';
-import {
-  CHECK_RESULTS,
-  type CheckResult,
-  type Draft,
-  type Flower,
-  type LossCause,
-  type Purpose,
-  type State,
-} from '@core/ledger';
-import { growing as growingOf, plantName, type Growing } from '@core/patch';
+import type { Closure, Tool } from '@core/crops';
+import { CHECK_RESULTS, type CheckResult, type Draft, type LossCause, type Purpose } from '@core/ledger';
+import { plantName } from '@core/patch';
 import {
   fathersFor,
   isWhole,
   nextMark,
   suggestFathers,
   windowNow,
-  type FatherOffer,
   type PollinationRound,
   type Stop,
 } from '@core/rounds';
@@ -26,15 +17,18 @@ import { closureAtDawn, DEMO_SEED } from '@core/simulation';
 import { clockText } from '@core/time';
 import { useDraft } from '@/data/draft';
 import { useGarden } from '@/data/garden';
-import { Badge, Card, Key, Notice, Tile, Tiles } from '../controls';
+import { Badge, Key, Notice, Tile, Tiles } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
-import { Runner } from '../drawings/Runner';
 import { Page } from '../Page';
 import { Txt, useIsWide } from '../theme';
 import { UndoLine } from '../UndoLine';
-import { checkWords, closureWords, flowerPlace, plural, toolWords } from '../words';
+import { useKeys } from '../useKeys';
+import { checkWords, closureWords, flowerPlace, toolWords } from '../words';
+import { FatherTiles } from './FatherTiles';
+import { lastTool } from './lastTool';
 import { NextStops } from './NextStops';
+import { WhereItIs } from './WhereItIs';
 
 interface Answers {
   readonly found: CheckResult | null;
@@ -79,6 +73,14 @@ export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
   const mark = useMemo(() => nextMark([...state.flowers.values()].map((each) => each.mark)), [state.flowers]);
 
   const index = round.stops.findIndex((each) => each.flower.id === flower.id);
+  const before = round.stops[index - 1]?.flower.id;
+  const after = round.stops[index + 1]?.flower.id;
+  useKeys(
+    useMemo(
+      () => ({ ArrowLeft: before ? () => onGo(before) : null, ArrowRight: after ? () => onGo(after) : null }),
+      [before, after, onGo],
+    ),
+  );
   const { found } = answers;
   const whole = found !== null && isWhole(found) && found !== 'not-open';
   const purpose: Purpose = whole && !kitchenRound ? 'seed' : 'kitchen';
@@ -318,97 +320,4 @@ export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
       <UndoLine />
     </Page>
   );
-}
-
-/** The plant's runner with this flower picked out, to find it by. */
-function WhereItIs({ flower, growing }: { flower: Flower; growing: Growing }) {
-  const { state, place } = useGarden();
-  const flowers = (state.flowersOf.get(growing.plant.id) ?? [])
-    .flatMap((id) => state.flowers.get(id) ?? [])
-    .filter((each) => each.sex === 'female' || each.id === flower.id);
-  return (
-    <Card style={{ padding: 4 }}>
-      <Runner
-        flowers={flowers}
-        crop={growing.crop}
-        shape={growing.variety.shape}
-        zone={place.zone}
-        chosen={flower.id}
-        scale={0.62}
-        summary={`${plantName(growing)} from root to tip; this flower is at ${flowerPlace(flower)}`}
-      />
-    </Card>
-  );
-}
-
-function FatherTiles({
-  offers,
-  males,
-  onChange,
-}: {
-  offers: readonly FatherOffer[];
-  males: Readonly<Record<string, number>>;
-  onChange: (males: Record<string, number>) => void;
-}) {
-  const { record } = useGarden();
-  const usable = offers.filter(({ free }) => free.length > 0);
-  if (usable.length === 0) {
-    return (
-      <Card>
-        <Txt size="strong">No shut male of this variety is left</Txt>
-        <Txt>
-          Males shut last evening are all used, torn or gone. A male that stood open is no good for seed. Skip
-          this flower, or leave the round and come back.
-        </Txt>
-      </Card>
-    );
-  }
-  return (
-    <Tiles
-      question={`Pollen from other ${usable[0]?.growing.variety.name ?? ''} plants (tap again for one more male)`}
-    >
-      {usable.map(({ growing, free, shut, selfing }) => {
-        const count = males[growing.plant.id] ?? 0;
-        return (
-          <View
-            key={growing.plant.id}
-            style={{ flexGrow: 1, flexBasis: 92, maxWidth: 180, alignSelf: 'flex-start' }}
-          >
-            <Tile
-              title={`plant ${growing.plant.label}`}
-              label={`Pollen of ${plantName(growing)}: ${count} of ${plural(free.length, 'male')}`}
-              note={`${count > 0 ? `${count} of ${free.length}` : plural(free.length, 'male')}${selfing ? ', same plant' : ''}${shut > free.length ? `, ${shut - free.length} used` : ''}`}
-              chosen={count > 0}
-              onPress={() => onChange({ ...males, [growing.plant.id]: count >= free.length ? 0 : count + 1 })}
-            />
-            {count > 0 ? (
-              <Key
-                title="one is torn"
-                look="quiet"
-                small
-                label={`A male of ${plantName(growing)} is torn`}
-                onPress={() => {
-                  const torn = free[free.length - 1];
-                  if (!torn) return;
-                  onChange({ ...males, [growing.plant.id]: Math.min(count, free.length - 1) });
-                  void record({ kind: 'closureChecked', flower: torn, result: 'torn' });
-                }}
-              />
-            ) : null}
-          </View>
-        );
-      })}
-    </Tiles>
-  );
-}
-
-/** The tool of this crop's latest pollination. */
-function lastTool(state: State, crop: Crop): Tool {
-  let latest: { at: string; tool: Tool } | null = null;
-  for (const { pollinations, plant } of state.flowers.values()) {
-    const last = pollinations[pollinations.length - 1];
-    if (!last || (latest && last.at <= latest.at)) continue;
-    if (growingOf(state, plant)?.crop.id === crop.id) latest = last;
-  }
-  return latest?.tool ?? crop.tools[0] ?? 'male-flower';
 }

@@ -1,26 +1,19 @@
 import { useMemo, useState, type ReactNode } from 'react';
-import { View } from 'react-native';
-import { eveningAdvice, SEXES, STAGES, type Closure, type Sex, type Stage } from '@core/crops';
-import { HEALTH, type Draft, type Flower } from '@core/ledger';
+import { eveningAdvice, SEXES, STAGES, type Closure } from '@core/crops';
+import { HEALTH, workedForKitchen, type Draft, type Flower } from '@core/ledger';
 import { plantName, type Growing } from '@core/patch';
-import { budsInSight } from '@core/simulation';
 import { daysBetween, localDateOf } from '@core/time';
 import { useDraft } from '@/data/draft';
 import { useGarden } from '@/data/garden';
 import { Card, Key, Notice, Row, Stepper, Tile, Tiles } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
-import { flowerAppearance } from '../drawings/appearance';
 import { Page } from '../Page';
 import { Txt } from '../theme';
 import { UndoLine } from '../UndoLine';
-import { closureWords, flowerPlace, healthWords, plural, sexWords, stageWords } from '../words';
-
-interface Choice {
-  readonly sex: Sex;
-  readonly stage: Stage;
-  readonly node: number | null;
-  readonly count: number;
-}
+import { useKeys } from '../useKeys';
+import { InSight, type Choice } from './InSight';
+import { Tonight } from './Tonight';
+import { closureWords, healthWords, plural, sexWords, stageWords } from '../words';
 
 const FIRST: Choice = { sex: 'female', stage: 'coloured', node: null, count: 1 };
 
@@ -45,6 +38,7 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
   const { value, change, clear } = useDraft(`walk/${space}/${plant.id}`, FIRST);
   const [again, setAgain] = useState<{ choice: Choice; shut: boolean } | null>(null);
   const [busy, setBusy] = useState(false);
+  useKeys(useMemo(() => ({ ArrowLeft: onBack, ArrowRight: onNext }), [onBack, onNext]));
   const closure = (
     crop.closures.includes((patch?.schools.closure ?? 'tape') as Closure) ? patch?.schools.closure : 'tape'
   ) as Closure;
@@ -98,6 +92,14 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
     } finally {
       setBusy(false);
     }
+  };
+  const workNow = async () => {
+    const flower = newId('flower');
+    await record(
+      { kind: 'flowerSeen', flower, plant: plant.id, sex: 'female', stage: 'open', node: value.node },
+      workedForKitchen(flower),
+    );
+    clear();
   };
   const what = value.sex === 'male' ? plural(value.count, 'male') : 'this female';
   const shutTitle = `Shut ${what} with ${closureWords[closure]}`;
@@ -249,6 +251,14 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
               onPress={() => void save(value, true)}
             />
           ) : null}
+          {value.stage === 'open' && value.sex === 'female' ? (
+            <Key
+              title="Pollinated now, for the kitchen"
+              small
+              disabled={busy}
+              onPress={() => void workNow()}
+            />
+          ) : null}
           {again ? (
             <Key
               title={`Once more: ${again.shut ? 'shut' : 'note'} ${again.choice.sex === 'male' ? plural(again.choice.count, 'male') : 'a female'}, ${stageWords[again.choice.stage]}`}
@@ -269,76 +279,6 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
       </Card>
       {tonight.length > 0 ? <Tonight flowers={tonight} growing={growing} zone={place.zone} /> : null}
     </Page>
-  );
-}
-
-function Tonight({ flowers, growing, zone }: { flowers: readonly Flower[]; growing: Growing; zone: string }) {
-  return (
-    <Card>
-      <Txt size="strong">Tonight on this plant: {plural(flowers.length, 'flower')}</Txt>
-      <Row gap={12}>
-        {flowers.map((flower) => (
-          <View key={flower.id} style={{ alignItems: 'center' }}>
-            <FlowerDrawing
-              {...flowerAppearance(flower, growing.crop, zone)}
-              shape={growing.variety.shape}
-              petals={growing.crop.petals}
-              size={58}
-            />
-            <Txt size="label">
-              {sexWords[flower.sex]}
-              {flower.node === null ? '' : `, ${flowerPlace(flower)}`}
-            </Txt>
-          </View>
-        ))}
-      </Row>
-    </Card>
-  );
-}
-
-/** Demo only: what a visitor would find on the plant, as there is no real one to look at. */
-function InSight({
-  growing,
-  date,
-  known,
-  onPick,
-}: {
-  growing: Growing;
-  date: string;
-  known: readonly Flower[];
-  onPick: (choice: Partial<Choice>) => void;
-}) {
-  const buds = budsInSight(growing, date).filter(
-    ({ node, sex }) => !known.some((flower) => flower.node === node && flower.sex === sex),
-  );
-  return (
-    <Card>
-      <Txt size="label" tone="muted">
-        In the demo patch you would see on this plant (tap one to pick it up):
-      </Txt>
-      {buds.length === 0 ? <Txt>Nothing more tonight.</Txt> : null}
-      <Row gap={6}>
-        {buds.map(({ node, sex, stage, count }) => (
-          <Tile
-            key={`${node}${sex}`}
-            title={`node ${node}`}
-            label={`Node ${node}: ${count > 1 ? `${count} ` : ''}${sexWords[sex]}, look at the picture for the stage`}
-            chosen={false}
-            onPress={() => onPick({ sex, stage, node, count: sex === 'male' ? count : 1 })}
-            picture={
-              <FlowerDrawing
-                sex={sex}
-                appearance={stage}
-                shape={growing.variety.shape}
-                petals={growing.crop.petals}
-                size={56}
-              />
-            }
-            minWidth={62}
-          />
-        ))}
-      </Row>
-    </Card>
   );
 }
 

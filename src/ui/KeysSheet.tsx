@@ -1,0 +1,28 @@
+import { View } from 'react-native';
+import { Sheet } from './controls';
+import { Txt } from './theme';
+
+const KEYS: readonly [key: string, what: string][] = [
+  ['t', 'Today'],
+  ['p', 'Patch'],
+  ['f', 'Fruit'],
+  ['← →', 'the plant or stop before and after, on a walk or round'],
+  ['u', 'undo the last entry'],
+  ['Tab, Enter', 'from one thing to the next, and do it'],
+  ['?', 'this list'],
+];
+
+export function KeysSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
+  return (
+    <Sheet open={open} onClose={onClose} title="Keys">
+      {KEYS.map(([key, what]) => (
+        <View key={key} style={{ flexDirection: 'row', gap: 12 }}>
+          <Txt size="strong" style={{ width: 96 }}>
+            {key}
+          </Txt>
+          <Txt style={{ flex: 1 }}>{what}</Txt>
+        </View>
+      ))}
+    </Sheet>
+  );
+}

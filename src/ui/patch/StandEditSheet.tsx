@@ -1,0 +1,85 @@
+import { useState } from 'react';
+import { FRUIT_SHAPES, REASONS, cropOf } from '@core/crops';
+import type { Draft, Stand, Variety } from '@core/ledger';
+import { useGarden } from '@/data/garden';
+import { Field, Key, Sheet, Tile, Tiles } from '../controls';
+import { FlowerDrawing } from '../drawings/FlowerDrawing';
+import { Txt } from '../theme';
+import { reasonWords } from '../words';
+
+/** Puts right what was said of a stand: its variety's name and fruit, and why it is worked by hand. */
+export function StandEditSheet({
+  stand,
+  variety,
+  onClose,
+}: {
+  stand: Stand;
+  variety: Variety;
+  onClose: () => void;
+}) {
+  const { record } = useGarden();
+  const [name, setName] = useState(variety.name);
+  const [shape, setShape] = useState(variety.shape);
+  const [reason, setReason] = useState(stand.reason);
+  const [error, setError] = useState<string | null>(null);
+  const save = async () => {
+    const wanted = name.trim();
+    if (wanted === '' || wanted.length > 80)
+      return setError('The variety needs a name of 1 to 80 characters');
+    const drafts: Draft[] = [];
+    if (wanted !== variety.name || shape !== variety.shape) {
+      drafts.push({
+        kind: 'corrected',
+        subject: variety.id,
+        target: variety.event,
+        changes: { name: wanted, shape },
+      });
+    }
+    if (reason !== stand.reason) {
+      drafts.push({ kind: 'corrected', subject: stand.id, target: stand.event, changes: { reason } });
+    }
+    if (drafts.length > 0) await record(...drafts);
+    onClose();
+  };
+  return (
+    <Sheet open onClose={onClose} title={`Edit ${variety.name}`}>
+      <Field label="Variety" value={name} onChange={setName} error={error} />
+      <Tiles question="Its fruit">
+        {FRUIT_SHAPES.map((each) => (
+          <Tile
+            key={each}
+            title={each}
+            small
+            chosen={shape === each}
+            onPress={() => setShape(each)}
+            picture={
+              <FlowerDrawing
+                sex="female"
+                appearance="coloured"
+                shape={each}
+                petals={cropOf(variety.crop).petals}
+                size={52}
+              />
+            }
+            minWidth={58}
+          />
+        ))}
+      </Tiles>
+      <Tiles question="Why pollinate by hand?">
+        {REASONS.map((each) => (
+          <Tile
+            key={each}
+            title={reasonWords[each]}
+            chosen={reason === each}
+            onPress={() => setReason(each)}
+            minWidth={90}
+          />
+        ))}
+      </Tiles>
+      <Key title="Keep the change" look="main" onPress={() => void save()} />
+      <Txt size="label" tone="muted">
+        The name changes for every stand of this variety; what it was called before stays in the log.
+      </Txt>
+    </Sheet>
+  );
+}

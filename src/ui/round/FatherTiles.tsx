@@ -1,0 +1,69 @@
+import { View } from 'react-native';
+import { plantName } from '@core/patch';
+import type { FatherOffer } from '@core/rounds';
+import { useGarden } from '@/data/garden';
+import { Card, Key, Tile, Tiles } from '../controls';
+import { Txt } from '../theme';
+import { plural } from '../words';
+
+/** Which plants' males were used, and how many of each. A male found torn is said here too. */
+export function FatherTiles({
+  offers,
+  males,
+  onChange,
+}: {
+  offers: readonly FatherOffer[];
+  males: Readonly<Record<string, number>>;
+  onChange: (males: Record<string, number>) => void;
+}) {
+  const { record } = useGarden();
+  const usable = offers.filter(({ free }) => free.length > 0);
+  if (usable.length === 0) {
+    return (
+      <Card>
+        <Txt size="strong">No shut male of this variety is left</Txt>
+        <Txt>
+          Males shut last evening are all used, torn or gone. A male that stood open is no good for seed. Skip
+          this flower, or leave the round and come back.
+        </Txt>
+      </Card>
+    );
+  }
+  return (
+    <Tiles
+      question={`Pollen from other ${usable[0]?.growing.variety.name ?? ''} plants (tap again for one more male)`}
+    >
+      {usable.map(({ growing, free, shut, selfing }) => {
+        const count = males[growing.plant.id] ?? 0;
+        return (
+          <View
+            key={growing.plant.id}
+            style={{ flexGrow: 1, flexBasis: 92, maxWidth: 180, alignSelf: 'flex-start' }}
+          >
+            <Tile
+              title={`plant ${growing.plant.label}`}
+              label={`Pollen of ${plantName(growing)}: ${count} of ${plural(free.length, 'male')}`}
+              note={`${count > 0 ? `${count} of ${free.length}` : plural(free.length, 'male')}${selfing ? ', same plant' : ''}${shut > free.length ? `, ${shut - free.length} used` : ''}`}
+              chosen={count > 0}
+              onPress={() => onChange({ ...males, [growing.plant.id]: count >= free.length ? 0 : count + 1 })}
+            />
+            {count > 0 ? (
+              <Key
+                title="one is torn"
+                look="quiet"
+                small
+                label={`A male of ${plantName(growing)} is torn`}
+                onPress={() => {
+                  const torn = free[free.length - 1];
+                  if (!torn) return;
+                  onChange({ ...males, [growing.plant.id]: Math.min(count, free.length - 1) });
+                  void record({ kind: 'closureChecked', flower: torn, result: 'torn' });
+                }}
+              />
+            ) : null}
+          </View>
+        );
+      })}
+    </Tiles>
+  );
+}

@@ -1,0 +1,27 @@
+import type { Flower } from '@core/ledger';
+import { plantName, type Growing } from '@core/patch';
+import { useGarden } from '@/data/garden';
+import { Card } from '../controls';
+import { Runner } from '../drawings/Runner';
+import { flowerPlace } from '../words';
+
+/** The plant's runner with this flower picked out, to find it by. */
+export function WhereItIs({ flower, growing }: { flower: Flower; growing: Growing }) {
+  const { state, place } = useGarden();
+  const flowers = (state.flowersOf.get(growing.plant.id) ?? [])
+    .flatMap((id) => state.flowers.get(id) ?? [])
+    .filter((each) => each.sex === 'female' || each.id === flower.id);
+  return (
+    <Card style={{ padding: 4 }}>
+      <Runner
+        flowers={flowers}
+        crop={growing.crop}
+        shape={growing.variety.shape}
+        zone={place.zone}
+        chosen={flower.id}
+        scale={0.62}
+        summary={`${plantName(growing)} from root to tip; this flower is at ${flowerPlace(flower)}`}
+      />
+    </Card>
+  );
+}

@@ -1,0 +1,21 @@
+import { useEffect } from 'react';
+
+const TYPING = new Set(['INPUT', 'TEXTAREA', 'SELECT']);
+
+/** Single keys while nobody types in a field and no sheet is open. Keys with Ctrl, Alt or Cmd are the browser's. */
+export function useKeys(keys: Readonly<Record<string, (() => void) | null>>): void {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement | null;
+      if (event.ctrlKey || event.altKey || event.metaKey || event.defaultPrevented) return;
+      if (target && (TYPING.has(target.tagName) || target.isContentEditable)) return;
+      if (document.querySelector('[role="dialog"]')) return;
+      const act = keys[event.key];
+      if (!act) return;
+      event.preventDefault();
+      act();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [keys]);
+}

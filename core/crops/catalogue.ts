@@ -203,7 +203,7 @@ const CROPS: readonly Crop[] = [
       ...stages('white'),
       coloured: {
         name: 'coloured',
-        looks: 'Full and plump, white showing along the petals, still shut: opens at the next dusk.',
+        looks: 'Full and plump, white showing along the petals, still shut.',
         opensInDays: handbook<Range>([0, 1], 'opens towards evening; general texts'),
       },
     },

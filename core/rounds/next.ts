@@ -21,8 +21,10 @@ export interface PollinationRound {
   readonly fatherPlants: number;
   readonly minutes: number;
   readonly window: OpenWindow;
-  /** The latest start that still ends before the insects (dawn) or before the flowers shut (dusk). */
+  /** The latest start that still ends before the insects (dawn) or while one can see (dusk). */
   readonly startBy: number;
+  /** When the round should be over: insects at dawn, darkness at dusk. */
+  readonly end: number;
   readonly insectsFrom: number;
 }
 
@@ -57,7 +59,8 @@ export function pollinationRound(
     opens: Math.min(...windows.map(({ opens }) => opens)),
     closes: Math.max(...windows.map(({ closes }) => closes)),
   };
-  const end = kind === 'dawn' ? day.insectsFrom : window.closes;
+  // At dusk no bee sets the end, but the light does: an hour past the last of it [M].
+  const end = kind === 'dawn' ? day.insectsFrom : day.lastLight + 60 * MINUTE;
   const varieties = new Set(stops.map(({ growing: { variety } }) => variety.id));
   let males = 0;
   let fatherPlants = 0;
@@ -77,6 +80,7 @@ export function pollinationRound(
     minutes,
     window,
     startBy: Math.max(window.opens, end - minutes * MINUTE),
+    end,
     insectsFrom: day.insectsFrom,
   };
 }

@@ -114,6 +114,20 @@ describe('the dawn round', () => {
   });
 });
 
+test('a bottle gourd shut before dusk is worked that same dusk, while there is light to see by', () => {
+  const gourd = demoLog(8).map((event) =>
+    event.kind === 'varietyAdded' ? { ...event, crop: 'bottle-gourd' as const } : event,
+  );
+  const state = fold(gourd);
+  const shutOn = '2026-07-13';
+  const round = pollinationRound(state, DEMO_PLACE, shutOn, 'dusk');
+  expect(round?.stops.length).toBeGreaterThan(3);
+  const day = gardenDay(DEMO_PLACE, shutOn);
+  expect(round?.startBy).toBeGreaterThan(day.sunset - 2 * 3_600_000);
+  expect(round?.startBy).toBeLessThan(day.lastLight + 3_600_000);
+  expect(pollinationRound(state, DEMO_PLACE, DEMO_TODAY, 'dawn')).toBeNull();
+});
+
 test('suggested males are spread over plants, never more than there are', () => {
   const offer = (id: string, free: number, selfing = false) =>
     ({

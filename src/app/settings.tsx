@@ -29,6 +29,8 @@ function Settings() {
   const router = useRouter();
   const [moving, setMoving] = useState<PlaceDraft | null>(null);
   const [errors, setErrors] = useState<Record<string, string>>({});
+  // The choices come back a moment later; what is being typed must not wait for them.
+  const [by, setBy] = useState(prefs.by);
   const [wrong, setWrong] = useState<string | null>(null);
   const savePlace = async () => {
     if (!moving || !patch) return;
@@ -126,8 +128,11 @@ function Settings() {
         )}
         <Field
           label="Who works with this device (written into each record)"
-          value={prefs.by}
-          onChange={(by) => void changePrefs({ by: by.slice(0, 80) })}
+          value={by}
+          onChange={(typed) => {
+            setBy(typed.slice(0, 80));
+            void changePrefs({ by: typed.slice(0, 80) });
+          }}
           placeholder="first name"
         />
         <Tiles question="Units">

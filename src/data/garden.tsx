@@ -12,7 +12,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { IdByKind, SubjectKind } from '@core/ids';
 import type { AnyEvent, Draft, Patch, Place, State } from '@core/ledger';
 import { mainPatch } from '@core/patch';
-import { demoMeanwhile, demoStart } from '@core/simulation';
+import { demoStart } from '@core/simulation';
 import { localDateOf, type LocalDate } from '@core/time';
 import { deviceBox } from './deviceBox';
 import { DemoClock, realClock } from './clock';
@@ -177,7 +177,9 @@ function useOpened(open: OpenSpace | null, prefs: Prefs | null): Garden | null {
       undo: () => store.undo(),
       async moveDemoTo(time) {
         if (!demo) return;
-        await store.add(demoMeanwhile(store.ledger.state, demo.now(), time));
+        const events = await store.allEvents();
+        const from = demo.now();
+        await store.add(await inWorker((trade) => trade.demoMeanwhile(events, from, time)).result);
         await demo.moveTo(time);
         tick();
       },

@@ -1,15 +1,16 @@
 import { expose } from 'comlink';
 import { fromJson, type ReadFile } from '@core/formats';
-import type { AnyEvent, LedgerEvent } from '@core/ledger';
-import { demoLog } from '@core/simulation';
+import { fold, type AnyEvent, type LedgerEvent } from '@core/ledger';
+import { demoLog, demoMeanwhile } from '@core/simulation';
 
 /** The heavy work, off the interface's thread. Stopped by ending the worker. */
 const trade = {
   makeDemo: (onProgress: (share: number) => void): LedgerEvent[] => demoLog(undefined, onProgress),
+  demoMeanwhile: (events: readonly AnyEvent[], from: number, to: number): LedgerEvent[] =>
+    demoMeanwhile(fold(events), from, to),
   readFile: (text: string, onProgress: (share: number) => void): ReadFile => fromJson(text, onProgress),
 };
 
 export type Trade = typeof trade;
-export type { AnyEvent };
 
 expose(trade);

@@ -49,10 +49,9 @@ export function RoundCard({ round, onStart }: { round: Round; onStart: () => voi
 function PollinationCard({ round, onStart }: { round: PollinationRound; onStart: () => void }) {
   const { state, place, prefs, now } = useGarden();
   const time = (epochMs: number) => clockText(epochMs, place.zone, prefs.clock === '12');
-  const { toDo, males, fatherPlants, minutes, startBy, insectsFrom, kind, window } = round;
+  const { toDo, males, fatherPlants, minutes, startBy, kind, window } = round;
   const done = round.stops.length - toDo.length;
-  const end = kind === 'dawn' ? insectsFrom : window.closes;
-  const left = Math.round((end - now) / 60_000);
+  const left = Math.round((round.end - now) / 60_000);
   const varieties = new Set(toDo.map(({ growing }) => growing.variety.id)).size;
   const taped = toDo.filter(({ flower }) => flower.shuttings[0]?.closure === 'tape').length;
   const mark = nextMark([...state.flowers.values()].map((flower) => flower.mark));

@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import chromiumArgs from './scripts/chromium-args.json';
 
 const port = Number(process.env.E2E_PORT ?? 8391);
 
@@ -15,15 +16,7 @@ export default defineConfig({
     trace: 'retain-on-failure',
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
+      args: chromiumArgs,
     },
   },
   projects: [

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
 import { toJson } from '../core/formats';
+import chromiumArgs from '../scripts/chromium-args.json';
 import { makeLog } from './makeLog';
 
 const PORT = 8393;
@@ -19,15 +20,7 @@ export async function benchBrowser(): Promise<void> {
   await new Promise((resolve) => setTimeout(resolve, 2500));
   const browser = await chromium.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-    ],
+    args: chromiumArgs,
   });
   try {
     await firstLoad(browser);

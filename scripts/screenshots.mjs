@@ -1,6 +1,6 @@
 // npm run screenshots: one current picture of each main view, from the demo patch.
 import { spawn } from 'node:child_process';
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureChromium, ensurePackages, root } from './ensure.mjs';
 
@@ -22,15 +22,7 @@ const server = spawn(process.execPath, ['--import', 'tsx', 'server/index.ts'], {
 await new Promise((resolve) => setTimeout(resolve, 2500));
 const browser = await chromium.launch({
   executablePath,
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
+  args: JSON.parse(readFileSync(join(root, 'scripts/chromium-args.json'), 'utf8')),
 });
 
 async function tour(size, viewport) {

@@ -1,0 +1,68 @@
+import { CLOSURES, REASONS, SEXES, STAGES, TOOLS } from '@core/crops';
+import { CHECK_RESULTS, fold, HEALTH, LOOK_RESULTS, LOSS_CAUSES, type AnyEvent } from '@core/ledger';
+import { demoLog } from '@core/simulation';
+import * as words from './words';
+
+const log = demoLog(4) as AnyEvent[];
+const state = fold(log);
+const first = (kind: string) => log.find((event) => event.kind === kind) as AnyEvent;
+
+test('everything that can be recorded has a word, and no two of a kind share one', () => {
+  const tables: [readonly string[], Record<string, string>][] = [
+    [CLOSURES, words.closureWords],
+    [TOOLS, words.toolWords],
+    [CHECK_RESULTS, words.checkWords],
+    [LOOK_RESULTS, words.lookWords],
+    [HEALTH, words.healthWords],
+    [SEXES, words.sexWords],
+    [STAGES, words.stageWords],
+    [REASONS, words.reasonWords],
+    [LOSS_CAUSES, words.causeWords],
+  ];
+  for (const [keys, table] of tables) {
+    expect(Object.keys(table).sort()).toEqual([...keys].sort());
+    expect(new Set(Object.values(table)).size).toBe(keys.length);
+  }
+});
+
+test('one and many', () => {
+  expect([words.plural(1, 'male'), words.plural(0, 'male'), words.plural(2, 'batch', 'batches')]).toEqual([
+    '1 male',
+    '0 males',
+    '2 batches',
+  ]);
+});
+
+describe('the last entry, in words', () => {
+  test.each([
+    ['flowerSeen', /^noted .+ \d, node \d+$/],
+    ['malesCounted', /^counted \d+ males?, .+ \d$/],
+    ['closureChecked', /^(whole|torn|hole|gone|not open): .+, node \d+$/],
+    ['pollinated', /^pollinated .+, node \d+$/],
+    ['lookedAt', /^(growing|the same|yellowing|gone): .+, node \d+$/],
+    ['lost', /^lost \(.+\): .+, node \d+$/],
+    ['plantChecked', /^(healthy|doubtful): .+ \d$/],
+    ['marked', /^marked .+, node \d+$/],
+    ['coverOff', /^cover off .+, node \d+$/],
+    ['bedAdded', /^added the bed Upper terrace$/],
+    ['plantAdded', /^added 1 plant$/],
+  ])('%s', (kind, wanted) => {
+    expect(words.entryWords(state, [first(kind)])).toMatch(wanted);
+  });
+  test('a tap of several facts is named by the one that matters', () => {
+    const flower = (first('pollinated') as unknown as { flower: string }).flower;
+    const check = { ...first('closureChecked'), flower } as AnyEvent;
+    expect(words.entryWords(state, [check, first('pollinated'), first('marked')])).toMatch(/^pollinated/);
+  });
+  test('several flowers shut at once are counted', () => {
+    const shut = log.filter(({ kind }) => kind === 'flowerShut').slice(0, 3);
+    expect(words.entryWords(state, shut)).toMatch(/^shut 3 flowers/);
+    expect(words.entryWords(state, shut.slice(0, 1))).toMatch(/^shut .+, node \d+$/);
+  });
+  test('what is not known is named plainly', () => {
+    expect(words.entryWords(state, [])).toBe('the last entry');
+    expect(words.entryWords(state, [{ ...first('marked'), kind: 'scented' } as AnyEvent])).toBe(
+      'the last entry',
+    );
+  });
+});

@@ -1,10 +1,9 @@
 // npm run dev: the app with reload on every change.
-import { ensurePackages, quietEnv, root, run } from './ensure.mjs';
+import { ensurePackages, quietEnv, run } from './ensure.mjs';
 
 ensurePackages();
 const { prepareFonts } = await import('./build.mjs');
 prepareFonts();
-run('npx', ['expo', 'start', '--web', '--port', process.env.PORT ?? '8081'], {
-  cwd: root,
-  env: { ...quietEnv, CI: '' },
-});
+// Under CI Expo would not watch for changes.
+const { CI: _CI, ...env } = quietEnv;
+run('npx', ['expo', 'start', '--web', '--port', process.env.PORT ?? '8081'], { env });

@@ -1,5 +1,5 @@
 import { fateOf, tally } from '../fruitset';
-import { growing, mainPatch, plantName, walkOrder } from '../patch';
+import { flowersOn, growing, mainPatch, plantName, walkOrder } from '../patch';
 import type { State } from '../ledger';
 import { csvText, type Cell } from './csv';
 
@@ -97,10 +97,7 @@ function plantRows(state: State, zone: string): Cell[][] {
     ],
   ];
   for (const { plant, bed, variety, crop } of walkOrder(state)) {
-    const flowers = (state.flowersOf.get(plant.id) ?? []).flatMap((id) => {
-      const flower = state.flowers.get(id);
-      return flower ? [[flower, crop] as const] : [];
-    });
+    const flowers = flowersOn(state, plant.id).map((flower) => [flower, crop] as const);
     const { worked, set, dropped, waiting, share, interval } = tally(flowers, zone);
     rows.push([
       bed.name,

@@ -1,6 +1,6 @@
 import { cropOf, type Crop } from '../crops';
 import type { PlantId, StandId } from '../ids';
-import type { Bed, Patch, Plant, Stand, State, Variety } from '../ledger';
+import type { Bed, Flower, Patch, Plant, Stand, State, Variety } from '../ledger';
 
 /** A plant with everything it belongs to. */
 export interface Growing {
@@ -37,4 +37,9 @@ export function mainPatch(state: State): Patch | null {
 
 export function plantsOfStand(state: State, stand: StandId): Plant[] {
   return [...state.plants.values()].filter((plant) => plant.stand === stand);
+}
+
+/** Every flower recorded on a plant, oldest record first. */
+export function flowersOn(state: State, plant: PlantId): Flower[] {
+  return (state.flowersOf.get(plant) ?? []).flatMap((id) => state.flowers.get(id) ?? []);
 }

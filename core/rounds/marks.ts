@@ -1,3 +1,5 @@
+import type { State } from '../ledger';
+
 /** Letters of marks: none that a wet pencil confuses with another (no I, O, Q, S, Z) or with a digit. */
 const LETTERS = 'ABCDEFGHJKLMNPRTUVWXY';
 
@@ -24,4 +26,9 @@ export function nextMark(used: Iterable<string | null>): string {
     if (index !== null && index > highest) highest = index;
   }
   return markAt(highest + 1);
+}
+
+/** The mark after the highest that any flower of the log carries. */
+export function nextMarkIn({ flowers }: Pick<State, 'flowers'>): string {
+  return nextMark([...flowers.values()].map(({ mark }) => mark));
 }

@@ -13,7 +13,7 @@ import {
 } from '../ledger';
 import { mainPatch, walkOrder, type Growing } from '../patch';
 import { hashText, seededRandom, type Random } from '../random';
-import { fathersFor, looksDue, nextMark, shutMales, stopsOf, suggestFathers } from '../rounds';
+import { fathersFor, looksDue, nextMarkIn, shutMales, stopsOf, suggestFathers } from '../rounds';
 import { addDays, daysBetween, toInstant, type LocalDate } from '../time';
 import { budsOf, closureAtDawn, lookOn, outcomeOf, sizeOn, stageOn } from './truth';
 
@@ -201,7 +201,7 @@ export function dawnWork(diary: Diary, date: LocalDate, by: string): void {
       shutAgain: closure,
       purpose: 'seed',
     });
-    const mark = nextMark([...diary.state.flowers.values()].map((each) => each.mark));
+    const mark = nextMarkIn(diary.state);
     diary.write((time += diary.pause(10, 30)), by, { kind: 'marked', flower: flower.id, mark });
   }
 }

@@ -6,11 +6,12 @@ import { plantName } from '@core/patch';
 import { clockText, localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden';
 import { SetChart } from '@/ui/charts/SetChart';
-import { Badge, Card, Key, Row, Stat, Tile, Tiles } from '@/ui/controls';
+import { Badge, Card, Key, Row, Tile, Tiles } from '@/ui/controls';
 import { flowerAppearance } from '@/ui/drawings/appearance';
 import { FlowerDrawing } from '@/ui/drawings/FlowerDrawing';
 import { tallyOf, talliesBy, workedFlowers } from '@/ui/fruit/flowersOf';
 import { gated } from '@/ui/Gate';
+import { TallyStats } from '@/ui/fruit/TallyStats';
 import { Page } from '@/ui/Page';
 import { Txt, useColours } from '@/ui/theme';
 import { causeWords, fateWords, flowerPlace } from '@/ui/words';
@@ -129,12 +130,7 @@ function Fruit() {
     >
       <Card>
         <Txt size="heading">Set and drop</Txt>
-        <Row gap={22}>
-          <Stat value={all.worked} name="worked" />
-          <Stat value={all.set} name="set" />
-          <Stat value={all.dropped} name="dropped" />
-          <Stat value={all.waiting} name="waiting" />
-        </Row>
+        <TallyStats tally={all} />
         <SetChart rows={[{ name: 'whole patch', tally: all }, ...rows]} />
         <Row>
           <Key title={byPlant ? 'By variety' : 'By plant'} small onPress={() => setByPlant(!byPlant)} />

@@ -3,7 +3,7 @@ import { Pressable, View } from 'react-native';
 import { mdiChevronRight, mdiPencil } from '@/ui/controls/iconPaths';
 import { useRouter } from 'expo-router';
 import { fateOf } from '@core/fruitset';
-import { compareBeds, comparePlants, growing, type Growing } from '@core/patch';
+import { compareBeds, comparePlants, growing, type Growing, flowersOn } from '@core/patch';
 import { cropOf } from '@core/crops';
 import type { Bed, Stand } from '@core/ledger';
 import { useGarden } from '@/data/garden';
@@ -122,7 +122,7 @@ function PlantRow({ growing: { plant, crop, variety } }: { growing: Growing }) {
   const { state, place } = useGarden();
   const router = useRouter();
   const colours = useColours();
-  const flowers = (state.flowersOf.get(plant.id) ?? []).flatMap((id) => state.flowers.get(id) ?? []);
+  const flowers = flowersOn(state, plant.id);
   const count = (wanted: string) =>
     flowers.filter((flower) => fateOf(flower, crop, place.zone) === wanted).length;
   const waiting = count('waiting');

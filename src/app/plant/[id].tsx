@@ -1,15 +1,16 @@
 import { useMemo, useState } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { growing, plantName } from '@core/patch';
+import { growing, plantName, flowersOn } from '@core/patch';
 import { fateOf } from '@core/fruitset';
 import { useGarden } from '@/data/garden';
 import { SetChart } from '@/ui/charts/SetChart';
-import { Badge, Card, Key, Row, Stat } from '@/ui/controls';
+import { Badge, Card, Key } from '@/ui/controls';
 import { Runner } from '@/ui/drawings/Runner';
 import { tallyOf, workedFlowers } from '@/ui/fruit/flowersOf';
 import { FlowerCard } from '@/ui/patch/FlowerCard';
 import { PlantEdit } from '@/ui/patch/PlantEdit';
 import { gated } from '@/ui/Gate';
+import { TallyStats } from '@/ui/fruit/TallyStats';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
@@ -22,10 +23,7 @@ function PlantPage() {
   const router = useRouter();
   const [chosen, setChosen] = useState<string | null>(wanted ?? null);
   const found = growing(state, id);
-  const flowers = useMemo(
-    () => (state.flowersOf.get(id) ?? []).flatMap((each) => state.flowers.get(each) ?? []),
-    [state, id],
-  );
+  const flowers = useMemo(() => flowersOn(state, id), [state, id]);
   const worked = useMemo(() => workedFlowers(state), [state]);
   if (!found) {
     return (
@@ -108,12 +106,7 @@ function PlantPage() {
       <UndoLine />
       <Card>
         <Txt size="heading">Set and drop</Txt>
-        <Row gap={22}>
-          <Stat value={own.worked} name="worked" />
-          <Stat value={own.set} name="set" />
-          <Stat value={own.dropped} name="dropped" />
-          <Stat value={own.waiting} name="waiting" />
-        </Row>
+        <TallyStats tally={own} />
         <SetChart rows={rows} />
       </Card>
     </Page>

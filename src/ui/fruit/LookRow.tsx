@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { LOOK_RESULTS, type LookResult } from '@core/ledger';
-import { nextMark, type OwedLook } from '@core/rounds';
+import { nextMarkIn, type OwedLook } from '@core/rounds';
 import { plantName } from '@core/patch';
 import { DEMO_SEED, lookOn, trueOutcome } from '@core/simulation';
 import { useGarden } from '@/data/garden';
@@ -68,7 +68,7 @@ export function LookRow({
       </Tiles>
       {markWhenGrowing && flower.mark === null ? (
         <Key
-          title={`It grows: put mark ${nextMark([...state.flowers.values()].map(({ mark }) => mark))} on`}
+          title={`It grows: put mark ${nextMarkIn(state)} on`}
           small
           onPress={() =>
             void record(
@@ -76,7 +76,7 @@ export function LookRow({
               {
                 kind: 'marked',
                 flower: flower.id,
-                mark: nextMark([...state.flowers.values()].map(({ mark }) => mark)),
+                mark: nextMarkIn(state),
               },
             )
           }

@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { HEALTH, LOSS_CAUSES } from '@core/ledger';
+import { LOSS_CAUSES } from '@core/ledger';
 import { plantName, type Growing } from '@core/patch';
 import { useDraft } from '@/data/draft';
 import { useGarden } from '@/data/garden';
 import { Card, Field, Key, Row, Sheet, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
-import { causeWords, healthWords } from '../words';
+import { HealthTiles } from './HealthTiles';
+import { causeWords } from '../words';
 
 /** What can be said of the plant itself: its health, a note, another name, its end. */
 export function PlantEdit({ growing }: { growing: Growing }) {
@@ -33,16 +34,7 @@ export function PlantEdit({ growing }: { growing: Growing }) {
           its records stay.
         </Txt>
       ) : (
-        <Tiles question="Health: only healthy plants make seed mothers">
-          {HEALTH.map((health) => (
-            <Tile
-              key={health}
-              title={healthWords[health]}
-              chosen={plant.health === health}
-              onPress={() => void record({ kind: 'plantChecked', plant: plant.id, health })}
-            />
-          ))}
-        </Tiles>
+        <HealthTiles plant={plant} question="Health: only healthy plants make seed mothers" />
       )}
       {plant.notes.map((note) => (
         <Txt key={note.event}>“{note.text}”</Txt>

@@ -6,7 +6,7 @@ import { plantName } from '@core/patch';
 import {
   fathersFor,
   isWhole,
-  nextMark,
+  nextMarkIn,
   suggestFathers,
   windowNow,
   type PollinationRound,
@@ -70,7 +70,7 @@ export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
     [state, stop, round.date, place.zone, schools],
   );
   const suggested = useMemo(() => suggestFathers(offers, Number(schools?.males ?? 2)), [offers, schools]);
-  const mark = useMemo(() => nextMark([...state.flowers.values()].map((each) => each.mark)), [state.flowers]);
+  const mark = useMemo(() => nextMarkIn(state), [state]);
 
   const index = round.stops.findIndex((each) => each.flower.id === flower.id);
   const before = round.stops[index - 1]?.flower.id;

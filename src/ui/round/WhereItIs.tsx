@@ -1,5 +1,5 @@
 import type { Flower } from '@core/ledger';
-import { plantName, type Growing } from '@core/patch';
+import { plantName, type Growing, flowersOn } from '@core/patch';
 import { useGarden } from '@/data/garden';
 import { Card } from '../controls';
 import { Runner } from '../drawings/Runner';
@@ -8,9 +8,9 @@ import { flowerPlace } from '../words';
 /** The plant's runner with this flower picked out, to find it by. */
 export function WhereItIs({ flower, growing }: { flower: Flower; growing: Growing }) {
   const { state, place } = useGarden();
-  const flowers = (state.flowersOf.get(growing.plant.id) ?? [])
-    .flatMap((id) => state.flowers.get(id) ?? [])
-    .filter((each) => each.sex === 'female' || each.id === flower.id);
+  const flowers = flowersOn(state, growing.plant.id).filter(
+    (each) => each.sex === 'female' || each.id === flower.id,
+  );
   return (
     <Card style={{ padding: 4 }}>
       <Runner

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { nextMark, type PollinationRound, type Round } from '@core/rounds';
+import { nextMarkIn, type PollinationRound, type Round } from '@core/rounds';
 import { clockText } from '@core/time';
 import { useGarden } from '@/data/garden';
 import { Badge, Card, Key, Row, Stat } from '../controls';
@@ -54,7 +54,7 @@ function PollinationCard({ round, onStart }: { round: PollinationRound; onStart:
   const left = Math.round((round.end - now) / 60_000);
   const varieties = new Set(toDo.map(({ growing }) => growing.variety.id)).size;
   const taped = toDo.filter(({ flower }) => flower.shuttings[0]?.closure === 'tape').length;
-  const mark = nextMark([...state.flowers.values()].map((flower) => flower.mark));
+  const mark = nextMarkIn(state);
   const pockets = [
     taped > 0 ? `${taped * TAPE_CM} cm tape` : null,
     `${plural(toDo.length, 'mark')} (from ${mark})`,

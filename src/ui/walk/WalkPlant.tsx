@@ -1,12 +1,13 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { eveningAdvice, SEXES, STAGES, type Closure } from '@core/crops';
-import { HEALTH, workedForKitchen, type Draft, type Flower } from '@core/ledger';
-import { plantName, type Growing } from '@core/patch';
+import { workedForKitchen, type Draft, type Flower } from '@core/ledger';
+import { plantName, type Growing, flowersOn } from '@core/patch';
 import { daysBetween, localDateOf } from '@core/time';
 import { useDraft } from '@/data/draft';
 import { useGarden } from '@/data/garden';
 import { Card, Key, Notice, Row, Stepper, Tile, Tiles } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
+import { HealthTiles } from '../patch/HealthTiles';
 import { Page } from '../Page';
 import { Txt } from '../theme';
 import { UndoLine } from '../UndoLine';
@@ -31,10 +32,7 @@ export interface WalkPlantProps {
 export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: WalkPlantProps) {
   const { state, place, today, patch, record, newId, demo, space } = useGarden();
   const { plant, crop, variety, stand } = growing;
-  const flowers = useMemo(
-    () => (state.flowersOf.get(plant.id) ?? []).flatMap((id) => state.flowers.get(id) ?? []),
-    [state, plant.id],
-  );
+  const flowers = useMemo(() => flowersOn(state, plant.id), [state, plant.id]);
   const { value, change, clear } = useDraft(`walk/${space}/${plant.id}`, FIRST);
   const [again, setAgain] = useState<{ choice: Choice; shut: boolean } | null>(null);
   const [busy, setBusy] = useState(false);
@@ -131,22 +129,14 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
       <UndoLine reserve />
       {plant.health === null || doubtful ? (
         <Card>
-          <Tiles
+          <HealthTiles
+            plant={plant}
             question={
               doubtful
                 ? `Marked ${healthWords[plant.health ?? 'doubtful']}: take seed mothers from healthy plants. How does it look now?`
                 : 'First: is the plant healthy and true to its kind? Only such plants make seed mothers.'
             }
-          >
-            {HEALTH.map((health) => (
-              <Tile
-                key={health}
-                title={healthWords[health]}
-                chosen={plant.health === health}
-                onPress={() => void record({ kind: 'plantChecked', plant: plant.id, health })}
-              />
-            ))}
-          </Tiles>
+          />
         </Card>
       ) : null}
       {awaited.length > 0 ? (

@@ -1,34 +1,168 @@
 import type { Crop, Reason, Sex, Stage } from './types';
 
+/** What a flower of this stage asks for now. */
+export const ACTS = [
+  'note',
+  'wait',
+  'shut',
+  'pollinate',
+  'use-pollen',
+  'emasculate',
+  'too-late',
+  'nothing',
+] as const;
+export type Act = (typeof ACTS)[number];
+
+/** The two times of day at which a grower reads flowers. */
+export type DayPart = 'evening' | 'morning';
+
 export interface StageAdvice {
+  readonly act: Act;
   /** Whether this flower belongs in tonight's shutting. */
   readonly shutTonight: boolean;
   readonly words: string;
 }
 
+const say = (act: Act, words: string): StageAdvice => ({ act, shutTonight: false, words });
+const shut = (words: string): StageAdvice => ({ act: 'shut', shutTonight: true, words });
+
 /**
- * What an evening walk does with a flower of this stage (common practice, domain table of stages). Purity asks
- * for a flower that was shut before it opened; a kitchen fruit does not.
+ * What a flower of this sex and stage asks for, by the reason it is grown for (common practice). Purity asks for a
+ * flower that was shut before it opened; a kitchen fruit does not.
  */
+export function stageAdvice(
+  crop: Crop,
+  sex: Sex,
+  stage: Stage,
+  reason: Reason,
+  part: DayPart = 'evening',
+): StageAdvice {
+  if (crop.family === 'corn')
+    return sex === 'male' ? tasselAdvice(stage, reason, part) : earAdvice(stage, reason);
+  if (crop.flowers.perfect) return perfectAdvice(crop, stage, reason, part);
+  return cucurbitAdvice(crop, sex, stage, reason, part);
+}
+
+/** `stageAdvice` for an evening walk. */
 export function eveningAdvice(crop: Crop, sex: Sex, stage: Stage, reason: Reason): StageAdvice {
+  return stageAdvice(crop, sex, stage, reason, 'evening');
+}
+
+function cucurbitAdvice(crop: Crop, sex: Sex, stage: Stage, reason: Reason, part: DayPart): StageAdvice {
   const forSeed = reason !== 'fruit';
-  const no = (words: string): StageAdvice => ({ shutTonight: false, words });
   switch (stage) {
     case 'pin':
-      return no('Opens in three or four days: noted, nothing to do tonight.');
+      return say('note', 'Opens in three or four days: noted, nothing to do tonight.');
     case 'green':
-      return no('Opens the day after tomorrow: look again tomorrow evening.');
+      return say('wait', 'Opens the day after tomorrow: look again tomorrow evening.');
     case 'coloured': {
       const when = crop.clock.round === 'dusk' ? 'at the next dusk' : 'tomorrow';
+      if (part === 'morning')
+        return say(
+          'wait',
+          'Still shut this morning: it opens later today or tomorrow. Come back before it does.',
+        );
       if (!forSeed)
-        return no(`Opens ${when}: come and pollinate it then. For the kitchen it needs no shutting.`);
-      return { shutTonight: true, words: `Opens ${when}: shut it now, before any bee.` };
+        return say(
+          'wait',
+          `Opens ${when}: come and pollinate it then. For the kitchen it needs no shutting.`,
+        );
+      return shut(`Opens ${when}: shut it now, before any bee.`);
     }
     case 'open':
-      if (!forSeed)
-        return no(sex === 'female' ? 'Open: pollinate it now.' : 'Open: its pollen can be used now.');
-      return no('Already open: bees may have been in it; fine for the kitchen, not for seed.');
+      if (forSeed)
+        return say(
+          'too-late',
+          part === 'morning'
+            ? 'Open: for seed only if it was shut before it opened. If not, bees may have been in it; fine for the kitchen, not for seed.'
+            : 'Already open: bees may have been in it; fine for the kitchen, not for seed.',
+        );
+      return sex === 'female'
+        ? say('pollinate', 'Open: pollinate it now.')
+        : say('use-pollen', 'Open: its pollen can be used now.');
     case 'spent':
-      return no(sex === 'female' ? 'Over: see in a few days whether it swells.' : 'Over: nothing to do.');
+      return say(
+        'nothing',
+        sex === 'female' ? 'Over: see in a few days whether it swells.' : 'Over: nothing to do.',
+      );
+  }
+}
+
+function earAdvice(stage: Stage, reason: Reason): StageAdvice {
+  if (stage === 'spent')
+    return say('nothing', 'The silks are brown: what was to be fertilised is. Leave it till harvest.');
+  if (reason === 'fruit')
+    return stage === 'open'
+      ? say('pollinate', 'Silk is out: shake a shedding tassel over it on a dry morning.')
+      : say('wait', 'No silk yet: nothing to do for the kitchen; the wind does most of it.');
+  if (stage === 'open')
+    return say(
+      'too-late',
+      'Silk is out: unless a bag was on before, foreign pollen is already there. Not for seed.',
+    );
+  return shut('No silk yet: put a shoot bag on today. Once silk shows it is too late.');
+}
+
+function tasselAdvice(stage: Stage, reason: Reason, part: DayPart): StageAdvice {
+  switch (stage) {
+    case 'pin':
+      return say('note', 'Still in the leaves: a week or so to go.');
+    case 'green':
+      return say('wait', 'Out but tight: look again in a day or two.');
+    case 'coloured':
+      return say('wait', 'About to shed: look again tomorrow afternoon.');
+    case 'open':
+      if (reason === 'fruit')
+        return say('use-pollen', 'Shedding: tap it over the silks on a dry morning, once the dew is off.');
+      return part === 'morning'
+        ? say(
+            'use-pollen',
+            'Shedding: for seed use it only out of a bag that went on yesterday afternoon. Bag it this afternoon for tomorrow.',
+          )
+        : shut('Shedding: bag it this afternoon; by tomorrow morning the bag holds a dose.');
+    case 'spent':
+      return say('nothing', 'Shed out: no pollen left.');
+  }
+}
+
+function perfectAdvice(crop: Crop, stage: Stage, reason: Reason, part: DayPart): StageAdvice {
+  const brush = crop.family === 'strawberry';
+  switch (stage) {
+    case 'pin':
+      return say('note', 'A tight bud: days to go. Nothing to do.');
+    case 'green':
+      return say(
+        'wait',
+        reason === 'cross'
+          ? 'Green petals: too early to take the anthers out. Look again tomorrow.'
+          : 'Green petals: some days to go.',
+      );
+    case 'coloured':
+      if (reason === 'cross') {
+        const words =
+          'As a mother: take petals and the whole ring of anthers out now, without touching the stigma, then bag it. As a father: bag it for tomorrow.';
+        return { act: 'emasculate', shutTonight: part === 'evening', words };
+      }
+      if (reason === 'seed' && part === 'evening')
+        return shut(
+          'Opens tomorrow: for certain purity put a bag on before it opens. It pollinates itself inside.',
+        );
+      return say('wait', 'Opens tomorrow: nothing to do before.');
+    case 'open':
+      if (reason === 'cross')
+        return say(
+          'use-pollen',
+          'Already pollinated by itself: too late as a mother. Right as a father, if it was bagged.',
+        );
+      if (reason === 'seed')
+        return say(
+          'too-late',
+          'Open: an insect may have been in it. Its seed is likely, but not provably, pure.',
+        );
+      return brush
+        ? say('pollinate', 'Open: brush round the whole middle, about 3 seconds.')
+        : say('pollinate', 'Open: hold the truss and vibrate it 3-5 seconds; a puff of pollen should show.');
+    case 'spent':
+      return say('nothing', 'Over: see in a week whether a fruit swells.');
   }
 }

@@ -1,14 +1,21 @@
 import Joi from 'joi';
 import {
+  ACTS,
   catalogue,
   CLOSURES,
   CROP_IDS,
   cropOf,
   eveningAdvice,
+  FAMILIES,
   FRUIT_SHAPES,
+  neighbourCrops,
   REASONS,
   SCHOOLS,
   SEXES,
+  SEX_SYSTEMS,
+  sexesOf,
+  stageAdvice,
+  stageFacts,
   STAGES,
   TOOLS,
 } from '.';
@@ -27,7 +34,7 @@ const range = (most: number) =>
       if ((pair[0] ?? 0) > (pair[1] ?? 0)) throw new Error('least above most');
       return pair;
     });
-const minutes = fact(Joi.number().min(-240).max(600));
+const minutes = fact(Joi.number().min(-240).max(900));
 
 const cropSchema = Joi.object({
   id: Joi.valid(...CROP_IDS).required(),
@@ -36,23 +43,38 @@ const cropSchema = Joi.object({
   botanical: Joi.string()
     .pattern(/^[A-Z][a-z]+ [a-z]+$/)
     .required(),
+  family: Joi.valid(...FAMILIES).required(),
   kinds: Joi.string().required(),
-  sexSystem: fact(Joi.valid('monoecious', 'andromonoecious')),
+  sexSystem: fact(Joi.valid(...SEX_SYSTEMS)),
+  otherSystems: fact(
+    Joi.array()
+      .items(Joi.valid(...SEX_SYSTEMS))
+      .min(1),
+  ).allow(null),
   sexing: fact(Joi.string().min(30)),
-  petals: Joi.valid('yellow', 'white').required(),
+  petals: Joi.valid('yellow', 'white', 'purple', 'none').required(),
   usualShape: Joi.valid(...FRUIT_SHAPES).required(),
-  stages: Joi.object(
+  flowers: Joi.object(
     Object.fromEntries(
-      STAGES.map((stage) => [
-        stage,
-        Joi.object({
-          name: Joi.valid(stage).required(),
-          looks: Joi.string().min(8).required(),
-          opensInDays: fact(range(10)),
-        }).required(),
+      SEXES.map((sex) => [
+        sex,
+        Joi.object(
+          Object.fromEntries(
+            STAGES.map((stage) => [
+              stage,
+              Joi.object({
+                name: Joi.string().min(3).max(20).required(),
+                looks: Joi.string().min(8).required(),
+                opensInDays: fact(range(10)),
+              }).required(),
+            ]),
+          ),
+        ),
       ]),
     ),
-  ).required(),
+  )
+    .min(1)
+    .required(),
   clock: Joi.object({
     round: Joi.valid('dawn', 'dusk').required(),
     opensMin: minutes,
@@ -72,11 +94,13 @@ const cropSchema = Joi.object({
       .items(Joi.object({ day: Joi.number().integer().min(1).required(), expect: Joi.string().required() }))
       .min(2),
   ),
-  verdictDay: fact(Joi.number().integer().min(2).max(10)),
-  minutesPerFemale: fact(Joi.number().min(0.5).max(15)),
-  daysToEat: fact(range(120)),
-  daysToSeed: fact(range(120)),
-  seedsPerFruit: fact(range(2000)),
+  verdictDay: fact(Joi.number().integer().min(2).max(12)),
+  minutesPerFemale: fact(Joi.number().min(0.05).max(15)),
+  daysToEat: fact(range(120)).allow(null),
+  daysToSeed: fact(range(120)).allow(null),
+  seedsPerFruit: fact(range(2000)).allow(null),
+  isolationM: fact(range(1000)).allow(null),
+  plantsToSave: fact(Joi.object({ viable: range(500), keep: range(500), conserve: range(500) })).allow(null),
   spacingM: fact(
     Joi.object({
       row: Joi.number().min(0.2).max(4).required(),
@@ -102,7 +126,7 @@ test('every crop id has one entry', () => {
 describe('values of the trade', () => {
   const squash = cropOf('squash-maxima');
   test('stages: pin opens in 3-4 days, green the day after tomorrow, coloured tomorrow, open today', () => {
-    const days = STAGES.map((stage) => squash.stages[stage].opensInDays.value);
+    const days = STAGES.map((stage) => stageFacts(squash, 'female', stage)?.opensInDays.value);
     expect(days).toEqual([
       [3, 4],
       [2, 2],
@@ -125,33 +149,95 @@ describe('values of the trade', () => {
     ['melon', [35, 45], [35, 45], [200, 600]],
     ['watermelon', [32, 45], [32, 45], [200, 800]],
     ['bottle-gourd', [10, 15], [60, 90], [80, 400]],
+    ['luffa', [10, 15], [60, 90], [80, 400]],
+    ['corn', [18, 24], [45, 60], [200, 600]],
+    ['tomato', [40, 60], [40, 60], [50, 200]],
+    ['pepper', [25, 45], [60, 85], [50, 150]],
+    ['aubergine', [20, 35], [50, 65], [300, 1500]],
+    ['strawberry', [25, 35], undefined, undefined],
   ] as const)('%s: days to eat, to ripe seed, seeds a fruit', (id, eat, seed, seeds) => {
     const crop = cropOf(id);
-    expect([crop.daysToEat.value, crop.daysToSeed.value, crop.seedsPerFruit.value]).toEqual([
+    expect([crop.daysToEat?.value, crop.daysToSeed?.value, crop.seedsPerFruit?.value]).toEqual([
       eat,
       seed,
       seeds,
     ]);
+    for (const fact of [crop.daysToEat, crop.daysToSeed, crop.seedsPerFruit])
+      if (fact) expect(fact.standing).toBe('H');
   });
-  test('only the bottle gourd is worked at dusk', () => {
+  test('gourds and ridged luffa open towards evening, smooth luffa and bitter gourd in the morning', () => {
     expect(catalogue.filter(({ clock }) => clock.round === 'dusk').map(({ id }) => id)).toEqual([
       'bottle-gourd',
+      'luffa-ridged',
     ]);
+  });
+  test('sex systems: vines and corn apart, melons often with both, the rest perfect', () => {
+    const systems = Object.fromEntries(catalogue.map((crop) => [crop.id, crop.sexSystem.value]));
+    expect(systems).toMatchObject({
+      'squash-pepo': 'monoecious',
+      watermelon: 'monoecious',
+      melon: 'andromonoecious',
+      corn: 'monoecious',
+      tomato: 'perfect',
+      pepper: 'perfect',
+      aubergine: 'perfect',
+      potato: 'perfect',
+      strawberry: 'perfect',
+    });
+    expect(cropOf('cucumber').otherSystems?.value).toEqual(['gynoecious', 'parthenocarpic']);
+    for (const crop of catalogue)
+      expect(sexesOf(crop)).toEqual(crop.sexSystem.value === 'perfect' ? ['perfect'] : ['female', 'male']);
+  });
+  test('home-scale distances and plants to save, from handbooks', () => {
+    expect(cropOf('squash-maxima').isolationM?.value).toEqual([245, 800]);
+    expect(cropOf('pepper').isolationM?.value).toEqual([90, 490]);
+    expect(cropOf('tomato').isolationM?.value).toEqual([3, 15]);
+    expect(cropOf('corn').plantsToSave?.value).toEqual({
+      viable: [10, 10],
+      keep: [50, 50],
+      conserve: [200, 200],
+    });
+    for (const { isolationM, apartM, sexSystem } of neighbourCrops)
+      expect([isolationM.value, apartM.value, sexSystem.value]).toEqual([[3, 6], [3, 5], 'perfect']);
+    expect(neighbourCrops.map(({ id }) => id)).toEqual(['bean', 'pea', 'lettuce']);
   });
 });
 
 describe('advice of the evening', () => {
-  test('only a coloured bud is shut, and only where the reason asks for purity', () => {
-    for (const crop of catalogue) {
-      for (const reason of REASONS) {
-        for (const sex of SEXES) {
-          for (const stage of STAGES) {
-            const { shutTonight, words } = eveningAdvice(crop, sex, stage, reason);
-            expect(shutTonight).toBe(stage === 'coloured' && reason !== 'fruit');
-            expect(words.length).toBeGreaterThan(15);
-          }
-        }
-      }
+  test('every stage of every crop has a text and an action, for every reason, evening and morning', () => {
+    for (const crop of catalogue)
+      for (const sex of sexesOf(crop))
+        for (const stage of STAGES)
+          for (const reason of REASONS)
+            for (const part of ['evening', 'morning'] as const) {
+              const { act, words } = stageAdvice(crop, sex, stage, reason, part);
+              expect(ACTS).toContain(act);
+              expect(words.length).toBeGreaterThan(15);
+              expect(stageFacts(crop, sex, stage)?.looks.length).toBeGreaterThan(7);
+            }
+  });
+  test('on a vine only a coloured bud is shut, and only where the reason asks for purity', () => {
+    for (const crop of catalogue.filter(({ family }) => family === 'cucurbit'))
+      for (const reason of REASONS)
+        for (const sex of sexesOf(crop))
+          for (const stage of STAGES)
+            expect(eveningAdvice(crop, sex, stage, reason).shutTonight).toBe(
+              stage === 'coloured' && reason !== 'fruit',
+            );
+  });
+  // Common practice: shoot bag before silk, tassel bag the afternoon before, mother emasculated when pale.
+  test('corn: a bag before silk and never after; the tassel when it sheds', () => {
+    const corn = cropOf('corn');
+    const shut = (sex: 'female' | 'male') =>
+      STAGES.filter((stage) => eveningAdvice(corn, sex, stage, 'seed').shutTonight);
+    expect(shut('female')).toEqual(['pin', 'green', 'coloured']);
+    expect(eveningAdvice(corn, 'female', 'open', 'seed').act).toBe('too-late');
+    expect(shut('male')).toEqual(['open']);
+  });
+  test('a cross of perfect flowers: green too early, pale right for the mother, open right for the father', () => {
+    for (const crop of catalogue.filter(({ flowers }) => flowers.perfect)) {
+      const act = (stage: (typeof STAGES)[number]) => stageAdvice(crop, 'perfect', stage, 'cross').act;
+      expect([act('green'), act('coloured'), act('open')]).toEqual(['wait', 'emasculate', 'use-pollen']);
     }
   });
   test('an open flower is for the kitchen, not for seed', () => {

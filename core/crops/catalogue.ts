@@ -1,232 +1,53 @@
-import { handbook, ours, paper, practice, type Range } from './facts';
-import type { Crop, CropId, Look, OpenClock, StageFacts, Stage } from './types';
+import { cucurbits } from './cucurbits';
+import { otherCrops } from './otherCrops';
+import {
+  STAGES,
+  type Closure,
+  type Crop,
+  type CropId,
+  type Sex,
+  type SexSystem,
+  type Stage,
+  type StageFacts,
+  type StageTable,
+} from './types';
 
-const GENERAL = 'general growing texts';
+export const catalogue: readonly Crop[] = [...cucurbits, ...otherCrops];
 
-function stages(colour: string): Record<Stage, StageFacts> {
-  return {
-    pin: {
-      name: 'pin',
-      looks: 'Tiny, green and tight by the growing tip; the sex can already be seen.',
-      opensInDays: practice<Range>([3, 4], 'opens in 3-4 days or more'),
-    },
-    green: {
-      name: 'green',
-      looks: 'Bigger, still green; the petals have not filled out.',
-      opensInDays: practice<Range>([2, 2], 'opens the day after tomorrow'),
-    },
-    coloured: {
-      name: 'coloured',
-      looks: `Full and plump, ${colour} showing along the petals, still shut.`,
-      opensInDays: practice<Range>([1, 1], 'opens tomorrow'),
-    },
-    open: {
-      name: 'open',
-      looks: 'Open now.',
-      opensInDays: practice<Range>([0, 0], 'opened this morning'),
-    },
-    spent: {
-      name: 'spent',
-      looks: 'Limp, closed again, wilted.',
-      opensInDays: practice<Range>([-2, -1], 'was open yesterday or before'),
-    },
-  };
-}
-
-const vineLooks: readonly Look[] = [
-  { day: 3, expect: 'The ovary is visibly swelling and the flower drying.' },
-  { day: 5, expect: 'The centre of the flower is brown and the fruit is growing.' },
-  { day: 8, expect: 'Plainly growing, or yellow and shrivelling from the tip.' },
-];
-
-const squashClock: OpenClock = {
-  round: 'dawn',
-  opensMin: ours(-25, 'growers go out at first light and find squash open or opening'),
-  closesAfterSunriseMin: ours(270, 'common practice says it is over by about 10:00 in summer'),
-};
-
-const smallFlowerClock: OpenClock = {
-  round: 'dawn',
-  opensMin: ours(75, 'common practice: a little after sunrise; at 07:30 some are open and some not yet'),
-  closesAfterSunriseMin: ours(390, 'common practice: they shut in the heat of the day'),
-};
-
-const squashSexing = practice(
-  'A male sits on a thin straight stalk right up to the petals. A female has a swelling between stalk and petals: a small fruit already.',
-);
-const smallSexing = practice(
-  'Flowers are small and male stalks short, so the stalk is a weak sign: look for the ovary, a small fruit behind the petals.',
-);
-
-const BITTER =
-  'Never eat a bitter fruit: taste a little, and spit it out if it is bitter. Seed that may have crossed with ornamental gourds can give poisonous fruit.';
-
-const vine = {
-  sexSystem: handbook('monoecious' as const, GENERAL),
-  looks: practice(vineLooks, 'swelling by day 2-3, fruit growing by day 4-5, verdict by day 7-10'),
-  verdictDay: practice(5, 'fruit growing by day 4-5'),
-  closures: ['tape', 'mesh-bag', 'cloth-bag', 'tie'] as const,
-  tools: ['male-flower', 'brush', 'swab', 'finger'] as const,
-  caution: BITTER,
-};
-
-const squash = {
-  ...vine,
-  sexing: squashSexing,
-  petals: 'yellow' as const,
-  stages: stages('yellow'),
-  clock: squashClock,
-  malesPerFemale: practice<Range>([1, 4], 'at least one, better two to four males from other plants'),
-  minutesPerFemale: ours(3, 'find, open, pollinate, shut again, mark; replaced by the log later'),
-  seedsPerFruit: handbook<Range>([100, 400], GENERAL),
-  spacingM: ours({ row: 1.5, plant: 1.2 }, 'vining squash on a home patch'),
-};
-
-const CROPS: readonly Crop[] = [
-  {
-    ...squash,
-    id: 'squash-pepo',
-    name: 'squash (pepo)',
-    plural: 'pepo squash',
-    botanical: 'Cucurbita pepo',
-    kinds: 'courgette, acorn, spaghetti, most small pumpkins, ornamental gourds',
-    usualShape: 'long',
-    daysToEat: handbook<Range>([4, 8], GENERAL),
-    daysToSeed: handbook<Range>([50, 60], GENERAL),
-    seedsPerFruit: handbook<Range>([100, 300], GENERAL),
-    spacingM: ours({ row: 1.2, plant: 1 }, 'bush types'),
-  },
-  {
-    ...squash,
-    id: 'squash-maxima',
-    name: 'squash (maxima)',
-    plural: 'maxima squash',
-    botanical: 'Cucurbita maxima',
-    kinds: 'kabocha, hubbard, giant pumpkins',
-    usualShape: 'ribbed',
-    daysToEat: handbook<Range>([45, 60], GENERAL),
-    daysToSeed: handbook<Range>([50, 60], GENERAL),
-  },
-  {
-    ...squash,
-    id: 'squash-moschata',
-    name: 'squash (moschata)',
-    plural: 'moschata squash',
-    botanical: 'Cucurbita moschata',
-    kinds: 'butternut, cheese pumpkins',
-    usualShape: 'necked',
-    daysToEat: handbook<Range>([45, 60], GENERAL),
-    daysToSeed: handbook<Range>([50, 60], GENERAL),
-  },
-  {
-    ...squash,
-    id: 'squash-argyrosperma',
-    name: 'squash (argyrosperma)',
-    plural: 'argyrosperma squash',
-    botanical: 'Cucurbita argyrosperma',
-    kinds: 'cushaw',
-    usualShape: 'necked',
-    daysToEat: handbook<Range>([45, 60], GENERAL),
-    daysToSeed: handbook<Range>([50, 60], GENERAL),
-  },
-  {
-    ...vine,
-    id: 'melon',
-    name: 'melon',
-    plural: 'melons',
-    botanical: 'Cucumis melo',
-    kinds: 'muskmelon, honeydew, snake melon',
-    sexSystem: handbook('andromonoecious' as const, 'many melons; general texts'),
-    sexing: smallSexing,
-    petals: 'yellow',
-    usualShape: 'round',
-    stages: stages('yellow'),
-    clock: smallFlowerClock,
-    malesPerFemale: practice<Range>([1, 3]),
-    minutesPerFemale: ours(3.5, 'small flowers are slower to open and shut'),
-    daysToEat: handbook<Range>([35, 45], GENERAL),
-    daysToSeed: handbook<Range>([35, 45], `${GENERAL}: ripe seed at slip`),
-    seedsPerFruit: handbook<Range>([200, 600], GENERAL),
-    spacingM: ours({ row: 1.2, plant: 0.6 }, 'on the flat'),
-    caution: `The "female" of many melons also has anthers: for a cross they must come out first. ${BITTER}`,
-  },
-  {
-    ...vine,
-    id: 'watermelon',
-    name: 'watermelon',
-    plural: 'watermelons',
-    botanical: 'Citrullus lanatus',
-    kinds: 'watermelon; crosses with citron',
-    sexing: smallSexing,
-    petals: 'yellow',
-    usualShape: 'ribbed',
-    stages: stages('yellow'),
-    clock: smallFlowerClock,
-    malesPerFemale: paper<Range>([2, 4], 'Adlerz 1966: 500-1000 grains spread over all three lobes'),
-    minutesPerFemale: ours(3.5, 'small flowers are slower to open and shut'),
-    daysToEat: handbook<Range>([32, 45], GENERAL),
-    daysToSeed: handbook<Range>([32, 45], GENERAL),
-    seedsPerFruit: handbook<Range>([200, 800], GENERAL),
-    spacingM: ours({ row: 1.8, plant: 1 }, 'on the flat'),
-  },
-  {
-    ...vine,
-    id: 'cucumber',
-    name: 'cucumber',
-    plural: 'cucumbers',
-    botanical: 'Cucumis sativus',
-    kinds: 'slicing, pickling, long cucumbers',
-    sexing: smallSexing,
-    petals: 'yellow',
-    usualShape: 'long',
-    stages: stages('yellow'),
-    clock: smallFlowerClock,
-    malesPerFemale: practice<Range>([1, 3]),
-    minutesPerFemale: ours(3.5, 'small flowers are slower to open and shut'),
-    daysToEat: handbook<Range>([7, 12], GENERAL),
-    daysToSeed: handbook<Range>([35, 50], `${GENERAL}: yellow to orange and fat`),
-    seedsPerFruit: handbook<Range>([100, 300], GENERAL),
-    spacingM: ours({ row: 1, plant: 0.4 }, 'on a trellis'),
-    caution: BITTER,
-  },
-  {
-    ...vine,
-    id: 'bottle-gourd',
-    name: 'bottle gourd',
-    plural: 'bottle gourds',
-    botanical: 'Lagenaria siceraria',
-    kinds: 'bottle gourd, calabash',
-    sexing: squashSexing,
-    petals: 'white',
-    usualShape: 'bottle',
-    stages: {
-      ...stages('white'),
-      coloured: {
-        name: 'coloured',
-        looks: 'Full and plump, white showing along the petals, still shut.',
-        opensInDays: handbook<Range>([0, 1], 'opens towards evening; general texts'),
-      },
-    },
-    clock: {
-      round: 'dusk',
-      opensMin: ours(-60, 'general texts: opens towards evening'),
-      closesAfterSunriseMin: ours(60, 'general texts: over next morning'),
-    },
-    malesPerFemale: practice<Range>([1, 3]),
-    minutesPerFemale: ours(3, 'as squash'),
-    looks: practice(vineLooks, 'fruit from about 25 to 75 mm by day 4-5'),
-    daysToEat: handbook<Range>([10, 15], GENERAL),
-    daysToSeed: handbook<Range>([60, 90], `${GENERAL}: dry and rattling`),
-    seedsPerFruit: handbook<Range>([80, 400], GENERAL),
-    spacingM: ours({ row: 2, plant: 1.5 }, 'on a trellis'),
-  },
-];
-
-const byId = new Map<CropId, Crop>(CROPS.map((crop) => [crop.id, crop]));
-
-export const catalogue: readonly Crop[] = CROPS;
+const byId = new Map<CropId, Crop>(catalogue.map((crop) => [crop.id, crop]));
 
 /** The catalogue's entry. Every `CropId` has one (a test holds that). */
 export function cropOf(id: CropId): Crop {
   return byId.get(id) as Crop;
+}
+
+/** The sexes a crop's flowers can have, the one that bears fruit first. */
+export function sexesOf(crop: Crop): readonly Sex[] {
+  return (['female', 'perfect', 'male'] as const).filter((sex) => crop.flowers[sex] !== undefined);
+}
+
+/** What the catalogue says of a flower; `null` where the crop has no flower of that sex. */
+export function stageFacts(crop: Crop, sex: Sex, stage: Stage): StageFacts | null {
+  return crop.flowers[sex]?.[stage] ?? null;
+}
+
+/** A table of stages for what is said of a crop at large: that of its fruit-bearing flower. */
+export function stagesOf(crop: Crop, sex: Sex = sexesOf(crop)[0] as Sex): StageTable {
+  return (crop.flowers[sex] ?? crop.flowers[sexesOf(crop)[0] as Sex]) as StageTable;
+}
+
+/** The kinds of flowering a variety of this crop can have, the usual one first. */
+export function systemsOf(crop: Crop): readonly SexSystem[] {
+  return [crop.sexSystem.value, ...(crop.otherSystems?.value ?? [])];
+}
+
+/** What a flower of this sex can be shut with, the usual first. Corn has a bag of its own for each. */
+export function closuresFor(crop: Crop, sex: Sex): readonly Closure[] {
+  if (crop.family === 'corn') return [sex === 'male' ? 'tassel-bag' : 'shoot-bag'];
+  return crop.closures;
+}
+
+/** How far on a stage is: 0 for `pin` to 4 for `spent`. */
+export function stageRank(stage: Stage): number {
+  return STAGES.indexOf(stage);
 }

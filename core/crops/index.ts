@@ -1,5 +1,6 @@
 export * from './facts';
 export * from './types';
 export * from './catalogue';
+export * from './neighbours';
 export * from './advice';
 export * from './schools';

@@ -9,22 +9,60 @@ export const CROP_IDS = [
   'watermelon',
   'cucumber',
   'bottle-gourd',
+  'luffa',
+  'luffa-ridged',
+  'bitter-gourd',
+  'corn',
+  'tomato',
+  'pepper',
+  'aubergine',
+  'potato',
+  'strawberry',
 ] as const;
 export type CropId = (typeof CROP_IDS)[number];
 
-export const SEXES = ['female', 'male'] as const;
+/** How a crop's flowers are built: what the drawings, the key and the advice go by. */
+export const FAMILIES = ['cucurbit', 'corn', 'nightshade', 'strawberry'] as const;
+export type Family = (typeof FAMILIES)[number];
+
+/** `perfect`: stamens and pistil in one flower. In corn the ear shoot is the female, the tassel the male. */
+export const SEXES = ['female', 'male', 'perfect'] as const;
 export type Sex = (typeof SEXES)[number];
 
+/**
+ * monoecious: male and female flowers on one plant. andromonoecious: the "female" has anthers too. gynoecious: nearly
+ * all female. parthenocarpic: fruit without pollen. perfect: both in one flower.
+ */
+export const SEX_SYSTEMS = [
+  'monoecious',
+  'andromonoecious',
+  'gynoecious',
+  'parthenocarpic',
+  'perfect',
+] as const;
+export type SexSystem = (typeof SEX_SYSTEMS)[number];
+
+/** The same five steps for every flower, in order of age; each crop has its own words for them. */
 export const STAGES = ['pin', 'green', 'coloured', 'open', 'spent'] as const;
 export type Stage = (typeof STAGES)[number];
 
 export const REASONS = ['seed', 'fruit', 'cross'] as const;
 export type Reason = (typeof REASONS)[number];
 
-export const CLOSURES = ['tape', 'mesh-bag', 'cloth-bag', 'tie'] as const;
+export const CLOSURES = ['tape', 'mesh-bag', 'cloth-bag', 'tie', 'shoot-bag', 'tassel-bag'] as const;
 export type Closure = (typeof CLOSURES)[number];
 
-export const TOOLS = ['male-flower', 'brush', 'swab', 'finger'] as const;
+export const TOOLS = [
+  'male-flower',
+  'brush',
+  'swab',
+  'finger',
+  'vibration',
+  'shaking',
+  'fan',
+  'anthers',
+  'pouring',
+] as const;
 export type Tool = (typeof TOOLS)[number];
 
 export const FRUIT_SHAPES = ['round', 'long', 'necked', 'bottle', 'ribbed'] as const;
@@ -32,11 +70,13 @@ export type FruitShape = (typeof FRUIT_SHAPES)[number];
 
 /** What a bud of this stage looks like, when it opens, in words for the walk. */
 export interface StageFacts {
+  /** This crop's own short word for the stage. */
   readonly name: string;
   readonly looks: string;
-  /** Days until it opens; 0 = today, negative = was open. */
+  /** Days until it opens (corn: silks out, tassel shedding); 0 = today, negative = was open. */
   readonly opensInDays: Fact<Range>;
 }
+export type StageTable = Readonly<Record<Stage, StageFacts>>;
 
 export interface OpenClock {
   readonly round: 'dawn' | 'dusk';
@@ -53,15 +93,19 @@ export interface Look {
 
 export interface Crop {
   readonly id: CropId;
+  readonly family: Family;
   readonly name: string;
   readonly plural: string;
   readonly botanical: string;
   readonly kinds: string;
-  readonly sexSystem: Fact<'monoecious' | 'andromonoecious'>;
+  /** What the flowers of most varieties are; a variety may say otherwise, within `otherSystems`. */
+  readonly sexSystem: Fact<SexSystem>;
+  readonly otherSystems: Fact<readonly SexSystem[]> | null;
   readonly sexing: Fact<string>;
-  readonly petals: 'yellow' | 'white';
+  readonly petals: 'yellow' | 'white' | 'purple' | 'none';
   readonly usualShape: FruitShape;
-  readonly stages: Readonly<Record<Stage, StageFacts>>;
+  /** The stages of each sex that the crop has. */
+  readonly flowers: Readonly<Partial<Record<Sex, StageTable>>>;
   readonly clock: OpenClock;
   readonly closures: readonly Closure[];
   readonly tools: readonly Tool[];
@@ -71,9 +115,14 @@ export interface Crop {
   /** From this day "growing" counts as set. */
   readonly verdictDay: Fact<number>;
   readonly minutesPerFemale: Fact<number>;
-  readonly daysToEat: Fact<Range>;
-  readonly daysToSeed: Fact<Range>;
-  readonly seedsPerFruit: Fact<Range>;
+  /** Days from pollination; `null` where it is not eaten or not kept for seed. */
+  readonly daysToEat: Fact<Range> | null;
+  readonly daysToSeed: Fact<Range> | null;
+  readonly seedsPerFruit: Fact<Range> | null;
+  /** Home-scale range; the isolation of a stand chooses within it. */
+  readonly isolationM: Fact<Range> | null;
+  /** Plants to save seed from: just viable, to keep a variety, to conserve it (each a range). */
+  readonly plantsToSave: Fact<{ viable: Range; keep: Range; conserve: Range }> | null;
   readonly spacingM: Fact<{ readonly row: number; readonly plant: number }>;
   readonly caution: string;
 }

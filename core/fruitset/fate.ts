@@ -18,7 +18,7 @@ export function workedOn(flower: Flower, zone: string): LocalDate | null {
 /** `null` for a flower that was never worked (or is male). Days are calendar days in `zone`. */
 export function fateOf(flower: Flower, crop: Crop, zone: string): Fate | null {
   const day0 = workedOn(flower, zone);
-  if (day0 === null || flower.sex !== 'female') return null;
+  if (day0 === null || flower.sex === 'male') return null;
   const dayOf = (at: string) => daysBetween(day0, localDateOf(Date.parse(at), zone));
   const lastDay = lastLookDay(crop);
   let setAt: string | null = null;

@@ -100,7 +100,7 @@ function Fruit() {
                 <FlowerDrawing
                   {...flowerAppearance(flower, growing.crop, place.zone)}
                   shape={growing.variety.shape}
-                  petals={growing.crop.petals}
+                  crop={growing.crop.id}
                   size={46}
                 />
                 <View style={{ flex: 1 }}>

@@ -27,9 +27,16 @@ export function FirstStart({ onBegin, onDemo, onFile }: FirstStartProps) {
         aria-hidden
         style={{ flexDirection: 'row', justifyContent: 'center', gap: 18, paddingVertical: 24 }}
       >
-        <FlowerDrawing sex="female" appearance="coloured" shape="ribbed" size={150} />
-        <FlowerDrawing sex="female" appearance="coloured" shape="ribbed" closure="tape" size={150} />
-        <FlowerDrawing sex="female" appearance="set" shape="ribbed" size={150} />
+        <FlowerDrawing crop="squash-maxima" sex="female" appearance="coloured" shape="ribbed" size={150} />
+        <FlowerDrawing
+          crop="squash-maxima"
+          sex="female"
+          appearance="coloured"
+          shape="ribbed"
+          closure="tape"
+          size={150}
+        />
+        <FlowerDrawing crop="squash-maxima" sex="female" appearance="set" shape="ribbed" size={150} />
       </View>
       <Txt size="heading">Shut in the evening, worked at dawn, watched till it sets.</Txt>
       <Txt>

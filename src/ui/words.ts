@@ -1,4 +1,4 @@
-import type { Closure, Reason, Sex, Stage, Tool } from '@core/crops';
+import type { Closure, Crop, Reason, Sex, Stage, Tool } from '@core/crops';
 import type { AnyEvent, CheckResult, Flower, Health, LookResult, LossCause, State } from '@core/ledger';
 import type { Fate } from '@core/fruitset';
 import { growing, plantName } from '@core/patch';
@@ -10,12 +10,19 @@ export const closureWords: Record<Closure, string> = {
   'mesh-bag': 'mesh bag',
   'cloth-bag': 'cloth bag',
   tie: 'twine',
+  'shoot-bag': 'shoot bag',
+  'tassel-bag': 'tassel bag',
 };
 export const toolWords: Record<Tool, string> = {
   'male-flower': 'male flower',
   brush: 'dry brush',
   swab: 'swab',
   finger: 'fingertip',
+  vibration: 'vibration',
+  shaking: 'shaking',
+  fan: 'fan',
+  anthers: 'anther cone',
+  pouring: 'poured pollen',
 };
 export const checkWords: Record<CheckResult, string> = {
   whole: 'whole',
@@ -32,7 +39,17 @@ export const lookWords: Record<LookResult, string> = {
   gone: 'gone',
 };
 export const healthWords: Record<Health, string> = { healthy: 'healthy', doubtful: 'doubtful', sick: 'sick' };
-export const sexWords: Record<Sex, string> = { female: 'female', male: 'male' };
+export const sexWords: Record<Sex, string> = { female: 'female', male: 'male', perfect: 'flower' };
+/** A flower by the garden word for it: corn has an ear shoot and a tassel. */
+export function partName(crop: Crop, sex: Sex): string {
+  if (crop.family === 'corn') return sex === 'male' ? 'tassel' : 'ear shoot';
+  return sexWords[sex];
+}
+/** The sign it is told by, in a few words. */
+export function partNote(crop: Crop, sex: Sex): string {
+  if (crop.family === 'corn') return sex === 'male' ? 'on top' : 'in a leaf joint';
+  return sex === 'male' ? 'thin straight stalk' : 'a small fruit below';
+}
 export const stageWords: Record<Stage, string> = {
   pin: 'pin',
   green: 'green',

@@ -1,22 +1,35 @@
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
 import Svg, { G, Path } from 'react-native-svg';
+import { cropOf, type Crop } from '@core/crops';
 import { useColours, useLight, type Colours, type LightName } from '../theme';
-import { FLOWER_BOX, flowerShapes, type FlowerLook, type Shape, type Stuff } from './flowerGeometry';
+import { coverLeaf, FLOWER_BOX, flowerShapes, type FlowerLook, type Shape, type Stuff } from './geometry';
 
 const LIVING: Record<Stuff, string> = {
   stalk: '#5C8A4A',
-  sepal: '#3F7A3A',
+  sepal: '#4E8A45',
   ovary: '#6F9E57',
   stripe: '#CFE3B4',
   bud: '#86AE62',
   petal: '#F2B824',
+  'petal-deep': '#D8920C',
   vein: '#B8800A',
+  pale: '#F1EBC8',
+  column: '#E58A12',
+  pollen: '#FFE55C',
+  stigma: '#7FA23C',
+  wet: '#F8FBE4',
+  anther: '#F0C419',
+  leaf: '#477F43',
+  silk: '#DDE6A0',
+  kernel: '#F3C63A',
   withered: '#B08A54',
   tape: '#F3EAD2',
   bag: '#E9E3F2',
+  paper: '#D9B98A',
   twine: '#A63A22',
   hole: '#2A2118',
   fruit: '#3E7D43',
+  ripe: '#C63B2B',
   yellowed: '#E3CF72',
   tip: '#7A3B1E',
   none: 'none',
@@ -30,52 +43,130 @@ const BEFORE_DAWN: Partial<Record<Stuff, string>> = {
   stripe: '#BFD8A2',
 };
 
+type Petals = Crop['petals'];
+const PETALS: Record<Petals, { petal: string; deep: string; vein: string }> = {
+  yellow: { petal: '#F2B824', deep: '#D8920C', vein: '#B8800A' },
+  white: { petal: '#F7F4EA', deep: '#E4E8C4', vein: '#9AA05E' },
+  purple: { petal: '#A98AC9', deep: '#4A2A5E', vein: '#6B4A8C' },
+  none: { petal: '#F2B824', deep: '#D8920C', vein: '#B8800A' },
+};
+
 export function stuffColour(
   stuff: Stuff | 'ink',
   light: LightName,
   colours: Colours,
-  petals: 'yellow' | 'white',
+  petals: Petals,
 ): string {
   if (stuff === 'ink') return light === 'before-dawn' ? '#0B0A10' : colours.ink;
-  if (stuff === 'petal' && petals === 'white') return '#F7F4EA';
+  if (stuff === 'petal') return PETALS[petals].petal;
+  if (stuff === 'petal-deep') return PETALS[petals].deep;
+  if (stuff === 'vein') return PETALS[petals].vein;
   return (light === 'before-dawn' ? BEFORE_DAWN[stuff] : undefined) ?? LIVING[stuff];
+}
+
+/** How one specimen differs from the picture in the book. */
+export interface Chance {
+  /** Degrees it leans. */
+  readonly lean: number;
+  /** Share of the full size. */
+  readonly grown: number;
+  /** A leaf laid over it from the side: 0 = none. */
+  readonly cover: number;
+  readonly coverSide: -1 | 1;
+  /** -1..1: paler or deeper than usual. */
+  readonly tint: number;
 }
 
 export interface FlowerDrawingProps extends FlowerLook {
   readonly size: number;
-  readonly petals?: 'yellow' | 'white';
+  readonly chance?: Chance;
+  /** What a reader hears; without it the words beside the drawing say what it is. */
+  readonly summary?: string;
 }
 
-/** A flower from the side. Decorative: the words beside it say what it is. */
-export const FlowerDrawing = memo(function FlowerDrawing({ size, ...look }: FlowerDrawingProps) {
+/** One flower or fruit. */
+export const FlowerDrawing = memo(function FlowerDrawing({
+  size,
+  chance,
+  summary,
+  ...look
+}: FlowerDrawingProps) {
+  const { width, height } = FLOWER_BOX;
+  const lean = chance
+    ? `translate(50 74) rotate(${chance.lean}) scale(${chance.grown}) translate(-50 -74)`
+    : undefined;
   return (
     <Svg
-      width={(size * FLOWER_BOX.width) / FLOWER_BOX.height}
+      width={(size * width) / height}
       height={size}
-      viewBox={`0 0 ${FLOWER_BOX.width} ${FLOWER_BOX.height}`}
-      aria-hidden
+      viewBox={`0 0 ${width} ${height}`}
+      {...(summary ? { role: 'img', 'aria-label': summary } : { 'aria-hidden': true })}
     >
-      <FlowerGroup {...look} />
+      <G transform={lean}>
+        <FlowerGroup {...look} tint={chance?.tint} />
+      </G>
+      {chance && chance.cover > 0 ? <Leaf side={chance.coverSide} cover={chance.cover} /> : null}
     </Svg>
   );
 });
 
 /** The same flower as part of a larger drawing. */
-export function FlowerGroup({ petals = 'yellow', ...look }: FlowerLook & { petals?: 'yellow' | 'white' }) {
+export function FlowerGroup({ tint = 0, ...look }: FlowerLook & { tint?: number }) {
+  return <Shapes shapes={flowerShapes(look)} petals={cropOf(look.crop).petals} tint={tint} />;
+}
+
+function Leaf({ side, cover }: { side: -1 | 1; cover: number }) {
+  const shapes = useMemo(() => coverLeaf(side, cover, 116), [side, cover]);
+  return <Shapes shapes={shapes} petals="none" tint={0} />;
+}
+
+const TINTED = new Set<Stuff>(['petal', 'bud', 'ovary', 'fruit', 'ripe', 'sepal', 'leaf']);
+
+function Shapes({ shapes, petals, tint }: { shapes: readonly Shape[]; petals: Petals; tint: number }) {
   const light = useLight();
   const colours = useColours();
-  const paint = (shape: Shape, index: number) => (
-    <Path
-      key={index}
-      d={shape.d}
-      fill={stuffColour(shape.fill, light, colours, petals)}
-      stroke={shape.line ? stuffColour(shape.line, light, colours, petals) : 'none'}
-      strokeWidth={shape.width ?? 1}
-      strokeDasharray={shape.dashed ? '4 3' : undefined}
-      strokeLinejoin="round"
-      strokeLinecap="round"
-      opacity={shape.opacity ?? 1}
-    />
-  );
-  return <G>{flowerShapes(look).map(paint)}</G>;
+  return joined(shapes).map((shape, index) => {
+    const fill = stuffColour(shape.fill, light, colours, petals);
+    return (
+      <Path
+        key={index}
+        d={shape.d}
+        fill={tint !== 0 && TINTED.has(shape.fill) ? shade(fill, tint * 0.12) : fill}
+        stroke={shape.line ? stuffColour(shape.line, light, colours, petals) : 'none'}
+        strokeWidth={shape.width ?? 1}
+        strokeDasharray={shape.dashed ? '4 3' : undefined}
+        strokeLinejoin="round"
+        strokeLinecap="round"
+        opacity={shape.opacity ?? 1}
+      />
+    );
+  });
+}
+
+/** Lines of one kind drawn after one another become one path: fewer elements, the same picture. */
+function joined(shapes: readonly Shape[]): Shape[] {
+  const out: Shape[] = [];
+  for (const shape of shapes) {
+    const last = out[out.length - 1];
+    const same =
+      last?.fill === 'none' &&
+      shape.fill === 'none' &&
+      last.line === shape.line &&
+      last.width === shape.width &&
+      last.opacity === shape.opacity;
+    if (same) out[out.length - 1] = { ...last, d: `${last.d} ${shape.d}` };
+    else out.push(shape);
+  }
+  return out;
+}
+
+/** A colour moved towards white (above 0) or black (below). */
+function shade(hex: string, by: number): string {
+  const value = Number.parseInt(hex.slice(1), 16);
+  const towards = by > 0 ? 255 : 0;
+  const part = (shift: number) => {
+    const now = (value >> shift) & 255;
+    return Math.round(now + (towards - now) * Math.abs(by));
+  };
+  return `rgb(${part(16)},${part(8)},${part(0)})`;
 }

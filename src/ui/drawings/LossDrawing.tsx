@@ -3,7 +3,7 @@ import type { FruitShape } from '@core/crops';
 import type { LossCause } from '@core/ledger';
 import { useColours, useLight } from '../theme';
 import { stuffColour } from './FlowerDrawing';
-import { FLOWER_BOX, ovaryPath } from './flowerGeometry';
+import { FLOWER_BOX, ovaryPath } from './geometry';
 
 /** A fruit as each cause leaves it. Decorative: the word stands below. */
 export function LossDrawing({ cause, shape, size }: { cause: LossCause; shape: FruitShape; size: number }) {

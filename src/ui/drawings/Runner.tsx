@@ -80,7 +80,7 @@ export function Runner({ flowers, crop, shape, zone, chosen, onChoose, summary, 
                 />
               ) : null}
               <G transform={transform}>
-                <FlowerGroup {...flowerAppearance(flower, crop, zone)} shape={shape} petals={crop.petals} />
+                <FlowerGroup cut {...flowerAppearance(flower, crop, zone)} shape={shape} crop={crop.id} />
               </G>
               <Circle
                 cx={place.x}

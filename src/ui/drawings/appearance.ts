@@ -2,10 +2,14 @@ import type { Crop } from '@core/crops';
 import { fateOf } from '@core/fruitset';
 import type { Flower } from '@core/ledger';
 import { lastCheck } from '@core/rounds';
-import type { FlowerLook } from './flowerGeometry';
+import type { FlowerLook } from './geometry';
 
 /** How a recorded flower is drawn: its latest stage, its closure as last found, or its fruit by fate. */
-export function flowerAppearance(flower: Flower, crop: Crop, zone: string): Omit<FlowerLook, 'shape'> {
+export function flowerAppearance(
+  flower: Flower,
+  crop: Crop,
+  zone: string,
+): Omit<FlowerLook, 'shape' | 'crop'> {
   const fate = fateOf(flower, crop, zone);
   if (fate === 'set' || fate === 'lost-later')
     return { sex: flower.sex, appearance: fate === 'set' ? 'set' : 'dropped' };

@@ -1,75 +1,152 @@
 import fc from 'fast-check';
-import { CLOSURES, FRUIT_SHAPES, SEXES, STAGES } from '@core/crops';
+import pathBounds from 'svg-path-bounds';
+import { catalogue, FRUIT_SHAPES, sexesOf, STAGES, type Sex } from '@core/crops';
 import { bandSpan, bandX, fullHours } from '../charts/bandGeometry';
-import { FLOWER_BOX, flowerShapes, ovaryPath, type Appearance } from './flowerGeometry';
+import { allLooks } from './allLooks';
+import {
+  FATES,
+  fatesOf,
+  FLOWER_BOX,
+  flowerShapes,
+  mapped,
+  ovaryPath,
+  turned,
+  type FlowerLook,
+} from './geometry';
 import { RUNNER, runnerPlan } from './runnerGeometry';
 
-const appearances: Appearance[] = [...STAGES, 'set', 'dropped'];
-
-/** Every absolute number pair would need a path parser; all numbers being finite and within the box is enough here. */
-const numbers = (d: string) => (d.match(/-?\d+(\.\d+)?/g) ?? []).map(Number);
+const looks = allLooks().flatMap(({ crop, looks: all }) =>
+  all.map(({ name, look }) => [`${crop} ${name}`, look] as const),
+);
+const drawn = (look: FlowerLook) => JSON.stringify(flowerShapes(look));
+const stuffs = (look: FlowerLook) => flowerShapes(look).map(({ fill }) => fill);
+const base = { crop: 'squash-maxima', sex: 'female', appearance: 'coloured', shape: 'round' } as const;
 
 describe('flower drawings', () => {
-  for (const sex of SEXES) {
-    for (const appearance of appearances) {
-      for (const shape of FRUIT_SHAPES) {
-        test(`${sex} ${appearance} ${shape}: inside its box, with or without a closure`, () => {
-          for (const closure of [null, ...CLOSURES]) {
-            for (const closureState of ['whole', 'torn', 'holed'] as const) {
-              const shapes = flowerShapes({ sex, appearance, shape, closure, closureState });
-              expect(shapes.length).toBeGreaterThan(2);
-              for (const { d } of shapes) {
-                expect(d).not.toMatch(/NaN|undefined|Infinity/);
-                for (const value of numbers(d))
-                  expect(Math.abs(value)).toBeLessThanOrEqual(FLOWER_BOX.height);
-              }
-            }
-          }
-        });
+  test.each(looks)('%s lies within its box', (_name, look) => {
+    const shapes = flowerShapes(look);
+    expect(shapes.length).toBeGreaterThan(2);
+    for (const { d } of shapes) {
+      expect(d).not.toMatch(/NaN|undefined|Infinity/);
+      const [left, top, right, bottom] = pathBounds(d);
+      expect([
+        d,
+        left >= -4,
+        top >= -4,
+        right <= FLOWER_BOX.width + 4,
+        bottom <= FLOWER_BOX.height + 4,
+      ]).toEqual([d, true, true, true, true]);
+    }
+  });
+
+  test('no two drawings of one crop are the same, but for what cannot be told apart', () => {
+    for (const { crop, looks: all } of allLooks()) {
+      const seen = new Map<string, string>();
+      for (const { name, look } of all) {
+        // The usual shape stands once in its row of shapes and once among the stages.
+        if (name.startsWith('ovary')) continue;
+        expect([crop, name, seen.get(drawn(look))]).toEqual([crop, name, undefined]);
+        seen.set(drawn(look), name);
       }
     }
-  }
+  });
 
-  test('only a female has an ovary under her petals', () => {
-    for (const appearance of STAGES) {
-      const stuff = (sex: 'female' | 'male') =>
-        flowerShapes({ sex, appearance, shape: 'round' }).map(({ fill }) => fill);
-      expect(stuff('female')).toContain('ovary');
-      expect(stuff('male')).not.toContain('ovary');
+  test('only a female vine flower has an ovary under her petals; only a male column sheds', () => {
+    for (const crop of catalogue.filter(({ family }) => family === 'cucurbit')) {
+      for (const appearance of STAGES) {
+        const look = (sex: Sex): FlowerLook => ({ crop: crop.id, sex, appearance, shape: crop.usualShape });
+        expect(stuffs(look('female'))).toContain('ovary');
+        expect(stuffs(look('male'))).not.toContain('ovary');
+      }
+      const inside = (sex: Sex): FlowerLook => ({
+        crop: crop.id,
+        sex,
+        appearance: 'open',
+        shape: 'round',
+        view: 'inside',
+      });
+      expect(stuffs(inside('male'))).toContain('pollen');
+      expect(stuffs(inside('male'))).not.toContain('stigma');
+      expect(stuffs(inside('female'))).toContain('stigma');
+      // Many melons carry anthers in the "female" flower too.
+      expect(stuffs(inside('female')).includes('pollen')).toBe(crop.sexSystem.value === 'andromonoecious');
     }
   });
 
-  test('every stage looks different from every other, and torn from whole', () => {
-    for (const sex of SEXES) {
-      const seen = new Set(
-        appearances.map((appearance) => JSON.stringify(flowerShapes({ sex, appearance, shape: 'round' }))),
+  test('tomato and potato have a cone, pepper and aubergine loose anthers', () => {
+    const anthers = (crop: FlowerLook['crop']) =>
+      stuffs({ crop, sex: 'perfect', appearance: 'open', shape: 'round' }).filter((stuff) =>
+        ['anther', 'column'].includes(stuff),
+      ).length;
+    expect(anthers('tomato')).toBe(1);
+    expect(anthers('potato')).toBe(1);
+    expect(anthers('aubergine')).toBe(4);
+  });
+
+  test('silks only once the shoot has silked, anthers only while the tassel sheds', () => {
+    const has = (sex: Sex, stuff: string) =>
+      STAGES.filter((appearance) =>
+        flowerShapes({ crop: 'corn', sex, appearance, shape: 'long' }).some(
+          ({ fill, line }) => fill === stuff || line === stuff,
+        ),
       );
-      expect(seen.size).toBe(appearances.length);
-    }
-    for (const closure of CLOSURES.filter((each) => each !== 'tie')) {
-      const drawn = (closureState: 'whole' | 'torn' | 'holed') =>
-        JSON.stringify(
-          flowerShapes({ sex: 'female', appearance: 'coloured', shape: 'long', closure, closureState }),
-        );
-      expect(drawn('torn')).not.toBe(drawn('whole'));
-      expect(drawn('holed')).not.toBe(drawn('whole'));
-    }
+    expect(has('female', 'silk')).toEqual(['open']);
+    expect(has('male', 'anther')).toEqual(['open']);
   });
 
-  test('a coloured bud shows yellow, a green one none; its ovary is larger', () => {
-    const fills = (appearance: Appearance) =>
-      flowerShapes({ sex: 'female', appearance, shape: 'round' }).map(({ fill }) => fill);
-    expect(fills('coloured')).toContain('petal');
-    expect(fills('green')).not.toContain('petal');
-    const ovary = (appearance: Appearance) =>
-      flowerShapes({ sex: 'female', appearance, shape: 'round' }).find(({ fill }) => fill === 'ovary')?.d ??
-      '';
-    const spread = (d: string) => Math.max(...numbers(d)) - Math.min(...numbers(d));
-    expect(spread(ovary('coloured'))).toBeGreaterThan(spread(ovary('green')));
+  test('a green bud never shows colour and a coloured one always does, however full', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -1, max: 1, noNaN: true }),
+        fc.constantFrom(...catalogue.filter(({ family }) => family === 'cucurbit')),
+        (fullness, crop) => {
+          for (const sex of sexesOf(crop)) {
+            const fills = (appearance: 'green' | 'coloured') =>
+              stuffs({ crop: crop.id, sex, appearance, shape: 'round', fullness });
+            expect(fills('green')).not.toContain('petal');
+            expect(fills('coloured')).toContain('petal');
+          }
+        },
+      ),
+    );
+  });
+
+  test('the ovary of a coloured female is larger than that of a green one', () => {
+    const height = (appearance: 'green' | 'coloured') => {
+      const ovary = flowerShapes({ ...base, appearance }).find(({ fill }) => fill === 'ovary');
+      const [, top, , bottom] = pathBounds(ovary?.d ?? '');
+      return bottom - top;
+    };
+    expect(height('coloured')).toBeGreaterThan(height('green') * 1.2);
+  });
+
+  test('end rot is a broad patch on a grown fruit, poor pollination a small one on a small fruit', () => {
+    const patch = (appearance: 'end-rot' | 'brown-tip') => {
+      const shapes = flowerShapes({ ...base, appearance });
+      const width = (stuff: string) => {
+        const [left, , right] = pathBounds(shapes.find(({ fill }) => fill === stuff)?.d ?? '');
+        return right - left;
+      };
+      return { tip: width('tip'), fruit: width(appearance === 'end-rot' ? 'fruit' : 'ovary') };
+    };
+    expect(patch('end-rot').fruit).toBeGreaterThan(patch('brown-tip').fruit * 1.4);
+    expect(patch('end-rot').tip).toBeGreaterThan(patch('brown-tip').tip * 1.4);
+  });
+
+  test('fates are those the crop can show', () => {
+    expect(fatesOf('strawberry')).toContain('half-filled');
+    expect(fatesOf('corn')).toContain('half-filled');
+    expect(fatesOf('tomato')).toContain('end-rot');
+    expect(fatesOf('cucumber')).toEqual(FATES.filter((fate) => fate !== 'half-filled'));
   });
 
   test('shapes of fruit differ', () => {
     expect(new Set(FRUIT_SHAPES.map((shape) => ovaryPath(shape, 120, 60))).size).toBe(FRUIT_SHAPES.length);
+  });
+
+  test('mapping a path moves every point and refuses what it cannot move', () => {
+    expect(mapped('M0 0 L10 0Z', turned(0, 0, 90))).toBe('M0 0 L0 10 Z');
+    expect(() => mapped('M0 0 h10', turned(0, 0, 90))).toThrow(/only absolute/);
   });
 });
 

@@ -28,7 +28,7 @@ export function LookRow({
         <FlowerDrawing
           {...flowerAppearance(flower, crop, place.zone)}
           shape={variety.shape}
-          petals={crop.petals}
+          crop={crop.id}
           size={64}
         />
         <View style={{ flex: 1 }}>

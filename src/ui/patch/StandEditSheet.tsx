@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { FRUIT_SHAPES, REASONS, cropOf } from '@core/crops';
+import { FRUIT_SHAPES, REASONS } from '@core/crops';
 import type { Draft, Stand, Variety } from '@core/ledger';
 import { useGarden } from '@/data/garden';
 import { Field, Key, Sheet, Tile, Tiles } from '../controls';
@@ -53,13 +53,7 @@ export function StandEditSheet({
             chosen={shape === each}
             onPress={() => setShape(each)}
             picture={
-              <FlowerDrawing
-                sex="female"
-                appearance="coloured"
-                shape={each}
-                petals={cropOf(variety.crop).petals}
-                size={52}
-              />
+              <FlowerDrawing sex="female" appearance="coloured" shape={each} crop={variety.crop} size={52} />
             }
             minWidth={58}
           />

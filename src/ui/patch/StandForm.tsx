@@ -69,13 +69,7 @@ export function StandForm({
             chosen={value.shape === shape}
             onPress={() => onChange({ shape })}
             picture={
-              <FlowerDrawing
-                sex="female"
-                appearance="coloured"
-                shape={shape}
-                petals={crop.petals}
-                size={56}
-              />
+              <FlowerDrawing sex="female" appearance="coloured" shape={shape} crop={crop.id} size={56} />
             }
             minWidth={60}
           />

@@ -209,7 +209,7 @@ export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
                   : (look.closureState ?? 'whole')
             }
             shape={variety.shape}
-            petals={crop.petals}
+            crop={crop.id}
             size={150}
           />
         </View>

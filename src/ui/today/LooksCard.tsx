@@ -45,7 +45,7 @@ export function LooksCard({ owed, onOpen }: { owed: readonly OwedLook[]; onOpen:
           <FlowerDrawing
             {...flowerAppearance(flower, growing.crop, place.zone)}
             shape={growing.variety.shape}
-            petals={growing.crop.petals}
+            crop={growing.crop.id}
             size={38}
           />
           <Txt style={{ flex: 1 }}>

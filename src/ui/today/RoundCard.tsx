@@ -85,7 +85,7 @@ function PollinationCard({ round, onStart }: { round: PollinationRound; onStart:
             key={flower.id}
             {...flowerAppearance(flower, growing.crop, place.zone)}
             shape={growing.variety.shape}
-            petals={growing.crop.petals}
+            crop={growing.crop.id}
             size={62}
           />
         ))}

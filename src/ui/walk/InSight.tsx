@@ -49,7 +49,7 @@ export function InSight({
                 sex={sex}
                 appearance={stage}
                 shape={growing.variety.shape}
-                petals={growing.crop.petals}
+                crop={growing.crop.id}
                 size={56}
               />
             }

@@ -26,7 +26,7 @@ export function Tonight({
             <FlowerDrawing
               {...flowerAppearance(flower, growing.crop, zone)}
               shape={growing.variety.shape}
-              petals={growing.crop.petals}
+              crop={growing.crop.id}
               size={58}
             />
             <Txt size="label">

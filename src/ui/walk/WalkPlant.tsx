@@ -1,5 +1,5 @@
 import { useMemo, useState, type ReactNode } from 'react';
-import { eveningAdvice, SEXES, STAGES, type Closure } from '@core/crops';
+import { closuresFor, eveningAdvice, sexesOf, STAGES, stagesOf, type Closure, type Sex } from '@core/crops';
 import { workedForKitchen, type Draft, type Flower } from '@core/ledger';
 import { plantName, type Growing, flowersOn } from '@core/patch';
 import { daysBetween, localDateOf } from '@core/time';
@@ -14,9 +14,9 @@ import { UndoLine } from '../UndoLine';
 import { useKeys } from '../useKeys';
 import { InSight, type Choice } from './InSight';
 import { Tonight } from './Tonight';
-import { closureWords, healthWords, plural, sexWords, stageWords } from '../words';
+import { closureWords, healthWords, partName, partNote, plural } from '../words';
 
-const FIRST: Choice = { sex: 'female', stage: 'coloured', node: null, count: 1 };
+const FIRST: Omit<Choice, 'sex'> = { stage: 'coloured', node: null, count: 1 };
 
 export interface WalkPlantProps {
   readonly growing: Growing;
@@ -33,13 +33,19 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
   const { state, place, today, patch, record, newId, demo, space } = useGarden();
   const { plant, crop, variety, stand } = growing;
   const flowers = useMemo(() => flowersOn(state, plant.id), [state, plant.id]);
-  const { value, change, clear } = useDraft(`walk/${space}/${plant.id}`, FIRST);
+  const sexes = sexesOf(crop);
+  const bearer = sexes[0] as Sex;
+  const first: Choice = { ...FIRST, sex: bearer };
+  const { value: kept, change, clear } = useDraft(`walk/${space}/${plant.id}`, first);
+  // A sex that this crop doesn't have can only come from another crop's draft.
+  const value = sexes.includes(kept.sex) ? kept : { ...kept, sex: bearer };
+  const stages = stagesOf(crop, value.sex);
   const [again, setAgain] = useState<{ choice: Choice; shut: boolean } | null>(null);
   const [busy, setBusy] = useState(false);
   useKeys(useMemo(() => ({ ArrowLeft: onBack, ArrowRight: onNext }), [onBack, onNext]));
-  const closure = (
-    crop.closures.includes((patch?.schools.closure ?? 'tape') as Closure) ? patch?.schools.closure : 'tape'
-  ) as Closure;
+  const closures = closuresFor(crop, value.sex);
+  const wanted = (patch?.schools.closure ?? 'tape') as Closure;
+  const closure = closures.includes(wanted) ? wanted : (closures[0] as Closure);
   const on = (at: string) => localDateOf(Date.parse(at), place.zone);
   const tonight = flowers.filter(
     (flower) =>
@@ -48,7 +54,7 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
   );
   const awaited = flowers.filter(
     (flower) =>
-      flower.sex === 'female' &&
+      flower.sex === bearer &&
       flower.shuttings.length === 0 &&
       flower.pollinations.length === 0 &&
       !flower.lost &&
@@ -69,7 +75,7 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
         const same =
           known ??
           awaited.find(
-            (flower) => choice.sex === 'female' && choice.node !== null && flower.node === choice.node,
+            (flower) => choice.sex === bearer && choice.node !== null && flower.node === choice.node,
           );
         const flower = same?.id ?? newId('flower');
         drafts.push({
@@ -94,12 +100,14 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
   const workNow = async () => {
     const flower = newId('flower');
     await record(
-      { kind: 'flowerSeen', flower, plant: plant.id, sex: 'female', stage: 'open', node: value.node },
+      { kind: 'flowerSeen', flower, plant: plant.id, sex: bearer, stage: 'open', node: value.node },
       workedForKitchen(flower),
     );
     clear();
   };
-  const what = value.sex === 'male' ? plural(value.count, 'male') : 'this female';
+  const one = crop.family === 'corn' ? 'ear shoot' : value.sex === 'perfect' ? 'flower' : 'female';
+  const what =
+    value.sex === 'male' ? plural(value.count, crop.family === 'corn' ? 'tassel' : 'male') : `this ${one}`;
   const shutTitle = `Shut ${what} with ${closureWords[closure]}`;
   const noteTitle = value.sex === 'male' ? `Count ${what}, not shut` : 'Note it';
   const mayShut = advice.shutTonight || value.stage === 'green' || stand.reason === 'fruit';
@@ -151,7 +159,7 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
                 small
                 title={`Node ${flower.node ?? '?'}: coloured, shut it`}
                 disabled={busy}
-                onPress={() => void save({ ...FIRST, node: flower.node }, true, flower)}
+                onPress={() => void save({ ...first, node: flower.node }, true, flower)}
               />
             ))}
           </Row>
@@ -166,32 +174,34 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
         />
       ) : null}
       <Card style={{ padding: 10 }}>
-        <Tiles question="What do you see?">
-          {SEXES.map((sex) => (
-            <Tile
-              key={sex}
-              title={sexWords[sex]}
-              note={sex === 'female' ? 'a small fruit below' : 'thin straight stalk'}
-              chosen={value.sex === sex}
-              onPress={() => change({ sex })}
-              picture={
-                <FlowerDrawing
-                  sex={sex}
-                  appearance={value.stage}
-                  shape={variety.shape}
-                  petals={crop.petals}
-                  size={64}
-                />
-              }
-              minWidth={120}
-            />
-          ))}
-        </Tiles>
+        {sexes.length > 1 ? (
+          <Tiles question="What do you see?">
+            {sexes.map((sex) => (
+              <Tile
+                key={sex}
+                title={partName(crop, sex)}
+                note={partNote(crop, sex)}
+                chosen={value.sex === sex}
+                onPress={() => change({ sex })}
+                picture={
+                  <FlowerDrawing
+                    sex={sex}
+                    appearance={value.stage}
+                    shape={variety.shape}
+                    crop={crop.id}
+                    size={64}
+                  />
+                }
+                minWidth={120}
+              />
+            ))}
+          </Tiles>
+        ) : null}
         <Tiles question="How far on?">
           {STAGES.map((stage) => (
             <Tile
               key={stage}
-              title={stageWords[stage]}
+              title={stages[stage].name}
               chosen={value.stage === stage}
               onPress={() => change({ stage })}
               picture={
@@ -199,11 +209,11 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
                   sex={value.sex}
                   appearance={stage}
                   shape={variety.shape}
-                  petals={crop.petals}
+                  crop={crop.id}
                   size={52}
                 />
               }
-              label={`${stageWords[stage]}: ${crop.stages[stage].looks}`}
+              label={`${stages[stage].name}: ${stages[stage].looks}`}
               minWidth={58}
               small
             />
@@ -211,7 +221,7 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
         </Tiles>
         <Notice
           tone={advice.shutTonight ? 'leaf' : value.stage === 'open' ? 'brick' : 'pollen'}
-          text={`${crop.stages[value.stage].looks} ${advice.words}`}
+          text={`${stages[value.stage].looks} ${advice.words}`}
         />
         {value.sex === 'male' ? (
           <Stepper
@@ -241,7 +251,7 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
               onPress={() => void save(value, true)}
             />
           ) : null}
-          {value.stage === 'open' && value.sex === 'female' ? (
+          {value.stage === 'open' && value.sex !== 'male' ? (
             <Key
               title="Pollinated now, for the kitchen"
               small
@@ -251,14 +261,14 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
           ) : null}
           {again ? (
             <Key
-              title={`Once more: ${again.shut ? 'shut' : 'note'} ${again.choice.sex === 'male' ? plural(again.choice.count, 'male') : 'a female'}, ${stageWords[again.choice.stage]}`}
+              title={`Once more: ${again.shut ? 'shut' : 'note'} ${again.choice.sex === 'male' ? plural(again.choice.count, 'male') : `a ${one}`}, ${stages[again.choice.stage].name}`}
               small
               disabled={busy}
               onPress={() => void save(again.choice, again.shut)}
             />
           ) : null}
         </Row>
-        {advice.shutTonight && value.sex === 'female' ? (
+        {advice.shutTonight && value.sex !== 'male' && crop.family !== 'corn' ? (
           <Txt size="label" tone="muted">
             {closure === 'tape'
               ? 'Half on the petals, half above, no lower than half way down; pinch the top and fold the ends into tabs.'

@@ -1,0 +1,255 @@
+import { handbook, ours, paper, practice, type Range } from './facts';
+import { cucurbitStages } from './stages';
+import type { Crop, Look, OpenClock } from './types';
+
+/** The source of what general books on growing agree on. */
+export const GENERAL = 'general growing texts';
+export const SEED_GUIDES = 'US seed-saving guides';
+
+const vineLooks: readonly Look[] = [
+  { day: 3, expect: 'The ovary is visibly swelling and the flower drying.' },
+  { day: 5, expect: 'The centre of the flower is brown and the fruit is growing.' },
+  { day: 8, expect: 'Plainly growing, or yellow and shrivelling from the tip.' },
+];
+
+const squashClock: OpenClock = {
+  round: 'dawn',
+  opensMin: ours(-25, 'growers go out at first light and find squash open or opening'),
+  closesAfterSunriseMin: ours(270, 'common practice says it is over by about 10:00 in summer'),
+};
+
+const smallFlowerClock: OpenClock = {
+  round: 'dawn',
+  opensMin: ours(75, 'common practice: a little after sunrise; at 07:30 some are open and some not yet'),
+  closesAfterSunriseMin: ours(390, 'common practice: they shut in the heat of the day'),
+};
+
+const gourdClock: OpenClock = {
+  round: 'dusk',
+  opensMin: ours(-60, 'general texts: opens towards evening'),
+  closesAfterSunriseMin: ours(60, 'general texts: over next morning'),
+};
+
+const squashSexing = practice(
+  'A male sits on a thin straight stalk right up to the petals. A female has a swelling between stalk and petals: a small fruit already.',
+);
+const smallSexing = practice(
+  'Flowers are small and male stalks short, so the stalk is a weak sign: look for the ovary, a small fruit behind the petals.',
+);
+
+const BITTER =
+  'Never eat a bitter fruit: taste a little, and spit it out if it is bitter. Seed that may have crossed with ornamental gourds can give poisonous fruit.';
+
+const yellow = cucurbitStages('yellow');
+const white = cucurbitStages('white', true);
+
+const vine = {
+  family: 'cucurbit' as const,
+  sexSystem: handbook('monoecious' as const, GENERAL),
+  otherSystems: null,
+  sexing: smallSexing,
+  petals: 'yellow' as const,
+  flowers: { female: yellow, male: yellow },
+  looks: practice(vineLooks, 'swelling by day 2-3, fruit growing by day 4-5, verdict by day 7-10'),
+  verdictDay: practice(5, 'fruit growing by day 4-5'),
+  closures: ['tape', 'mesh-bag', 'cloth-bag', 'tie'] as const,
+  tools: ['male-flower', 'brush', 'swab', 'finger'] as const,
+  isolationM: handbook<Range>([245, 800], SEED_GUIDES),
+  plantsToSave: handbook(
+    { viable: [1, 1] as Range, keep: [5, 10] as Range, conserve: [25, 25] as Range },
+    SEED_GUIDES,
+  ),
+  caution: BITTER,
+};
+
+const squash = {
+  ...vine,
+  sexing: squashSexing,
+  clock: squashClock,
+  malesPerFemale: practice<Range>([1, 4], 'at least one, better two to four males from other plants'),
+  minutesPerFemale: ours(3, 'find, open, pollinate, shut again, mark; replaced by the log later'),
+  seedsPerFruit: handbook<Range>([100, 400], GENERAL),
+  spacingM: ours({ row: 1.5, plant: 1.2 }, 'vining squash on a home patch'),
+};
+
+/** The squash family: separate male and female flowers, open for one morning (or one night). */
+export const cucurbits: readonly Crop[] = [
+  {
+    ...squash,
+    id: 'squash-pepo',
+    name: 'squash (pepo)',
+    plural: 'pepo squash',
+    botanical: 'Cucurbita pepo',
+    kinds: 'courgette, acorn, spaghetti, most small pumpkins, ornamental gourds',
+    usualShape: 'long',
+    daysToEat: handbook<Range>([4, 8], GENERAL),
+    daysToSeed: handbook<Range>([50, 60], GENERAL),
+    seedsPerFruit: handbook<Range>([100, 300], GENERAL),
+    spacingM: ours({ row: 1.2, plant: 1 }, 'bush types'),
+  },
+  {
+    ...squash,
+    id: 'squash-maxima',
+    name: 'squash (maxima)',
+    plural: 'maxima squash',
+    botanical: 'Cucurbita maxima',
+    kinds: 'kabocha, hubbard, giant pumpkins',
+    usualShape: 'ribbed',
+    daysToEat: handbook<Range>([45, 60], GENERAL),
+    daysToSeed: handbook<Range>([50, 60], GENERAL),
+  },
+  {
+    ...squash,
+    id: 'squash-moschata',
+    name: 'squash (moschata)',
+    plural: 'moschata squash',
+    botanical: 'Cucurbita moschata',
+    kinds: 'butternut, cheese pumpkins',
+    usualShape: 'necked',
+    daysToEat: handbook<Range>([45, 60], GENERAL),
+    daysToSeed: handbook<Range>([50, 60], GENERAL),
+  },
+  {
+    ...squash,
+    id: 'squash-argyrosperma',
+    name: 'squash (argyrosperma)',
+    plural: 'argyrosperma squash',
+    botanical: 'Cucurbita argyrosperma',
+    kinds: 'cushaw',
+    usualShape: 'necked',
+    daysToEat: handbook<Range>([45, 60], GENERAL),
+    daysToSeed: handbook<Range>([50, 60], GENERAL),
+  },
+  {
+    ...vine,
+    id: 'melon',
+    name: 'melon',
+    plural: 'melons',
+    botanical: 'Cucumis melo',
+    kinds: 'muskmelon, honeydew, snake melon',
+    sexSystem: handbook('andromonoecious' as const, 'many melons; general texts'),
+    otherSystems: handbook(['monoecious'] as const, GENERAL),
+    usualShape: 'round',
+    clock: smallFlowerClock,
+    malesPerFemale: practice<Range>([1, 3]),
+    minutesPerFemale: ours(3.5, 'small flowers are slower to open and shut'),
+    daysToEat: handbook<Range>([35, 45], GENERAL),
+    daysToSeed: handbook<Range>([35, 45], `${GENERAL}: ripe seed at slip`),
+    seedsPerFruit: handbook<Range>([200, 600], GENERAL),
+    spacingM: ours({ row: 1.2, plant: 0.6 }, 'on the flat'),
+    caution: `The "female" of many melons also has anthers: for a cross they must come out first. ${BITTER}`,
+  },
+  {
+    ...vine,
+    id: 'watermelon',
+    name: 'watermelon',
+    plural: 'watermelons',
+    botanical: 'Citrullus lanatus',
+    kinds: 'watermelon; crosses with citron',
+    usualShape: 'ribbed',
+    clock: smallFlowerClock,
+    malesPerFemale: paper<Range>([2, 4], 'Adlerz 1966: 500-1000 grains spread over all three lobes'),
+    minutesPerFemale: ours(3.5, 'small flowers are slower to open and shut'),
+    daysToEat: handbook<Range>([32, 45], GENERAL),
+    daysToSeed: handbook<Range>([32, 45], GENERAL),
+    seedsPerFruit: handbook<Range>([200, 800], GENERAL),
+    spacingM: ours({ row: 1.8, plant: 1 }, 'on the flat'),
+  },
+  {
+    ...vine,
+    id: 'cucumber',
+    name: 'cucumber',
+    plural: 'cucumbers',
+    botanical: 'Cucumis sativus',
+    kinds: 'slicing, pickling, long cucumbers',
+    otherSystems: practice(
+      ['gynoecious', 'parthenocarpic'] as const,
+      'some types are nearly all female, or set with no pollen at all',
+    ),
+    usualShape: 'long',
+    clock: smallFlowerClock,
+    malesPerFemale: practice<Range>([1, 3]),
+    minutesPerFemale: ours(3.5, 'small flowers are slower to open and shut'),
+    daysToEat: handbook<Range>([7, 12], GENERAL),
+    daysToSeed: handbook<Range>([35, 50], `${GENERAL}: yellow to orange and fat`),
+    seedsPerFruit: handbook<Range>([100, 300], GENERAL),
+    spacingM: ours({ row: 1, plant: 0.4 }, 'on a trellis'),
+  },
+  {
+    ...vine,
+    id: 'bottle-gourd',
+    name: 'bottle gourd',
+    plural: 'bottle gourds',
+    botanical: 'Lagenaria siceraria',
+    kinds: 'bottle gourd, calabash',
+    sexing: squashSexing,
+    petals: 'white',
+    usualShape: 'bottle',
+    flowers: { female: white, male: white },
+    clock: gourdClock,
+    malesPerFemale: practice<Range>([1, 3]),
+    minutesPerFemale: ours(3, 'as squash'),
+    looks: practice(vineLooks, 'fruit from about 25 to 75 mm by day 4-5'),
+    daysToEat: handbook<Range>([10, 15], GENERAL),
+    daysToSeed: handbook<Range>([60, 90], `${GENERAL}: dry and rattling`),
+    seedsPerFruit: handbook<Range>([80, 400], GENERAL),
+    spacingM: ours({ row: 2, plant: 1.5 }, 'on a trellis'),
+  },
+  {
+    ...vine,
+    id: 'luffa',
+    name: 'luffa (smooth)',
+    plural: 'smooth luffas',
+    botanical: 'Luffa aegyptiaca',
+    kinds: 'sponge gourd, smooth luffa',
+    usualShape: 'long',
+    clock: {
+      ...smallFlowerClock,
+      opensMin: ours(0, 'general texts: smooth luffa opens in the morning'),
+    },
+    malesPerFemale: practice<Range>([1, 3]),
+    minutesPerFemale: ours(3, 'as squash'),
+    daysToEat: handbook<Range>([10, 15], GENERAL),
+    daysToSeed: handbook<Range>([60, 90], `${GENERAL}: dry and rattling`),
+    seedsPerFruit: handbook<Range>([80, 400], GENERAL),
+    spacingM: ours({ row: 2, plant: 1 }, 'on a trellis'),
+  },
+  {
+    ...vine,
+    id: 'luffa-ridged',
+    name: 'luffa (ridged)',
+    plural: 'ridged luffas',
+    botanical: 'Luffa acutangula',
+    kinds: 'ridged or angled luffa',
+    usualShape: 'long',
+    flowers: { female: cucurbitStages('yellow', true), male: cucurbitStages('yellow', true) },
+    clock: { ...gourdClock, opensMin: ours(-90, 'general texts: ridged luffa opens towards evening') },
+    malesPerFemale: practice<Range>([1, 3]),
+    minutesPerFemale: ours(3, 'as squash'),
+    daysToEat: handbook<Range>([10, 15], GENERAL),
+    daysToSeed: handbook<Range>([60, 90], `${GENERAL}: dry and rattling`),
+    seedsPerFruit: handbook<Range>([80, 400], GENERAL),
+    spacingM: ours({ row: 2, plant: 1 }, 'on a trellis'),
+  },
+  {
+    ...vine,
+    id: 'bitter-gourd',
+    name: 'bitter gourd',
+    plural: 'bitter gourds',
+    botanical: 'Momordica charantia',
+    kinds: 'bitter gourd, bitter melon',
+    usualShape: 'long',
+    clock: {
+      ...smallFlowerClock,
+      opensMin: ours(-15, 'general texts: bitter gourd opens in the morning'),
+    },
+    malesPerFemale: practice<Range>([1, 2]),
+    minutesPerFemale: ours(3, 'as squash'),
+    daysToEat: ours([12, 20], 'picked green, well before ripe'),
+    daysToSeed: ours([25, 40], 'orange and splitting'),
+    seedsPerFruit: ours([10, 35], 'few large seeds'),
+    spacingM: ours({ row: 1.5, plant: 0.6 }, 'on a trellis'),
+    caution:
+      'The fruit is bitter by nature and not for everyone: go by local food advice. The red seed coats of ripe fruit are pretty; the seeds are not for eating.',
+  },
+];

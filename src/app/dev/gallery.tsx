@@ -1,0 +1,49 @@
+import { useEffect, useRef, useState } from 'react';
+import { View } from 'react-native';
+import { Gallery } from '@/ui/drawings/Gallery';
+import { Key, Row } from '@/ui/controls';
+import { Page } from '@/ui/Page';
+import { LightProvider, lights, Txt, type LightName } from '@/ui/theme';
+
+/** For development: every drawing there is, and how long they took to draw. */
+export default function GalleryPage() {
+  const [light, setLight] = useState<LightName>('day');
+  const [size, setSize] = useState(84);
+  const [round, setRound] = useState(0);
+  return (
+    <LightProvider light={light}>
+      <View style={{ flex: 1, backgroundColor: lights[light].paper }}>
+        <Page title="All drawings" over="For development">
+          <Row>
+            {(Object.keys(lights) as LightName[]).map((each) => (
+              <Key key={each} small title={each} onPress={() => setLight(each)} />
+            ))}
+            {[40, 84, 140, 300].map((each) => (
+              <Key key={each} small title={`${each} px`} onPress={() => setSize(each)} />
+            ))}
+            <Key small title="Draw again" onPress={() => setRound(round + 1)} />
+          </Row>
+          <Timed key={`${round}${light}${size}`} size={size} />
+        </Page>
+      </View>
+    </LightProvider>
+  );
+}
+
+function Timed({ size }: { size: number }) {
+  const [start] = useState(() => performance.now());
+  const [took, setTook] = useState<number | null>(null);
+  const done = useRef(false);
+  useEffect(() => {
+    if (done.current) return;
+    done.current = true;
+    // Two frames on: what was rendered has been painted.
+    requestAnimationFrame(() => requestAnimationFrame(() => setTook(performance.now() - start)));
+  }, [start]);
+  return (
+    <>
+      <Txt testID="gallery-time">{took === null ? 'Drawing' : `Drawn in ${took.toFixed(0)} ms`}</Txt>
+      <Gallery size={size} />
+    </>
+  );
+}

@@ -1,1 +1,4 @@
 export * from './morning';
+export * from './forecast';
+export * from './expected';
+export * from './warmth';

@@ -263,7 +263,14 @@ export function cucurbitInside(
       line: 'vein',
       width: 1,
     });
-    if (stage === 'spent') return [...shapes, { ...filled(ellipse(cx, cy, 8, 9), 'tip', 1.2), opacity: 0.8 }];
+    if (stage === 'spent')
+      // What is left in the middle: the stump of a column, or three browned lobes.
+      return sex === 'male'
+        ? [...shapes, { ...filled(ellipse(cx, cy, 7, 10), 'tip', 1.2), opacity: 0.8 }]
+        : [
+            ...shapes,
+            { d: dots(ring(3, cx, cy, 6, 6, -Math.PI / 2), 5), fill: 'tip', line: 'ink', width: 1 },
+          ];
     if (sex === 'male') return [...shapes, ...antherColumn(cx, cy, 1)];
     const lobes = lobedStigma(cx, cy, 0.92);
     if (!withAnthers) return [...shapes, ...lobes];

@@ -1,0 +1,3 @@
+export * from './types';
+export * from './key';
+export * from './trial';

@@ -1,0 +1,48 @@
+import type { CropId, Sex, Stage } from '../crops';
+
+/** What an answer looks like, for a drawing beside it. */
+export interface Picture {
+  readonly sex: Sex;
+  readonly stage: Stage;
+  readonly view: 'side' | 'inside';
+}
+
+export interface Answer {
+  readonly id: string;
+  readonly words: string;
+  readonly picture?: Picture;
+}
+
+/** Where one has to look for the answer. Looking inside spoils a bud, so it is asked of open flowers only. */
+export type From = 'outside' | 'inside' | 'place';
+
+export interface Question {
+  readonly id: string;
+  readonly text: string;
+  readonly from: From;
+  readonly answers: readonly Answer[];
+  /** How often a careful beginner answers it rightly [M]. */
+  readonly reliability: number;
+}
+
+/** One thing a grower may be looking at. */
+export interface Entry {
+  readonly id: string;
+  readonly crop: CropId;
+  readonly sex: Sex;
+  readonly stage: Stage;
+  /**
+   * By question: the answers that are true of it, with how often each is seen (sums to 1), the usual one first.
+   * A question that is missing here says nothing about this entry.
+   */
+  readonly shows: Readonly<Record<string, Readonly<Record<string, number>>>>;
+}
+
+export interface Key {
+  readonly crop: CropId;
+  readonly questions: readonly Question[];
+  readonly entries: readonly Entry[];
+}
+
+/** Answers so far, by question; `null` = can't tell. */
+export type Answers = Readonly<Record<string, string | null>>;

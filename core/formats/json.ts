@@ -1,7 +1,9 @@
 import { compareEvents, conflicts, upcast, validateEvent, type AnyEvent } from '../ledger';
+import { mergePractice, validatePractice, type PracticeRecord } from '../practice';
 
 export const FORMAT = 'steady-trowel';
-export const FORMAT_VERSION = 1;
+/** 2: practice records beside the events. */
+export const FORMAT_VERSION = 2;
 
 /** Five seasons of 200 000 events take under 70 MB; a file past this is not one of ours. */
 export const MOST_BYTES = 100_000_000;
@@ -10,21 +12,25 @@ export interface FileShape {
   readonly format: typeof FORMAT;
   readonly version: number;
   readonly events: readonly AnyEvent[];
+  /** Answers to the trainer, kept apart from the garden's events. */
+  readonly practice: readonly PracticeRecord[];
 }
 
-/** Our file: every event, in canonical order, one a line. docs/file-format.md describes it. */
-export function toJson(events: readonly AnyEvent[]): string {
+/** Our file: every event, in canonical order, one a line, and the practice records. docs/file-format.md describes it. */
+export function toJson(events: readonly AnyEvent[], practice: readonly PracticeRecord[] = []): string {
   const lines = [...events].sort(compareEvents).map((event) => JSON.stringify(event));
-  return `{"format":"${FORMAT}","version":${FORMAT_VERSION},"events":[\n${lines.join(',\n')}\n]}\n`;
+  const answers = mergePractice(practice, []).map((record) => JSON.stringify(record));
+  return `{"format":"${FORMAT}","version":${FORMAT_VERSION},"events":[\n${lines.join(',\n')}\n],"practice":[\n${answers.join(',\n')}\n]}\n`;
 }
 
 export type FileProblem =
-  'not-json' | 'not-ours' | 'newer-version' | 'invalid-event' | 'conflict' | 'too-large';
+  'not-json' | 'not-ours' | 'newer-version' | 'invalid-event' | 'invalid-practice' | 'conflict' | 'too-large';
 
 export type ReadFile =
   | {
       readonly ok: true;
       readonly events: readonly AnyEvent[];
+      readonly practice: readonly PracticeRecord[];
       readonly repeated: number;
       readonly unknownKinds: number;
     }
@@ -87,10 +93,24 @@ export function fromJson(text: string, onProgress?: (share: number) => void): Re
   }
   if (!Array.isArray(file.events))
     return refuse('not-ours', 'The file holds no list of events.', null, 'events');
-  return readEvents(file.events, onProgress);
+  const practice = file.practice ?? [];
+  if (!Array.isArray(practice))
+    return refuse('not-ours', 'The practice records of the file are no list.', null, 'practice');
+  for (const [row, item] of practice.entries()) {
+    const checked = validatePractice(item);
+    if (!checked.ok) {
+      const message = `Practice record ${row + 1} of ${practice.length}: ${checked.message}`;
+      return refuse('invalid-practice', message, row, checked.field);
+    }
+  }
+  return readEvents(file.events, practice as PracticeRecord[], onProgress);
 }
 
-function readEvents(list: readonly unknown[], onProgress?: (share: number) => void): ReadFile {
+function readEvents(
+  list: readonly unknown[],
+  practice: readonly PracticeRecord[],
+  onProgress?: (share: number) => void,
+): ReadFile {
   const events: AnyEvent[] = [];
   let unknownKinds = 0;
   for (const [row, item] of list.entries()) {
@@ -114,7 +134,7 @@ function readEvents(list: readonly unknown[], onProgress?: (share: number) => vo
     );
   }
   const unique = [...new Map(events.map((event) => [event.id, event])).values()];
-  return { ok: true, events: unique, repeated: events.length - unique.length, unknownKinds };
+  return { ok: true, events: unique, practice, repeated: events.length - unique.length, unknownKinds };
 }
 
 /** The refusal for a file that is too large to be ours; checked before a single byte is read. */

@@ -50,8 +50,8 @@ export function deriveVariety(id: string, events: readonly LedgerEvent[]): Varie
   let variety: Variety | null = null;
   for (const event of events) {
     if (event.kind !== 'varietyAdded') continue;
-    const { patch, name, crop, shape } = event;
-    variety = { id, patch, name, crop, shape, event: event.id };
+    const { patch, name, crop, shape, system = null } = event;
+    variety = { id, patch, name, crop, shape, system, event: event.id };
   }
   return variety;
 }
@@ -122,7 +122,7 @@ export function deriveFlower(id: string, events: readonly LedgerEvent[]): Flower
         // A bud is seen again on later evenings; which plant and sex it is, the latest look decides.
         founding = event;
         node = event.node ?? node;
-        sightings.push({ at: event.at, stage: event.stage });
+        sightings.push({ at: event.at, stage: event.stage, ovaryMm: event.ovaryMm ?? null });
         break;
       case 'flowerShut':
         shuttings = [...shuttings, { at: event.at, closure: event.closure, by: event.by }];

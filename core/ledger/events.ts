@@ -1,9 +1,9 @@
-import type { Closure, CropId, FruitShape, Reason, SchoolKey, Sex, Stage, Tool } from '../crops';
+import type { Closure, CropId, FruitShape, Reason, SchoolKey, Sex, SexSystem, Stage, Tool } from '../crops';
 import type { BedId, EventId, FlowerId, PatchId, PlantId, StandId, SubjectId, VarietyId } from '../ids';
 import type { Instant, LocalDate } from '../time';
 
 /** The version written into new events. Older ones are read for ever (`upcast`). */
-export const SCHEMA_VERSION = 1;
+export const SCHEMA_VERSION = 2;
 
 export const CHECK_RESULTS = ['whole', 'torn', 'holed', 'insect', 'not-open', 'gone'] as const;
 /** What the closure looked like at dawn. */
@@ -90,6 +90,8 @@ export interface VarietyAdded extends Recorded<'varietyAdded'> {
   readonly name: string;
   readonly crop: CropId;
   readonly shape: FruitShape;
+  /** How its flowers are made, where it differs from the crop's usual way. Since version 2. */
+  readonly system?: SexSystem;
 }
 export interface StandAdded extends Recorded<'standAdded'> {
   readonly stand: StandId;
@@ -128,6 +130,8 @@ export interface FlowerSeen extends Recorded<'flowerSeen'> {
   readonly sex: Sex;
   readonly stage: Stage;
   readonly node: number | null;
+  /** Length of the ovary, where it was measured. Since version 2. */
+  readonly ovaryMm?: number | null;
 }
 export interface FlowerShut extends Recorded<'flowerShut'> {
   readonly flower: FlowerId;

@@ -3,10 +3,14 @@ import { SCHEMA_VERSION } from './events';
 type Loose = Readonly<Record<string, unknown>>;
 
 /**
- * From version n to n + 1, at index n - 1, without gaps. Version 1 is the first, so there is nothing to lift
- * yet; a fixture of every version that was ever written stays in core/formats/fixtures and is read by a test.
+ * From version n to n + 1, at index n - 1, without gaps; a fixture of every version that was ever written stays in
+ * core/formats/fixtures and is read by a test. `null`: the next version only allows more, so that an older event
+ * stands as it was written, and two phones of which one is newer hold the same text.
  */
-const STEPS: readonly ((event: Loose) => Loose)[] = [];
+const STEPS: readonly (((event: Loose) => Loose) | null)[] = [
+  // 2: ovaryMm on flowerSeen, system on varietyAdded, both optional; more crops, closures and tools.
+  null,
+];
 
 if (STEPS.length !== SCHEMA_VERSION - 1)
   throw new Error('core/ledger/upcast: a schema version without its step');
@@ -15,10 +19,9 @@ if (STEPS.length !== SCHEMA_VERSION - 1)
 export function upcast(value: unknown): unknown {
   if (typeof value !== 'object' || value === null) return value;
   let event = value as Loose;
-  while (typeof event.v === 'number' && event.v >= 1 && event.v < SCHEMA_VERSION) {
-    const step = STEPS[event.v - 1];
-    if (!step) return event;
-    event = { ...step(event), v: event.v + 1 };
+  for (let v = event.v; typeof v === 'number' && v >= 1 && v < SCHEMA_VERSION; v++) {
+    const step = STEPS[v - 1];
+    if (step) event = { ...step(event), v: v + 1 };
   }
   return event;
 }

@@ -1,5 +1,15 @@
 import Joi from 'joi';
-import { CLOSURES, CROP_IDS, FRUIT_SHAPES, REASONS, SCHOOLS, SEXES, STAGES, TOOLS } from '../crops';
+import {
+  CLOSURES,
+  CROP_IDS,
+  FRUIT_SHAPES,
+  REASONS,
+  SCHOOLS,
+  SEX_SYSTEMS,
+  SEXES,
+  STAGES,
+  TOOLS,
+} from '../crops';
 import { EVENT_ID, SUBJECT_KINDS, subjectIdPattern, type SubjectKind } from '../ids';
 import { isInstant, isLocalDate, isZone } from '../time';
 import {
@@ -78,6 +88,9 @@ const payloads: Record<EventKind, Joi.SchemaMap> = {
     name,
     crop: oneOf(CROP_IDS),
     shape: oneOf(FRUIT_SHAPES),
+    system: Joi.string()
+      .valid(...SEX_SYSTEMS)
+      .optional(),
   },
   standAdded: { stand: id('stand'), bed: id('bed'), variety: id('variety'), reason: oneOf(REASONS) },
   plantAdded: {
@@ -98,6 +111,7 @@ const payloads: Record<EventKind, Joi.SchemaMap> = {
     sex: oneOf(SEXES),
     stage: oneOf(STAGES),
     node: count.max(200).allow(null).required(),
+    ovaryMm: Joi.number().greater(0).max(500).allow(null).optional(),
   },
   flowerShut: { flower: id('flower'), closure: oneOf(CLOSURES) },
   closureChecked: { flower: id('flower'), result: oneOf(CHECK_RESULTS) },

@@ -1,4 +1,14 @@
-import type { Closure, CropId, FruitShape, Reason, SchoolChoices, Sex, Stage, Tool } from '../crops';
+import type {
+  Closure,
+  CropId,
+  FruitShape,
+  Reason,
+  SchoolChoices,
+  Sex,
+  SexSystem,
+  Stage,
+  Tool,
+} from '../crops';
 import type { BedId, EventId, FlowerId, PatchId, PlantId, StandId, VarietyId } from '../ids';
 import type { Instant, LocalDate } from '../time';
 import type { CheckResult, Father, Health, LookResult, LossCause, Place, Purpose } from './events';
@@ -34,6 +44,8 @@ export interface Variety {
   readonly name: string;
   readonly crop: CropId;
   readonly shape: FruitShape;
+  /** `null`: the crop's usual way. */
+  readonly system: SexSystem | null;
   readonly event: EventId;
 }
 export interface Stand {
@@ -69,6 +81,7 @@ export interface Plant {
 export interface Sighting {
   readonly at: Instant;
   readonly stage: Stage;
+  readonly ovaryMm: number | null;
 }
 export interface Shutting {
   readonly at: Instant;

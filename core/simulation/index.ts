@@ -1,3 +1,5 @@
 export * from './demo';
+export * from './rehearsal';
+export * from './learner';
 export { closureAtDawn, lookOn, weatherOn, type Weather } from './truth';
 export { trueOutcome } from './growers';

@@ -1,0 +1,115 @@
+import type { CropId } from '../crops';
+import type { Flower, State } from '../ledger';
+import { growing } from '../patch';
+import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
+import type { BudRecord } from './forecast';
+
+interface Opened {
+  readonly from: LocalDate | null;
+  readonly to: LocalDate | null;
+}
+
+/** Between which days a flower opened, from everything seen of it; nulls where nothing bounds it. */
+export function openedBetween(flower: Flower, zone: string, dusk: boolean): Opened {
+  const on = (at: string) => localDateOf(Date.parse(at), zone);
+  let to: LocalDate | null = null;
+  let from: LocalDate | null = null;
+  const noLater = (date: LocalDate) => {
+    if (to === null || date < to) to = date;
+  };
+  const noEarlier = (date: LocalDate) => {
+    if (from === null || date > from) from = date;
+  };
+  for (const { at } of flower.pollinations) noLater(on(at));
+  for (const { at, stage } of flower.sightings) {
+    if (stage === 'open') noLater(on(at));
+    else if (stage === 'spent') noLater(addDays(on(at), -1));
+  }
+  // Seen shut in an evening, a dawn flower opens next morning at the earliest; a dusk flower may open that evening.
+  for (const { at, stage } of flower.sightings)
+    if (stage === 'pin' || stage === 'green' || stage === 'coloured')
+      noEarlier(addDays(on(at), dusk ? 0 : 1));
+  for (const { at, result } of flower.checks) {
+    if (result === 'not-open')
+      noEarlier(flower.pollinations.some((each) => on(each.at) === on(at)) ? on(at) : addDays(on(at), 1));
+    // A closure found torn in the morning was torn by a flower that opened.
+    else if (result === 'torn' && flower.pollinations.length === 0) noLater(on(at));
+  }
+  return { from, to };
+}
+
+const cache = new WeakMap<Flower, readonly BudRecord[]>();
+
+/** What one flower teaches: for each day it was seen as a bud, when it opened after that. */
+function ofFlower(
+  flower: Flower,
+  crop: CropId,
+  variety: string,
+  zone: string,
+  dusk: boolean,
+): readonly BudRecord[] {
+  const found = cache.get(flower);
+  if (found) return found;
+  const { from, to } = openedBetween(flower, zone, dusk);
+  const records: BudRecord[] = [];
+  for (const { at, stage } of flower.sightings) {
+    if (stage === 'open' || stage === 'spent') continue;
+    const seenOn = localDateOf(Date.parse(at), zone);
+    const waited = from !== null && daysBetween(seenOn, from) > 1;
+    // A bud of which nothing more is known teaches nothing, unless it kept shut longer than a day.
+    if (to === null && !waited) continue;
+    if (to !== null && to < seenOn) continue;
+    const exact = from !== null && from === to ? to : null;
+    records.push({
+      stage,
+      seenOn,
+      openedOn: exact,
+      openedFrom: from,
+      openedTo: to,
+      crop,
+      variety,
+      sex: flower.sex,
+    });
+  }
+  cache.set(flower, records);
+  return records;
+}
+
+/** Everything the grower's own log says of how long buds take. */
+export function budRecords(state: State, zone: string): BudRecord[] {
+  const records: BudRecord[] = [];
+  const kinds = new Map<string, { crop: CropId; variety: string; dusk: boolean } | null>();
+  for (const flower of state.flowers.values()) {
+    let kind = kinds.get(flower.plant);
+    if (kind === undefined) {
+      const found = growing(state, flower.plant);
+      kind = found && {
+        crop: found.crop.id,
+        variety: found.variety.id,
+        dusk: found.crop.clock.round === 'dusk',
+      };
+      kinds.set(flower.plant, kind);
+    }
+    if (!kind) continue;
+    for (const record of ofFlower(flower, kind.crop, kind.variety, zone, kind.dusk)) records.push(record);
+  }
+  return records;
+}
+
+/** How many buds of a stage opened the very next day, of those where that is known. */
+export function openedNextDay(
+  records: readonly BudRecord[],
+  stage: BudRecord['stage'],
+): { readonly opened: number; readonly known: number } {
+  let opened = 0;
+  let known = 0;
+  for (const { stage: at, seenOn, openedOn, openedFrom, openedTo } of records) {
+    if (at !== stage) continue;
+    const next = addDays(seenOn, 1);
+    if (openedOn === next) opened++;
+    const later = (openedOn ?? openedFrom ?? '') > next;
+    const earlier = openedTo !== null && openedTo !== undefined && openedTo < next;
+    if (openedOn === next || later || earlier) known++;
+  }
+  return { opened, known };
+}

@@ -1,0 +1,5 @@
+export * from './types';
+export * from './records';
+export * from './questions';
+export * from './spacing';
+export * from './results';

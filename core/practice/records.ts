@@ -1,0 +1,57 @@
+import Joi from 'joi';
+import { CROP_IDS } from '../crops';
+import { EVENT_ID } from '../ids';
+import { isInstant } from '../time';
+import { SKILLS, type PracticeRecord } from './types';
+
+const words = Joi.string().max(60).required();
+const base = {
+  id: Joi.string().pattern(EVENT_ID).required(),
+  at: Joi.string()
+    .custom((value: string, helpers) => (isInstant(value) ? value : helpers.error('any.invalid')))
+    .required(),
+  by: Joi.string().max(80).allow('').required(),
+  device: Joi.string().max(80).required(),
+  crop: Joi.valid(...CROP_IDS).required(),
+};
+
+const practised = Joi.object({
+  ...base,
+  kind: Joi.valid('practised').required(),
+  skill: Joi.valid(...SKILLS).required(),
+  truth: words,
+  answered: words,
+  tookMs: Joi.number().integer().min(0).max(86_400_000).required(),
+  inWords: Joi.boolean().required(),
+});
+
+const rehearsed = Joi.object({
+  ...base,
+  kind: Joi.valid('rehearsed').required(),
+  seed: Joi.number().integer().min(0).max(4_294_967_295).required(),
+  shut: Joi.array().items(Joi.string().max(40)).max(200).required(),
+  fruits: Joi.number().integer().min(0).max(200).required(),
+  best: Joi.number().integer().min(0).max(200).required(),
+});
+
+export type PracticeCheck =
+  | { readonly ok: true; readonly record: PracticeRecord }
+  | { readonly ok: false; readonly field: string; readonly message: string };
+
+/** Checks one practice record from a file or from storage. Never throws, never changes the value. */
+export function validatePractice(value: unknown): PracticeCheck {
+  const schema = (value as { kind?: unknown } | null)?.kind === 'rehearsed' ? rehearsed : practised;
+  const { error } = schema.required().validate(value, { convert: false });
+  if (!error) return { ok: true, record: value as PracticeRecord };
+  return { ok: false, field: error.details[0]?.path.join('.') || 'practice', message: `${error.message}.` };
+}
+
+/** Union by id, in order of time; of two contents under one id the one that sorts first stands, whatever the order. */
+export function mergePractice(a: readonly PracticeRecord[], b: readonly PracticeRecord[]): PracticeRecord[] {
+  const byId = new Map<string, PracticeRecord>();
+  for (const record of [...a, ...b]) {
+    const known = byId.get(record.id);
+    if (!known || JSON.stringify(record) < JSON.stringify(known)) byId.set(record.id, record);
+  }
+  return [...byId.values()].sort((x, y) => (x.at === y.at ? (x.id < y.id ? -1 : 1) : x.at < y.at ? -1 : 1));
+}

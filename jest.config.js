@@ -1,6 +1,6 @@
-const coreModules = '/node_modules/(?!(d3-[a-z-]+|suncalc|luxon|ulid)/)';
+const coreModules = '/node_modules/(?!(d3-[a-z-]+|suncalc|luxon|ulid|ts-fsrs)/)';
 const uiModules =
-  '/node_modules/(?!((jest-)?react-native|@react-native(-community|-async-storage)?|expo(nent)?|@expo(nent)?/.*|react-navigation|@react-navigation/.*|@rneui/.*|react-native-svg|d3-[a-z-]+|suncalc|ulid|comlink))';
+  '/node_modules/(?!((jest-)?react-native|@react-native(-community|-async-storage)?|expo(nent)?|@expo(nent)?/.*|react-navigation|@react-navigation/.*|@rneui/.*|react-native-svg|d3-[a-z-]+|suncalc|ulid|comlink|ts-fsrs))';
 const aliases = { '^@/(.*)$': '<rootDir>/src/$1', '^@core/(.*)$': '<rootDir>/core/$1' };
 
 module.exports = {

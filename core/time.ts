@@ -103,3 +103,8 @@ export function dayText(date: LocalDate): string {
 export function shortDayText(date: LocalDate): string {
   return DateTime.fromISO(date, { zone: 'utc', locale: 'en-GB' }).toFormat('d LLLL');
 }
+
+/** `Tue 14`. */
+export function weekdayText(date: LocalDate): string {
+  return DateTime.fromISO(date, { zone: 'utc', locale: 'en-GB' }).toFormat('ccc d');
+}

@@ -4,3 +4,4 @@ export * from './expected';
 export * from './warmth';
 export * from './budRecords';
 export * from './outlook';
+export * from './doubts';

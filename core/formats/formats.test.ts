@@ -3,9 +3,11 @@ import { fold } from '../ledger';
 import { demoLog } from '../simulation';
 import { arbitraryLog } from '../testing';
 import { compareEvents, type AnyEvent } from '../ledger';
+import { practiceHistory } from '../simulation';
 import { csvRows, csvText, FORMAT_VERSION, fromJson, MOST_BYTES, toCsv, toJson, tooLarge } from '.';
 import cases from './fixtures/csv.json';
 import versionOne from './fixtures/version-1.json';
+import versionTwo from './fixtures/version-2.json';
 
 const good = demoLog(4).slice(0, 30) as AnyEvent[];
 const changed = (change: (event: Record<string, unknown>) => unknown, index = 3) =>
@@ -30,6 +32,34 @@ describe('our file', () => {
     const read = fromJson(JSON.stringify(versionOne));
     expect(read.ok && fold(read.events).flowers.size).toBe(1);
     expect(read.ok && read.unknownKinds).toBe(1);
+    // Version 2 only allows more: what version 1 wrote stands letter by letter, so two phones hold the same.
+    expect(read.ok && read.events.every(({ v }) => v === 1)).toBe(true);
+    expect(read.ok && read.practice).toEqual([]);
+  });
+
+  test('the fixture of version 2 is read for ever: a measured ovary, a gynoecious variety, practice beside', () => {
+    const read = fromJson(JSON.stringify(versionTwo));
+    if (!read.ok) throw new Error(read.message);
+    const state = fold(read.events);
+    expect([...state.varieties.values()].map(({ system }) => system)).toEqual(['gynoecious']);
+    expect(
+      [...state.flowers.values()].flatMap(({ sightings }) => sightings.map(({ ovaryMm }) => ovaryMm)),
+    ).toEqual([18]);
+    expect(read.practice.map(({ kind }) => kind)).toEqual(['practised', 'rehearsed']);
+  });
+
+  test('practice goes out beside the events and comes back apart from them', () => {
+    const practice = practiceHistory(3).slice(0, 12);
+    const read = fromJson(toJson(good, practice));
+    expect(read.ok && read.practice).toEqual(practice);
+    expect(read.ok && read.events).toHaveLength(good.length);
+    const broken = toJson(good, practice).replace('"tookMs":', '"tookMs":"x","was":');
+    expect(fromJson(broken)).toMatchObject({
+      ok: false,
+      reason: 'invalid-practice',
+      field: 'tookMs',
+      message: expect.stringMatching(/Practice record 1 of 12/),
+    });
   });
 
   test.each([
@@ -52,7 +82,7 @@ describe('our file', () => {
     ],
     [
       'an event of a newer schema',
-      changed((event) => ({ ...event, v: 2 })),
+      changed((event) => ({ ...event, v: 3 })),
       'newer-version',
       /Event 4 of 30/,
     ],

@@ -1,3 +1,5 @@
 export * from './types';
 export * from './key';
+export * from './measure';
+export * from './words';
 export * from './trial';

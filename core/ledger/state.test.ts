@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { SNAPSHOT_VERSION } from './snapshot';
 import { arbitraryLog } from '../testing';
 import {
   apply,
@@ -112,7 +113,7 @@ describe('snapshot', () => {
   test.each([
     ['nothing', null, 'broken'],
     ['another version', { version: 99 }, 'version'],
-    ['a damaged one', { version: 1, tables: null }, 'broken'],
+    ['a damaged one', { version: SNAPSHOT_VERSION, tables: null }, 'broken'],
   ])('%s is thrown away', (_name, value, reason) => {
     expect(resume(value, [])).toEqual({ ok: false, reason });
   });

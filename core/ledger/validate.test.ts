@@ -52,7 +52,7 @@ test.each([
     'patch: "patch" is not an id of ours.',
   ],
   ['a number written as text', { v: '1' }, 'v:'],
-  ['a newer schema', { v: 2 }, 'v: This event was written by a newer version'],
+  ['a newer schema', { v: 3 }, 'v: This event was written by a newer version'],
 ])('%s is answered with its field', (_name, change, answer) => {
   expect(refusal(change)).toContain(answer);
 });

@@ -309,7 +309,8 @@ const MAKERS: Record<Skill, Maker> = {
 function whenWords(crop: Crop, sex: Sex, stage: Stage): string {
   const [least, most] = stagesOf(crop, sex)[stage].opensInDays.value;
   const verb = crop.family === 'corn' ? (sex === 'male' ? 'Sheds' : 'Silks') : 'Opens';
-  if (stage === 'open' || stage === 'spent') return '';
+  if (stage === 'open') return 'This is its day.';
+  if (stage === 'spent') return 'Its day is past.';
   return least === 1 && most === 1
     ? `${verb} tomorrow.`
     : `${verb} in ${least === most ? least : `${least}-${most}`} days.`;

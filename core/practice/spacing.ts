@@ -61,16 +61,22 @@ export function nextUp(
   const all = crops.flatMap((crop) => skillsFor(cropOf(crop)).map((skill) => ({ skill, crop })));
   const others = all.filter(({ skill, crop }) => skill !== last?.skill || crop !== last?.crop);
   const choices = others.length > 0 ? others : all;
+  const again = ({ skill }: Deck) => (skill === last?.skill ? 0.3 : 0);
   const seen = choices.flatMap(({ skill, crop }) => decks.get(keyOfCard(skill, crop)) ?? []);
   const due = seen
     .filter(({ card }) => card.due.getTime() <= now)
     .map((deck) => ({ deck, left: scheduler.get_retrievability(deck.card, new Date(now), false) }))
-    .sort((a, b) => a.left - b.left)[0]?.deck;
+    // The same skill on another crop straight after may wait a little: variety keeps one looking.
+    .sort((a, b) => a.left + again(a.deck) - b.left - again(b.deck))[0]?.deck;
   if (due) return told(due, 'due');
   const fresh = choices.filter(({ skill, crop }) => !decks.has(keyOfCard(skill, crop)));
-  const one = fresh[Math.floor(random() * fresh.length)];
+  const other = fresh.filter(({ skill }) => skill !== last?.skill);
+  const from = other.length > 0 ? other : fresh;
+  const one = from[Math.floor(random() * from.length)];
   if (one) return { ...one, hard: 0.15, why: 'new' };
-  const soonest = [...seen].sort((a, b) => a.card.due.getTime() - b.card.due.getTime())[0];
+  const soonest = [...seen].sort(
+    (a, b) => again(a) - again(b) || a.card.due.getTime() - b.card.due.getTime(),
+  )[0];
   return soonest ? told(soonest, 'ahead') : { skill: 'stage', crop: 'squash-maxima', hard: 0.15, why: 'new' };
 }
 

@@ -22,7 +22,15 @@ export default function Layout() {
   );
 }
 
-const BARE = new Set(['/walk', '/round', '/begin']);
+const BARE = new Set([
+  '/walk',
+  '/round',
+  '/begin',
+  '/key',
+  '/practice/train',
+  '/practice/rehearse',
+  '/dev/gallery',
+]);
 
 function Lit() {
   const prefs = usePrefs();
@@ -38,6 +46,8 @@ function Lit() {
         t: open ? () => router.navigate('/') : null,
         p: open ? () => router.navigate('/patch') : null,
         f: open ? () => router.navigate('/fruit') : null,
+        r: open ? () => router.navigate('/practice') : null,
+        k: open ? () => router.navigate('/key') : null,
         u: undo ? () => void undo() : null,
         '?': () => setKeysShown(true),
       }),

@@ -1,16 +1,18 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { mdiCog } from '@/ui/controls/iconPaths';
+import { mdiCog, mdiMagnify } from '@/ui/controls/iconPaths';
 import { useRouter } from 'expo-router';
 import { openWindow } from '@core/bloom';
 import { bandDay, looksDue, nextRounds, type Round } from '@core/rounds';
 import { walkOrder } from '@core/patch';
 import { clockText, dayText } from '@core/time';
 import { useGarden } from '@/data/garden';
+import { useOutlook } from '@/data/outlook';
 import { useOnline } from '@/data/update';
 import { DawnBand } from '@/ui/charts/DawnBand';
 import { Card, Icon, Key, Notice } from '@/ui/controls';
 import { LooksCard } from '@/ui/today/LooksCard';
+import { OutlookCard } from '@/ui/today/OutlookCard';
 import { RoundCard } from '@/ui/today/RoundCard';
 import { UndoLine } from '@/ui/UndoLine';
 import { gated } from '@/ui/Gate';
@@ -21,6 +23,7 @@ import { plural } from '@/ui/words';
 function Today() {
   const { state, place, now, today, prefs, patch } = useGarden();
   const router = useRouter();
+  const outlook = useOutlook();
   const online = useOnline();
   const rounds = useMemo(() => nextRounds(state, place, now), [state, place, now]);
   const owed = useMemo(() => looksDue(state, place.zone, today), [state, place.zone, today]);
@@ -85,7 +88,17 @@ function Today() {
           part={evening ? 'dusk' : 'dawn'}
         />
       }
-      side={<LooksCard owed={owed} onOpen={() => router.navigate('/looks')} />}
+      side={
+        <>
+          <LooksCard owed={owed} onOpen={() => router.navigate('/looks')} />
+          <Key
+            title="What am I looking at? Ask the key"
+            icon={<Icon path={mdiMagnify} />}
+            onPress={() => router.navigate('/key')}
+          />
+          <OutlookCard outlook={outlook} />
+        </>
+      }
     >
       {day.fromSun ? null : (
         <Notice

@@ -4,6 +4,7 @@ import { SCHOOLS } from '@core/crops';
 import { dayText, toInstant } from '@core/time';
 import { LIGHTS, useChangePrefs, type Light } from '@/data/prefs';
 import { exportLog, exportTable } from '@/data/files';
+import { practiceOf } from '@/data/practice';
 import { useChooseSpace, useGarden } from '@/data/garden';
 import { readPlace } from '@/data/placeForm';
 import { Card, Field, Key, Notice, Row, Sheet, Tile, Tiles } from '@/ui/controls';
@@ -45,7 +46,9 @@ function Settings() {
   };
   const exportAll = async () => {
     try {
-      exportLog(await store.allEvents(), today);
+      // Practice records that cannot be read must not keep the garden's from being carried out.
+      const practice = await practiceOf({ space }).catch(() => []);
+      exportLog(await store.allEvents(), practice, today);
       await changePrefs({ exportedAt: toInstant(now) });
       setWrong(null);
     } catch (problem) {

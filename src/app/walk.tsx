@@ -45,6 +45,7 @@ function Walk() {
       onBack={index === 0 ? null : () => go(index - 1)}
       onNext={last ? null : () => go(index + 1)}
       onLeave={() => router.replace('/')}
+      onKey={() => router.navigate(`/key?plant=${here.plant.id}`)}
     />
   );
 }

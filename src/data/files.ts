@@ -1,5 +1,6 @@
 import { MOST_BYTES, tooLarge, toCsv, toJson, type ReadFile, type Table } from '@core/formats';
 import type { AnyEvent, State } from '@core/ledger';
+import type { PracticeRecord } from '@core/practice';
 import { inWorker, type Job } from './worker';
 
 /** Hands a text to the browser as a file to keep. */
@@ -13,8 +14,12 @@ export function saveFile(name: string, type: string, text: string): void {
   setTimeout(() => URL.revokeObjectURL(url), 60_000);
 }
 
-export function exportLog(events: readonly AnyEvent[], date: string): void {
-  saveFile(`steady-trowel-${date}.json`, 'application/json', toJson(events));
+export function exportLog(
+  events: readonly AnyEvent[],
+  practice: readonly PracticeRecord[],
+  date: string,
+): void {
+  saveFile(`steady-trowel-${date}.json`, 'application/json', toJson(events, practice));
 }
 
 export function exportTable(state: State, table: Table, date: string): void {

@@ -1,4 +1,4 @@
-import { cropOf, type CropId, type FruitShape, type Reason } from '@core/crops';
+import { cropOf, type CropId, type FruitShape, type Reason, type SexSystem } from '@core/crops';
 import type { BedId, PatchId } from '@core/ids';
 import type { Bed, Draft, State } from '@core/ledger';
 import { nextPlantPlaces } from '@core/patch';
@@ -11,6 +11,7 @@ export interface Planting {
   readonly shape: FruitShape;
   readonly plants: number;
   readonly reason: Reason;
+  readonly system?: SexSystem | null;
 }
 
 /** The facts of one new stand in a bed: its variety (the known one of that name and crop, or new), itself, its plants. */
@@ -19,7 +20,7 @@ export function plantingDrafts(
   state: State,
   patch: PatchId,
   bed: Pick<Bed, 'xM' | 'yM' | 'lengthM' | 'widthM'> & { readonly id: BedId },
-  { crop, variety: name, shape, plants, reason }: Planting,
+  { crop, variety: name, shape, plants, reason, system = null }: Planting,
   plantedOn: LocalDate | null,
 ): Draft[] {
   const wanted = name.trim();
@@ -35,7 +36,19 @@ export function plantingDrafts(
   );
   const highest = ofVariety.reduce((most, { label }) => Math.max(most, Number(label) || 0), 0);
   return [
-    ...(known ? [] : [{ kind: 'varietyAdded' as const, variety, patch, name: wanted, crop, shape }]),
+    ...(known
+      ? []
+      : [
+          {
+            kind: 'varietyAdded' as const,
+            variety,
+            patch,
+            name: wanted,
+            crop,
+            shape,
+            ...(system === null ? {} : { system }),
+          },
+        ]),
     { kind: 'standAdded', stand, bed: bed.id, variety, reason },
     ...nextPlantPlaces(bed, standing, plants, cropOf(crop)).map((position, i): Draft => ({
       kind: 'plantAdded',

@@ -1,12 +1,12 @@
 import type { ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { mdiFruitCherries, mdiSprout, mdiWeatherSunsetUp } from '@/ui/controls/iconPaths';
+import { mdiFruitCherries, mdiSchool, mdiSprout, mdiWeatherSunsetUp } from '@/ui/controls/iconPaths';
 import { Icon } from './controls/Icon';
 import { Txt, useColours, useIsWide } from './theme';
 
 export interface FramePlace {
   readonly name: string;
-  readonly path: '/' | '/patch' | '/fruit';
+  readonly path: '/' | '/patch' | '/fruit' | '/practice';
   readonly icon: string;
 }
 
@@ -14,6 +14,7 @@ export const PLACES: readonly FramePlace[] = [
   { name: 'Today', path: '/', icon: mdiWeatherSunsetUp },
   { name: 'Patch', path: '/patch', icon: mdiSprout },
   { name: 'Fruit', path: '/fruit', icon: mdiFruitCherries },
+  { name: 'Practice', path: '/practice', icon: mdiSchool },
 ];
 
 export interface FrameProps {

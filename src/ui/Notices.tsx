@@ -3,6 +3,7 @@ import { ScrollView, View } from 'react-native';
 import { gardenDay } from '@core/bloom';
 import { addDays, clockText, dayText, localDateOf } from '@core/time';
 import { exportLog, saveFile } from '@/data/files';
+import { practiceOf } from '@/data/practice';
 import { useMaybeGarden, type Garden } from '@/data/garden';
 import { useUpdate } from '@/data/update';
 import { Key, Notice, Row } from './controls';
@@ -14,7 +15,8 @@ export function Notices({ inRound }: { inRound: boolean }) {
   const garden = useMaybeGarden();
   const update = useUpdate();
   const { trouble, unsaved = [], damaged = [] } = garden?.ledger ?? { trouble: null };
-  const exportAll = async (from: Garden) => exportLog(await from.store.allEvents(), from.today);
+  const exportAll = async (from: Garden) =>
+    exportLog(await from.store.allEvents(), await practiceOf(from).catch(() => []), from.today);
   return (
     <View>
       {garden && trouble ? (

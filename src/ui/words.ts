@@ -1,6 +1,7 @@
-import type { Closure, Crop, Reason, Sex, Stage, Tool } from '@core/crops';
+import type { Closure, Crop, Reason, Sex, SexSystem, Stage, Tool } from '@core/crops';
 import type { AnyEvent, CheckResult, Flower, Health, LookResult, LossCause, State } from '@core/ledger';
 import type { Fate } from '@core/fruitset';
+import type { Skill } from '@core/practice';
 import { growing, plantName } from '@core/patch';
 
 // One word per thing, everywhere.
@@ -82,6 +83,43 @@ export const causeHints: Partial<Record<LossCause, string>> = {
   'poorly-pollinated': 'bent, pinched, or a brown tip and stopped within about 5 days',
   'blossom-end-rot': 'grew well, then a sunken dark patch at the blossom end',
 };
+
+export const systemWords: Record<SexSystem, string> = {
+  monoecious: 'male and female apart',
+  andromonoecious: 'female with anthers',
+  gynoecious: 'nearly all female',
+  parthenocarpic: 'sets without pollen',
+  perfect: 'both in one',
+};
+export const systemNotes: Partial<Record<SexSystem, string>> = {
+  monoecious: 'no anthers in the female',
+  gynoecious: 'a father of another variety',
+  parthenocarpic: 'for seed it still wants pollen',
+};
+
+export const skillWords: Record<Skill, string> = {
+  sex: 'male or female',
+  stage: 'how far on',
+  shut: 'shut it tonight?',
+  usable: 'usable at dawn?',
+  'mother-bud': 'the mother bud',
+  'ear-clean': 'is the ear clean?',
+  took: 'took or failed',
+  tip: 'brown tip or rot',
+};
+const ANSWERS: Readonly<Record<string, string>> = {
+  took: 'took',
+  failed: 'failed',
+  pollination: 'too little pollen',
+  'end-rot': 'blossom-end rot',
+};
+/** An answer of the trainer, across crops. */
+export function answerName(skill: Skill, id: string): string {
+  if (skill === 'shut') return id === 'yes' ? 'shut it' : 'leave it';
+  if (skill === 'usable') return id === 'yes' ? 'usable' : 'spoiled';
+  if (skill === 'ear-clean') return id === 'yes' ? 'a clean ear' : 'a spoiled ear';
+  return ANSWERS[id] ?? id;
+}
 
 export function plural(count: number, one: string, many = `${one}s`): string {
   return `${count} ${count === 1 ? one : many}`;

@@ -3,11 +3,13 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { growing, plantName, flowersOn } from '@core/patch';
 import { fateOf } from '@core/fruitset';
 import { useGarden } from '@/data/garden';
+import { useOutlook } from '@/data/outlook';
 import { SetChart } from '@/ui/charts/SetChart';
 import { Badge, Card, Key } from '@/ui/controls';
 import { Runner } from '@/ui/drawings/Runner';
 import { tallyOf, workedFlowers } from '@/ui/fruit/flowersOf';
 import { FlowerCard } from '@/ui/patch/FlowerCard';
+import { ComingBuds } from '@/ui/patch/ComingBuds';
 import { PlantEdit } from '@/ui/patch/PlantEdit';
 import { gated } from '@/ui/Gate';
 import { TallyStats } from '@/ui/fruit/TallyStats';
@@ -21,6 +23,7 @@ function PlantPage() {
   const { id, flower: wanted } = useLocalSearchParams<{ id: string; flower?: string }>();
   const { state, place } = useGarden();
   const router = useRouter();
+  const outlook = useOutlook();
   const [chosen, setChosen] = useState<string | null>(wanted ?? null);
   const found = growing(state, id);
   const flowers = useMemo(() => flowersOn(state, id), [state, id]);
@@ -83,6 +86,7 @@ function PlantPage() {
       side={
         <>
           {flower ? <FlowerCard flower={flower} growing={found} /> : null}
+          {plant.ended ? null : <ComingBuds growing={found} outlook={outlook} />}
           <PlantEdit growing={found} />
         </>
       }

@@ -80,6 +80,8 @@ export interface Chance {
 export interface FlowerDrawingProps extends FlowerLook {
   readonly size: number;
   readonly chance?: Chance;
+  /** Rain drops on it. */
+  readonly wet?: boolean;
   /** What a reader hears; without it the words beside the drawing say what it is. */
   readonly summary?: string;
 }
@@ -88,6 +90,7 @@ export interface FlowerDrawingProps extends FlowerLook {
 export const FlowerDrawing = memo(function FlowerDrawing({
   size,
   chance,
+  wet,
   summary,
   ...look
 }: FlowerDrawingProps) {
@@ -105,6 +108,14 @@ export const FlowerDrawing = memo(function FlowerDrawing({
       <G transform={lean}>
         <FlowerGroup {...look} tint={chance?.tint} />
       </G>
+      {wet ? (
+        <Path
+          d="M18 30 l-5 12 a5.5 5.5 0 1 0 10 0 Z M78 22 l-5 12 a5.5 5.5 0 1 0 10 0 Z M56 52 l-4 9 a4.5 4.5 0 1 0 8 0 Z M34 66 l-4 9 a4.5 4.5 0 1 0 8 0 Z M70 80 l-4 9 a4.5 4.5 0 1 0 8 0 Z"
+          fill="#BFD8EE"
+          stroke="#2F3561"
+          strokeWidth={1.4}
+        />
+      ) : null}
       {chance && chance.cover > 0 ? <Leaf side={chance.coverSide} cover={chance.cover} /> : null}
     </Svg>
   );

@@ -13,7 +13,7 @@ import {
 import { growing as growingOf, plantName, type Growing } from '@core/patch';
 import { clockText, daysBetween, localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden';
-import { Badge, Card, Field, Key, Row, Sheet, Stepper, Tile, Tiles } from '../controls';
+import { Badge, Card, Field, Key, Notice, Row, Sheet, Stepper, Tile, Tiles } from '../controls';
 import { CauseSheet } from '../fruit/CauseSheet';
 import { Txt, useColours } from '../theme';
 import {
@@ -188,7 +188,7 @@ export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growi
 
 /** Takes an entry back, or puts its time or node right. What it said before stays in the log. */
 function MendSheet({ event, flower, onClose }: { event: LedgerEvent; flower: Flower; onClose: () => void }) {
-  const { state, record } = useGarden();
+  const { state, record, now } = useGarden();
   const [minutes, setMinutes] = useState(0);
   const node = event.kind === 'flowerSeen' ? event.node : undefined;
   const [newNode, setNewNode] = useState(node ?? 0);
@@ -196,6 +196,7 @@ function MendSheet({ event, flower, onClose }: { event: LedgerEvent; flower: Flo
     ...(minutes === 0 ? {} : { at: new Date(Date.parse(event.at) - minutes * 60_000).toISOString() }),
     ...(node === undefined || newNode === (node ?? 0) ? {} : { node: newNode }),
   };
+  const late = Date.parse(event.at) - minutes * 60_000 > now + 60_000;
   const done = (work: Promise<unknown>) => void work.then(onClose);
   return (
     <Sheet open onClose={onClose} title="Mend this entry">
@@ -210,10 +211,16 @@ function MendSheet({ event, flower, onClose }: { event: LedgerEvent; flower: Flo
       {node === undefined ? null : (
         <Stepper label="Node" value={newNode} least={0} most={200} onChange={setNewNode} />
       )}
+      {late ? (
+        <Notice
+          tone="brick"
+          text="That is later than now. A flower can only be written down once it was seen. When was it?"
+        />
+      ) : null}
       <Key
         title="Correct it"
         look="main"
-        disabled={Object.keys(changes).length === 0}
+        disabled={Object.keys(changes).length === 0 || late}
         onPress={() => done(record({ kind: 'corrected', subject: flower.id, target: event.id, changes }))}
       />
       <Key

@@ -1,8 +1,18 @@
 import { View } from 'react-native';
-import { catalogue, cropOf, FRUIT_SHAPES, type CropId, type FruitShape, type Reason } from '@core/crops';
+import {
+  catalogue,
+  cropOf,
+  FRUIT_SHAPES,
+  systemsOf,
+  type CropId,
+  type FruitShape,
+  type Reason,
+  type SexSystem,
+} from '@core/crops';
 import { Field, Stepper, Tile, Tiles } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
+import { systemNotes, systemWords } from '../words';
 
 export interface StandDraft {
   readonly crop: CropId;
@@ -10,6 +20,8 @@ export interface StandDraft {
   readonly shape: FruitShape;
   readonly plants: number;
   readonly reason: Reason;
+  /** How its flowers are made; `null` = the crop's usual way. */
+  readonly system: SexSystem | null;
 }
 
 export const NEW_STAND: StandDraft = {
@@ -18,6 +30,7 @@ export const NEW_STAND: StandDraft = {
   shape: 'ribbed',
   plants: 4,
   reason: 'seed',
+  system: null,
 };
 
 const REASON_NOTES: readonly { value: Reason; title: string; note: string }[] = [
@@ -46,7 +59,7 @@ export function StandForm({
             title={name}
             note={kinds.split(',')[0]}
             chosen={value.crop === id}
-            onPress={() => onChange({ crop: id, shape: usualShape })}
+            onPress={() => onChange({ crop: id, shape: usualShape, system: null })}
             minWidth={104}
           />
         ))}
@@ -61,20 +74,36 @@ export function StandForm({
         placeholder="as it says on the seed"
         error={error}
       />
-      <Tiles question="Its fruit, so that the drawings look like yours">
-        {FRUIT_SHAPES.map((shape) => (
-          <Tile
-            key={shape}
-            title={shape}
-            chosen={value.shape === shape}
-            onPress={() => onChange({ shape })}
-            picture={
-              <FlowerDrawing sex="female" appearance="coloured" shape={shape} crop={crop.id} size={56} />
-            }
-            minWidth={60}
-          />
-        ))}
-      </Tiles>
+      {crop.family === 'cucurbit' ? (
+        <Tiles question="Its fruit, so that the drawings look like yours">
+          {FRUIT_SHAPES.map((shape) => (
+            <Tile
+              key={shape}
+              title={shape}
+              chosen={value.shape === shape}
+              onPress={() => onChange({ shape })}
+              picture={
+                <FlowerDrawing sex="female" appearance="coloured" shape={shape} crop={crop.id} size={56} />
+              }
+              minWidth={60}
+            />
+          ))}
+        </Tiles>
+      ) : null}
+      {systemsOf(crop).length > 1 ? (
+        <Tiles question="Its flowers, if you know">
+          {systemsOf(crop).map((system, i) => (
+            <Tile
+              key={system}
+              title={systemWords[system]}
+              note={i === 0 ? 'the usual' : systemNotes[system]}
+              chosen={(value.system ?? systemsOf(crop)[0]) === system}
+              onPress={() => onChange({ system: i === 0 ? null : system })}
+              minWidth={104}
+            />
+          ))}
+        </Tiles>
+      ) : null}
       <Stepper
         label="Plants"
         value={value.plants}

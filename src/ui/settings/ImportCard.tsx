@@ -1,10 +1,13 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { LinearProgress } from '@rneui/themed';
+import { useQueryClient } from '@tanstack/react-query';
 import type { AnyEvent } from '@core/ledger';
+import type { PracticeRecord } from '@core/practice';
 import { localDateOf, shortDayText } from '@core/time';
 import { pickFile, readFile } from '@/data/files';
 import { useGarden } from '@/data/garden';
+import { practiceStore } from '@/data/practice';
 import { Key, Notice } from '../controls';
 import { Txt, useColours } from '../theme';
 import { plural } from '../words';
@@ -16,6 +19,7 @@ type Step =
       readonly at: 'preview';
       readonly name: string;
       readonly fresh: readonly AnyEvent[];
+      readonly practice: readonly PracticeRecord[];
       readonly known: number;
       readonly unknownKinds: number;
     }
@@ -24,7 +28,9 @@ type Step =
 
 /** Reads a file, shows what it would add, and adds it only when told to. */
 export function ImportCard() {
-  const { store, place } = useGarden();
+  const { store, place, space } = useGarden();
+  const answers = practiceStore(space);
+  const client = useQueryClient();
   const colours = useColours();
   const [step, setStep] = useState<Step>({ at: 'idle' });
   const choose = async () => {
@@ -44,6 +50,7 @@ export function ImportCard() {
         at: 'preview',
         name: file.name,
         fresh,
+        practice: await answers.missing(read.practice),
         known: read.events.length - fresh.length,
         unknownKinds: read.unknownKinds,
       });
@@ -52,9 +59,11 @@ export function ImportCard() {
       setStep(message === 'cancelled' ? { at: 'idle' } : { at: 'refused', name: file.name, message });
     }
   };
-  const add = async (fresh: readonly AnyEvent[]) => {
+  const add = async (fresh: readonly AnyEvent[], practice: readonly PracticeRecord[]) => {
     await store.add(fresh);
-    setStep({ at: 'done', added: fresh.length });
+    await answers.add(practice);
+    void client.invalidateQueries({ queryKey: ['practice'] });
+    setStep({ at: 'done', added: fresh.length + practice.length });
   };
   return (
     <View style={{ gap: 8 }}>
@@ -77,9 +86,9 @@ export function ImportCard() {
         <Notice
           tone="dusk"
           title={
-            step.fresh.length === 0
+            step.fresh.length + step.practice.length === 0
               ? `${step.name}: nothing new`
-              : `${step.name} would add ${plural(step.fresh.length, 'record')}`
+              : `${step.name} would add ${plural(step.fresh.length + step.practice.length, 'record')}`
           }
         >
           <View style={{ flex: 1, gap: 6 }}>
@@ -90,11 +99,14 @@ export function ImportCard() {
                 {plural(step.unknownKinds, 'record')} of kinds this version doesn’t know: kept as they are.
               </Txt>
             ) : null}
-            {step.fresh.length > 0 ? (
+            {step.practice.length > 0 ? (
+              <Txt size="label">{plural(step.practice.length, 'answer')} to the trainer, kept apart.</Txt>
+            ) : null}
+            {step.fresh.length + step.practice.length > 0 ? (
               <Key
-                title={`Add ${plural(step.fresh.length, 'record')}`}
+                title={`Add ${plural(step.fresh.length + step.practice.length, 'record')}`}
                 look="main"
-                onPress={() => void add(step.fresh)}
+                onPress={() => void add(step.fresh, step.practice)}
               />
             ) : null}
             <Key title="Leave it" small onPress={() => setStep({ at: 'idle' })} />

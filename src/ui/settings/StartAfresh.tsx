@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useRouter } from 'expo-router';
 import { useQueryClient } from '@tanstack/react-query';
 import { exportLog } from '@/data/files';
+import { practiceOf } from '@/data/practice';
 import { useChooseSpace, useGarden } from '@/data/garden';
 import { demoStart } from '@core/simulation';
 import { Card, Field, Key, Notice } from '../controls';
@@ -42,10 +43,12 @@ export function StartAfresh() {
             title="Export everything first"
             small
             onPress={() =>
-              void store.allEvents().then((events) => {
-                exportLog(events, today);
-                setExported(true);
-              })
+              void Promise.all([store.allEvents(), practiceOf({ space }).catch(() => [])]).then(
+                ([events, practice]) => {
+                  exportLog(events, practice, today);
+                  setExported(true);
+                },
+              )
             }
           />
           <Field label={`Or write: ${WORD}`} value={typed} onChange={setTyped} />

@@ -13,6 +13,7 @@ export interface Choice {
   readonly stage: Stage;
   readonly node: number | null;
   readonly count: number;
+  readonly ovaryMm: number | null;
 }
 
 /** Demo only: what a visitor would find on the plant, as there is no real one to look at. */

@@ -1,11 +1,12 @@
 import { useMemo, useState, type ReactNode } from 'react';
+import { doubtAbout, type Doubt } from '@core/bloom';
 import { closuresFor, eveningAdvice, sexesOf, STAGES, stagesOf, type Closure, type Sex } from '@core/crops';
 import { workedForKitchen, type Draft, type Flower } from '@core/ledger';
 import { plantName, type Growing, flowersOn } from '@core/patch';
 import { daysBetween, localDateOf } from '@core/time';
 import { useDraft } from '@/data/draft';
 import { useGarden } from '@/data/garden';
-import { Card, Key, Notice, Row, Stepper, Tile, Tiles } from '../controls';
+import { Card, Key, Notice, Row, Sheet, Stepper, Tile, Tiles } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { HealthTiles } from '../patch/HealthTiles';
 import { Page } from '../Page';
@@ -16,7 +17,14 @@ import { InSight, type Choice } from './InSight';
 import { Tonight } from './Tonight';
 import { closureWords, healthWords, partName, partNote, plural } from '../words';
 
-const FIRST: Omit<Choice, 'sex'> = { stage: 'coloured', node: null, count: 1 };
+const FIRST: Omit<Choice, 'sex'> = { stage: 'coloured', node: null, count: 1, ovaryMm: null };
+
+interface Doubted {
+  readonly doubt: Doubt;
+  readonly choice: Choice;
+  readonly shut: boolean;
+  readonly known?: Flower;
+}
 
 export interface WalkPlantProps {
   readonly growing: Growing;
@@ -26,11 +34,13 @@ export interface WalkPlantProps {
   readonly onBack: (() => void) | null;
   readonly onNext: (() => void) | null;
   readonly onLeave: () => void;
+  /** "Not sure": the key for this plant. */
+  readonly onKey: () => void;
 }
 
 /** One plant of the walk: what is on it tonight, by tapping sex and stage. */
-export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: WalkPlantProps) {
-  const { state, place, today, patch, record, newId, demo, space } = useGarden();
+export function WalkPlant({ growing, over, side, onBack, onNext, onLeave, onKey }: WalkPlantProps) {
+  const { state, place, today, now, patch, record, newId, demo, space } = useGarden();
   const { plant, crop, variety, stand } = growing;
   const flowers = useMemo(() => flowersOn(state, plant.id), [state, plant.id]);
   const sexes = sexesOf(crop);
@@ -42,6 +52,7 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
   const stages = stagesOf(crop, value.sex);
   const [again, setAgain] = useState<{ choice: Choice; shut: boolean } | null>(null);
   const [busy, setBusy] = useState(false);
+  const [doubted, setDoubted] = useState<Doubted | null>(null);
   useKeys(useMemo(() => ({ ArrowLeft: onBack, ArrowRight: onNext }), [onBack, onNext]));
   const closures = closuresFor(crop, value.sex);
   const wanted = (patch?.schools.closure ?? 'tape') as Closure;
@@ -63,7 +74,14 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
   const advice = eveningAdvice(crop, value.sex, value.stage, stand.reason);
   const doubtful = plant.health === 'doubtful' || plant.health === 'sick';
 
-  const save = async (choice: Choice, shut: boolean, known?: Flower) => {
+  /** The record of the same bud, where it was seen on an earlier evening. */
+  const sameBud = (choice: Choice): Flower | undefined =>
+    awaited.find((flower) => choice.sex === bearer && choice.node !== null && flower.node === choice.node);
+  const save = async (choice: Choice, shut: boolean, known?: Flower, certain = false) => {
+    const before = known ?? sameBud(choice) ?? null;
+    const doubt = doubtAbout({ ...choice, crop: crop.id, at: now }, before, now, place.zone);
+    if (doubt && !certain) return setDoubted({ doubt, choice, shut, known });
+    setDoubted(null);
     setBusy(true);
     const drafts: Draft[] = [];
     const count = choice.sex === 'male' ? choice.count : 1;
@@ -72,11 +90,7 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
     else {
       for (let i = 0; i < count; i++) {
         // The same bud seen again goes on in its own record.
-        const same =
-          known ??
-          awaited.find(
-            (flower) => choice.sex === bearer && choice.node !== null && flower.node === choice.node,
-          );
+        const same = known ?? sameBud(choice);
         const flower = same?.id ?? newId('flower');
         drafts.push({
           kind: 'flowerSeen',
@@ -85,13 +99,14 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
           sex: choice.sex,
           stage: choice.stage,
           node: choice.node,
+          ...(choice.ovaryMm === null ? {} : { ovaryMm: choice.ovaryMm }),
         });
         if (shut) drafts.push({ kind: 'flowerShut', flower, closure });
       }
     }
     try {
       await record(...drafts);
-      setAgain({ choice: { ...choice, node: null }, shut });
+      setAgain({ choice: { ...choice, node: null, ovaryMm: null }, shut });
       clear();
     } finally {
       setBusy(false);
@@ -219,6 +234,7 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
             />
           ))}
         </Tiles>
+        <Key title="Not sure? Ask the key" small onPress={onKey} />
         <Notice
           tone={advice.shutTonight ? 'leaf' : value.stage === 'open' ? 'brick' : 'pollen'}
           text={`${stages[value.stage].looks} ${advice.words}`}
@@ -240,6 +256,16 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
           most={200}
           onChange={(node) => change({ node })}
         />
+        {value.sex === 'female' && crop.family === 'cucurbit' && value.stage !== 'spent' ? (
+          <Stepper
+            label={value.ovaryMm === null ? 'Ovary, mm (may be left out)' : 'Ovary, mm'}
+            value={value.ovaryMm ?? 25}
+            unset={value.ovaryMm === null}
+            least={1}
+            most={200}
+            onChange={(ovaryMm) => change({ ovaryMm })}
+          />
+        ) : null}
         <Row>
           {advice.shutTonight ? (
             <Key title={noteTitle} small disabled={busy} onPress={() => void save(value, false)} />
@@ -278,6 +304,14 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave }: Walk
         ) : null}
       </Card>
       {tonight.length > 0 ? <Tonight flowers={tonight} growing={growing} zone={place.zone} /> : null}
+      <Sheet open={doubted !== null} onClose={() => setDoubted(null)} title="Is that so?">
+        <Txt>{doubted?.doubt.words}</Txt>
+        <Key title="Look again" look="main" onPress={() => setDoubted(null)} />
+        <Key
+          title="Keep it as I saw it"
+          onPress={() => (doubted ? void save(doubted.choice, doubted.shut, doubted.known, true) : undefined)}
+        />
+      </Sheet>
     </Page>
   );
 }

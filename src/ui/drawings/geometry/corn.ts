@@ -230,7 +230,7 @@ export function earOpened(stage: Stage | 'ripe', gaps: number): Shape[] {
           .filter((_, i) => i % 3 === 0)
           .map(
             ([x, y]) =>
-              `M${n(x)} ${n(y)} Q${n(50 + (x - 50) * 1.25)} ${n(y - 20)} ${n(50 + (x - 50) * 0.35)} ${top - (stage === 'green' ? 2 : 16)}`,
+              `M${n(x)} ${n(y)} Q${n(50 + (x - 50) * 1.25)} ${n(y - 20)} ${n(50 + (x - 50) * 0.35)} ${top - (stage === 'green' ? 2 : stage === 'coloured' ? 9 : 16)}`,
           )
           .join(' '),
         stage === 'spent' ? 'tip' : 'silk',

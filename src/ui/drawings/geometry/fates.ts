@@ -73,7 +73,7 @@ function vineFate(crop: CropId, fate: FateLook, shape: FruitShape): Shape[] {
   const half = height * (shape === 'long' ? 0.13 : wide ? 0.3 : 0.24);
   if (fate === 'swelling' || fate === 'set') body.push(withered(top));
   if (failed) body.push(endPatch(top, half * 0.8, height * 0.2), withered(top));
-  if (fate === 'brown-tip') body.push(endPatch(top, half * 0.75, height * 0.16), withered(top));
+  if (fate === 'brown-tip') body.push(endPatch(top, half * 0.95, height * 0.26), withered(top));
   if (fate === 'end-rot')
     body.push(endPatch(top, half * 1.1, height * 0.22), {
       d: ellipse(50, top + height * 0.12, half * 0.5, height * 0.05),

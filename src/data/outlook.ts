@@ -1,0 +1,37 @@
+import { useEffect, useState } from 'react';
+import { bloomOutlook, type VarietyOutlook } from '@core/bloom';
+import type { State } from '@core/ledger';
+import { bandDay } from '@core/rounds';
+import { addDays, type LocalDate } from '@core/time';
+import { useGarden } from './garden';
+
+interface Told {
+  readonly state: State;
+  readonly from: LocalDate;
+  readonly outlook: readonly VarietyOutlook[];
+}
+
+let latest: Told | null = null;
+
+/**
+ * What opens in the next days. Worked out after the screen stands, so that no tap waits for it; `null` until then.
+ * From midday on, today's openings are over and it begins with tomorrow.
+ */
+export function useOutlook(): readonly VarietyOutlook[] | null {
+  const { state, place, now, today } = useGarden();
+  const day = bandDay(place, now);
+  const from = now > day.sunrise + 6 * 3_600_000 && day.date === today ? addDays(today, 1) : day.date;
+  const [told, setTold] = useState<Told | null>(latest);
+  const known = latest?.state === state && latest.from === from ? latest : null;
+  useEffect(() => {
+    if (latest?.state === state && latest.from === from) return;
+    const timer = setTimeout(() => {
+      latest = { state, from, outlook: bloomOutlook({ state, zone: place.zone, from }) };
+      setTold(latest);
+    }, 60);
+    return () => clearTimeout(timer);
+  }, [state, from, place.zone]);
+  // While the new one is worked out the one before stands, if it is of the same garden.
+  const shown = known ?? (told?.state.patches === state.patches ? told : null);
+  return shown?.outlook ?? null;
+}

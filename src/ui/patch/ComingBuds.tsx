@@ -1,0 +1,120 @@
+import { View } from 'react-native';
+import {
+  budsOfPlant,
+  likeliest,
+  openedNextDay,
+  budRecords,
+  type ComingBud,
+  type VarietyOutlook,
+} from '@core/bloom';
+import type { Growing } from '@core/patch';
+import { weekdayText } from '@core/time';
+import { useMemo } from 'react';
+import { useGarden } from '@/data/garden';
+import { Card } from '../controls';
+import { FlowerDrawing } from '../drawings/FlowerDrawing';
+import { Txt, useColours } from '../theme';
+import { Warnings } from '../today/OutlookCard';
+import { flowerPlace, partName } from '../words';
+import { stagesOf } from '@core/crops';
+
+/** When the buds of one plant will open, each as chances by day. */
+export function ComingBuds({
+  growing,
+  outlook,
+}: {
+  growing: Growing;
+  outlook: readonly VarietyOutlook[] | null;
+}) {
+  const { state, place } = useGarden();
+  const buds = outlook ? grouped(budsOfPlant(outlook, growing.plant.id)) : [];
+  const own = outlook?.find(({ variety }) => variety === growing.variety.id);
+  const nextDay = useMemo(
+    () =>
+      openedNextDay(
+        budRecords(state, place.zone).filter(({ variety }) => variety === growing.variety.id),
+        'coloured',
+      ),
+    [state, place.zone, growing.variety.id],
+  );
+  if (!own) return null;
+  return (
+    <Card>
+      <Txt size="heading">Opening next</Txt>
+      {buds.length === 0 ? <Txt>No bud noted on this plant lately.</Txt> : null}
+      {buds.map(({ bud, count }, i) => (
+        <BudRow key={i} bud={bud} count={count} growing={growing} />
+      ))}
+      <Warnings outlook={own} />
+      {nextDay.known >= 3 ? (
+        <Txt size="label" tone="muted">
+          Your coloured {growing.variety.name} buds opened next day {nextDay.opened} times of {nextDay.known}.
+        </Txt>
+      ) : null}
+    </Card>
+  );
+}
+
+interface Grouped {
+  readonly bud: ComingBud;
+  readonly count: number;
+}
+
+/** Males counted together are one row. */
+function grouped(buds: readonly ComingBud[]): Grouped[] {
+  const rows: { bud: ComingBud; count: number }[] = [];
+  for (const bud of buds) {
+    const same = rows.find(
+      (row) =>
+        row.bud.sex === 'male' &&
+        bud.sex === 'male' &&
+        row.bud.stage === bud.stage &&
+        row.bud.seenOn === bud.seenOn,
+    );
+    if (same) same.count++;
+    else rows.push({ bud, count: 1 });
+  }
+  return rows;
+}
+
+function BudRow({ bud, count, growing: { crop, variety } }: Grouped & { growing: Growing }) {
+  const colours = useColours();
+  const best = likeliest(bud.forecast);
+  const days = bud.forecast.filter(({ probability }) => probability >= 0.02).slice(0, 6);
+  const name = `${count > 1 ? `${count} × ` : ''}${partName(crop, bud.sex)}${bud.flower && count === 1 ? `, ${flowerPlace(bud.flower)}` : ''}`;
+  const share = (probability: number) => `${Math.round(probability * 100)} %`;
+  return (
+    <View
+      role="img"
+      aria-label={`${name}: ${days.map(({ date, probability }) => `${weekdayText(date)} ${share(probability)}`).join(', ')}`}
+      style={{ flexDirection: 'row', gap: 10, alignItems: 'center' }}
+    >
+      <FlowerDrawing crop={crop.id} sex={bud.sex} appearance={bud.stage} shape={variety.shape} size={56} />
+      <View style={{ flex: 1, gap: 3 }}>
+        <Txt size="strong">{name}</Txt>
+        <Txt size="label" tone="muted">
+          {stagesOf(crop, bud.sex)[bud.stage].name} on {weekdayText(bud.seenOn)}
+          {best ? `; likeliest ${weekdayText(best.date)}` : ''}
+        </Txt>
+        <View style={{ flexDirection: 'row', gap: 4 }}>
+          {days.map(({ date, probability }) => (
+            <View key={date} style={{ flex: Math.max(0.22, probability), minWidth: 42 }}>
+              <View
+                style={{
+                  height: 8,
+                  borderRadius: 2,
+                  backgroundColor: probability >= 0.5 ? colours.pollen : colours.pollenSoft,
+                  borderWidth: 1,
+                  borderColor: colours.pollen,
+                }}
+              />
+              <Txt size="label" style={{ fontSize: 13 }} numberOfLines={1}>
+                {weekdayText(date).slice(0, 3)} {share(probability)}
+              </Txt>
+            </View>
+          ))}
+        </View>
+      </View>
+    </View>
+  );
+}

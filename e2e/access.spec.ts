@@ -2,7 +2,21 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { openDemo } from './helpers';
 
-const SCREENS = ['/', '/walk', '/round', '/looks', '/fruit', '/patch', '/settings', '/begin'];
+const SCREENS = [
+  '/',
+  '/walk',
+  '/round',
+  '/looks',
+  '/fruit',
+  '/patch',
+  '/settings',
+  '/begin',
+  '/key',
+  '/key?crop=melon',
+  '/practice',
+  '/practice/train',
+  '/practice/rehearse',
+];
 
 async function check(page: Page, path: string): Promise<void> {
   const { violations } = await new AxeBuilder({ page })
@@ -23,7 +37,7 @@ test('the first screen passes the accessibility rules', async ({ page }) => {
 
 for (const light of ['day', 'sun', 'before-dawn'] as const) {
   test(`every screen passes the accessibility rules in the light "${light}"`, async ({ page }) => {
-    test.setTimeout(120_000);
+    test.setTimeout(180_000);
     await openDemo(page);
     await page.evaluate((chosen) => {
       const prefs = JSON.parse(localStorage.getItem('steady-trowel/prefs') ?? '{}') as object;

@@ -1,9 +1,8 @@
 import fc from 'fast-check';
 import { fold } from '../ledger';
-import { demoLog } from '../simulation';
+import { demoLog, practiceHistory } from '../simulation';
 import { arbitraryLog } from '../testing';
 import { compareEvents, type AnyEvent } from '../ledger';
-import { practiceHistory } from '../simulation';
 import { csvRows, csvText, FORMAT_VERSION, fromJson, MOST_BYTES, toCsv, toJson, tooLarge } from '.';
 import cases from './fixtures/csv.json';
 import versionOne from './fixtures/version-1.json';

@@ -139,7 +139,8 @@ export function fateShapes(crop: CropId, fate: FateLook, shape: FruitShape): Sha
       return berry(fate === 'swelling' ? 44 : 78, fate === 'half-filled', fate !== 'swelling');
     case 'corn':
       if (fate === 'dropped') return [...earSide('spent', -1).shapes, CROSS];
-      if (fate === 'swelling') return earSide('spent', 1).shapes;
+      if (fate === 'swelling')
+        return mappedShapes(earSide('spent', 1).shapes, turned(50, 116, 0, 1.05, 1.04));
       return earOpened('ripe', fate === 'half-filled' ? 0.36 : 0);
   }
 }

@@ -17,13 +17,14 @@ import { RoundCard } from '@/ui/today/RoundCard';
 import { UndoLine } from '@/ui/UndoLine';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
-import { Txt } from '@/ui/theme';
+import { Txt, useIsWide } from '@/ui/theme';
 import { plural } from '@/ui/words';
 
 function Today() {
   const { state, place, now, today, prefs, patch } = useGarden();
   const router = useRouter();
   const outlook = useOutlook();
+  const wide = useIsWide();
   const online = useOnline();
   const rounds = useMemo(() => nextRounds(state, place, now), [state, place, now]);
   const owed = useMemo(() => looksDue(state, place.zone, today), [state, place.zone, today]);
@@ -96,7 +97,7 @@ function Today() {
             icon={<Icon path={mdiMagnify} />}
             onPress={() => router.navigate('/key')}
           />
-          <OutlookCard outlook={outlook} />
+          {wide ? null : <OutlookCard outlook={outlook} />}
         </>
       }
     >
@@ -131,6 +132,7 @@ function Today() {
           }
         />
       ))}
+      {wide ? <OutlookCard outlook={outlook} /> : null}
     </Page>
   );
 }

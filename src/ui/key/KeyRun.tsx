@@ -1,14 +1,18 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { openedBetween } from '@core/bloom';
-import type { Crop } from '@core/crops';
+import type { Crop, FruitShape } from '@core/crops';
 import {
+  entryName,
   keyOf,
   mattersForSeed,
   nextStep,
   ovaryEvidence,
   readOvary,
+  weigh,
   type Answers,
+  type Evidence,
+  type Key as KeyTable,
   type Measured,
   type Question,
 } from '@core/key';
@@ -19,7 +23,7 @@ import { useGarden } from '@/data/garden';
 import { Card, Key, Notice, Row, Stepper, Tile, Tiles } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Page } from '../Page';
-import { Txt } from '../theme';
+import { Txt, useIsWide } from '../theme';
 import { useKeys } from '../useKeys';
 import { Verdict } from './Verdict';
 
@@ -33,6 +37,7 @@ export interface KeyRunProps {
 /** The key for one crop: question by question to a verdict, every answer open to change. */
 export function KeyRun({ crop, growing, onLeave }: KeyRunProps) {
   const { state, place } = useGarden();
+  const wide = useIsWide();
   const [answers, setAnswers] = useState<Answers>({});
   const [ovaryMm, setOvaryMm] = useState<number | null>(null);
   const system = growing?.variety.system ?? null;
@@ -74,6 +79,7 @@ export function KeyRun({ crop, growing, onLeave }: KeyRunProps) {
       corner={<Key title="Leave" look="quiet" small label="Leave the key" onPress={onLeave} />}
       side={
         <>
+          {wide && asking ? <SoFar keyed={key} answers={answers} evidence={evidence} shape={shape} /> : null}
           {given > 0 ? (
             <Given
               questions={key.questions}
@@ -153,7 +159,7 @@ export function KeyRun({ crop, growing, onLeave }: KeyRunProps) {
                       view={picture.view}
                       shape={shape}
                       system={system ?? undefined}
-                      size={112}
+                      size={wide ? 150 : 112}
                     />
                   ) : undefined
                 }
@@ -177,6 +183,49 @@ export function KeyRun({ crop, growing, onLeave }: KeyRunProps) {
         />
       )}
     </Page>
+  );
+}
+
+/** On a wide screen: what it may be after the answers so far. */
+function SoFar({
+  keyed,
+  answers,
+  evidence,
+  shape,
+}: {
+  keyed: KeyTable;
+  answers: Answers;
+  evidence?: Evidence;
+  shape: FruitShape;
+}) {
+  const weights = weigh(keyed, answers, evidence);
+  const ranked = keyed.entries
+    .map((entry, i) => ({ entry, chance: weights[i] ?? 0 }))
+    .sort((a, b) => b.chance - a.chance)
+    .slice(0, 5);
+  return (
+    <Card>
+      <Txt size="strong">It may be</Txt>
+      <Row gap={12}>
+        {ranked.map(({ entry, chance }) => (
+          <View key={entry.id} style={{ alignItems: 'center', width: 92 }}>
+            <FlowerDrawing
+              crop={entry.crop}
+              sex={entry.sex}
+              appearance={entry.stage}
+              shape={shape}
+              size={84}
+            />
+            <Txt size="label" style={{ textAlign: 'center' }}>
+              {entryName(entry)}
+            </Txt>
+            <Txt size="label" tone="muted">
+              {Math.round(chance * 100)} in 100
+            </Txt>
+          </View>
+        ))}
+      </Row>
+    </Card>
   );
 }
 

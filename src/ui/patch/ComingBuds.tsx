@@ -27,8 +27,12 @@ export function ComingBuds({
   outlook: readonly VarietyOutlook[] | null;
 }) {
   const { state, place } = useGarden();
-  const buds = outlook ? grouped(budsOfPlant(outlook, growing.plant.id)) : [];
   const own = outlook?.find(({ variety }) => variety === growing.variety.id);
+  const from = own?.days[0]?.date ?? '';
+  // A bud that has most likely opened unseen is no longer "next".
+  const coming = (bud: ComingBud) =>
+    bud.forecast.reduce((sum, { date, probability }) => (date >= from ? sum + probability : sum), 0) > 0.35;
+  const buds = outlook ? grouped(budsOfPlant(outlook, growing.plant.id).filter(coming)) : [];
   const nextDay = useMemo(
     () =>
       openedNextDay(

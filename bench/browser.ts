@@ -24,6 +24,7 @@ export async function benchBrowser(): Promise<void> {
   });
   try {
     await firstLoad(browser);
+    await gallery(browser);
     const empty = await opening(browser, null);
     for (const size of [20_000, 200_000]) {
       const full = await opening(browser, size);
@@ -70,6 +71,20 @@ async function firstLoad(browser: Browser): Promise<void> {
     `first load as served: JavaScript ${kb('JavaScript')} KB (wanted under 550), fonts ${kb('fonts')} KB (under 200), rest ${kb('other')} KB`,
   );
   await context.close();
+}
+
+async function gallery(browser: Browser): Promise<void> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`${BASE}/dev/gallery`);
+  const told = async () => (await page.getByText(/^Drawn in/).innerText()).match(/\d+/)?.[0];
+  const first = await told();
+  await page.getByRole('button', { name: 'Draw again' }).click();
+  await page.waitForTimeout(2500);
+  const drawings = await page.locator('svg').count();
+  console.log(
+    `gallery of ${drawings} drawings: ${first} ms the first time, ${await told()} ms again (wanted under 1000)`,
+  );
+  await page.close();
 }
 
 async function opening(

@@ -36,7 +36,10 @@ test('the first screen passes the accessibility rules', async ({ page }) => {
 });
 
 for (const light of ['day', 'sun', 'before-dawn'] as const) {
-  test(`every screen passes the accessibility rules in the light "${light}"`, async ({ page }) => {
+  test(`every screen passes the accessibility rules in the light "${light}"`, async ({ page }, {
+    project,
+  }) => {
+    test.skip(light !== 'day' && project.name !== 'phone', 'colours are the same at every size');
     test.setTimeout(180_000);
     await openDemo(page);
     await page.evaluate((chosen) => {

@@ -89,7 +89,7 @@ test('bad files are refused by name, and nothing is lost or half imported', asyn
     ['cut.json', good.slice(0, -200), /cut short/],
     ['photo.json', '\u0089PNG\r\n', /not JSON/],
     ['other.json', '{"type":"FeatureCollection","features":[]}', /not a Steady Trowel file/],
-    ['newer.json', good.replace('"version":1', '"version":7'), /newer version of Steady Trowel/],
+    ['newer.json', good.replace('"version":2', '"version":7'), /newer version of Steady Trowel/],
     [
       'proto.json',
       good.replace('"kind":"placeSet"', '"__proto__":{"x":1},"kind":"placeSet"'),

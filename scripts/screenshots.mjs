@@ -59,19 +59,40 @@ async function tour(size, viewport) {
     await page.getByRole('heading', { name: 'Ways of working' }).waitFor();
     await shot('settings');
   }
-  await page.goto(`${base}/fruit`);
-  await page.getByRole('heading', { name: 'Set and drop' }).waitFor();
-  await shot('fruit');
+  await page.goto(`${base}/practice`);
+  await page.getByRole('heading', { name: 'How it goes' }).waitFor();
+  await shot('practice');
+  if (size === 'phone') {
+    await page.goto(`${base}/fruit`);
+    await page.getByRole('heading', { name: 'Set and drop' }).waitFor();
+    await shot('fruit');
+    await page.goto(`${base}/key?crop=squash-maxima`);
+    await button('shut, full and plump').click();
+    await button(/^a swelling/).click();
+    await button(/^yellow along/).click();
+    await page.getByRole('heading', { name: 'coloured female' }).waitFor();
+    await shot('key');
+    await page.goto(`${base}/practice/train`);
+    await page.getByRole('group').last().getByRole('button').first().click();
+    await shot('trainer');
+    await page.goto(`${base}/practice/rehearse`);
+    await button(/shut, full and coloured$/)
+      .first()
+      .click();
+    await shot('rehearsal');
+  }
   await page.goto(`${base}/patch`);
   await page.getByRole('link', { name: /Slate Dome 8/ }).waitFor();
   await shot('patch');
   await page.getByRole('link', { name: /Slate Dome 8/ }).click();
   await page.getByRole('heading', { name: 'Slate Dome 8' }).waitFor();
   await shot('plant');
-  await page.goto(base);
-  await button(/^Start the/).click();
-  await button('whole').click();
-  await shot('round');
+  if (size === 'phone') {
+    await page.goto(base);
+    await button(/^Start the/).click();
+    await button('whole').click();
+    await shot('round');
+  }
   await page.goto(base);
   await button('Move the demo clock to this evening').click();
   await button('Start the evening walk').click();

@@ -1,4 +1,4 @@
-import type { Crop, Reason, Sex, Stage } from './types';
+import type { Crop, Reason, Sex, SexSystem, Stage } from './types';
 
 /** What a flower of this stage asks for now. */
 export const ACTS = [
@@ -41,6 +41,27 @@ export function stageAdvice(
     return sex === 'male' ? tasselAdvice(stage, reason, part) : earAdvice(stage, reason);
   if (crop.flowers.perfect) return perfectAdvice(crop, stage, reason, part);
   return cucurbitAdvice(crop, sex, stage, reason, part);
+}
+
+/** What the way a variety flowers changes, or `null`: said beside the advice for the stage. */
+export function systemAdvice(system: SexSystem, sex: Sex, reason: Reason): string | null {
+  if (sex !== 'female') return null;
+  switch (system) {
+    case 'parthenocarpic':
+      return reason === 'fruit'
+        ? 'This variety sets fruit without pollen: for the kitchen it needs nothing.'
+        : 'This variety sets fruit without pollen, but seedless: for seed it must be pollinated.';
+    case 'gynoecious':
+      return reason === 'fruit'
+        ? null
+        : 'Nearly all its flowers are female: count on few fathers, or another variety’s.';
+    case 'andromonoecious':
+      return reason === 'cross'
+        ? 'The “female” has anthers too: take them out of the shut bud before a cross.'
+        : null;
+    default:
+      return null;
+  }
 }
 
 /** `stageAdvice` for an evening walk. */

@@ -17,6 +17,7 @@ import {
   stageAdvice,
   stageFacts,
   STAGES,
+  systemAdvice,
   TOOLS,
 } from '.';
 
@@ -224,6 +225,14 @@ describe('advice of the evening', () => {
             expect(eveningAdvice(crop, sex, stage, reason).shutTonight).toBe(
               stage === 'coloured' && reason !== 'fruit',
             );
+  });
+  test('a variety that sets without pollen, is nearly all female or has anthers in its females is told apart', () => {
+    expect(systemAdvice('parthenocarpic', 'female', 'fruit')).toMatch(/needs nothing/);
+    expect(systemAdvice('parthenocarpic', 'female', 'seed')).toMatch(/must be pollinated/);
+    expect(systemAdvice('gynoecious', 'female', 'seed')).toMatch(/few fathers/);
+    expect(systemAdvice('andromonoecious', 'female', 'cross')).toMatch(/anthers too/);
+    expect(systemAdvice('monoecious', 'female', 'seed')).toBeNull();
+    expect(systemAdvice('parthenocarpic', 'male', 'fruit')).toBeNull();
   });
   // Common practice: shoot bag before silk, tassel bag the afternoon before, mother emasculated when pale.
   test('corn: a bag before silk and never after; the tassel when it sheds', () => {

@@ -110,8 +110,8 @@ const cornQuestions: readonly Question[] = [
     from: 'outside',
     reliability: 0.93,
     answers: [
-      { id: 'dust', words: 'yellow dust' },
-      { id: 'no-dust', words: 'nothing' },
+      { id: 'dust', words: 'yellow dust', picture: 'dust' },
+      { id: 'no-dust', words: 'nothing', picture: 'no-dust' },
     ],
   },
 ];

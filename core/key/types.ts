@@ -7,10 +7,14 @@ export interface Picture {
   readonly view: 'side' | 'inside';
 }
 
+/** Small pictures of where a flower is, or what it does. */
+export type Sketch = 'at-tip' | 'near' | 'back' | 'alone' | 'bunch' | 'dust' | 'no-dust' | 'shut';
+
+/** Every answer has a drawing beside it: a flower, or a sketch. */
 export interface Answer {
   readonly id: string;
   readonly words: string;
-  readonly picture?: Picture;
+  readonly picture: Picture | Sketch;
 }
 
 /** Where one has to look for the answer. Looking inside spoils a bud, so it is asked of open flowers only. */

@@ -78,7 +78,7 @@ function questions(crop: Crop, both: boolean): Question[] {
           words: both ? 'moist lobes, with or without anthers round them' : 'moist lobes, no dust of its own',
           picture: { sex: 'female', stage: 'open', view: INSIDE },
         },
-        { id: 'shut', words: 'it is shut' },
+        { id: 'shut', words: 'it is shut', picture: 'shut' },
       ],
     },
     {
@@ -126,9 +126,9 @@ function questions(crop: Crop, both: boolean): Question[] {
       from: 'place',
       reliability: 0.72,
       answers: [
-        { id: 'at-tip', words: 'right at the growing tip' },
-        { id: 'near', words: 'a few leaves back' },
-        { id: 'back', words: 'well back' },
+        { id: 'at-tip', words: 'right at the growing tip', picture: 'at-tip' },
+        { id: 'near', words: 'a few leaves back', picture: 'near' },
+        { id: 'back', words: 'well back', picture: 'back' },
       ],
     },
     {
@@ -137,8 +137,8 @@ function questions(crop: Crop, both: boolean): Question[] {
       from: 'place',
       reliability: 0.8,
       answers: [
-        { id: 'alone', words: 'alone' },
-        { id: 'bunch', words: 'with others like it' },
+        { id: 'alone', words: 'alone', picture: 'alone' },
+        { id: 'bunch', words: 'with others like it', picture: 'bunch' },
       ],
     },
   ];

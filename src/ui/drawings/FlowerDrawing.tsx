@@ -2,7 +2,16 @@ import { memo, useMemo } from 'react';
 import Svg, { G, Path } from 'react-native-svg';
 import { cropOf, type Crop } from '@core/crops';
 import { useColours, useLight, type Colours, type LightName } from '../theme';
-import { coverLeaf, FLOWER_BOX, flowerShapes, type FlowerLook, type Shape, type Stuff } from './geometry';
+import {
+  coverLeaf,
+  FLOWER_BOX,
+  flowerShapes,
+  sketchShapes,
+  type FlowerLook,
+  type Shape,
+  type Sketch,
+  type Stuff,
+} from './geometry';
 
 const LIVING: Record<Stuff, string> = {
   stalk: '#5C8A4A',
@@ -120,6 +129,16 @@ export const FlowerDrawing = memo(function FlowerDrawing({
     </Svg>
   );
 });
+
+/** Where a flower stands, or what it does when tapped: a small picture beside an answer. */
+export function SketchDrawing({ sketch, petals, size }: { sketch: Sketch; petals: Petals; size: number }) {
+  const { width, height } = FLOWER_BOX;
+  return (
+    <Svg width={(size * width) / height} height={size} viewBox={`0 0 ${width} ${height}`} aria-hidden>
+      <Shapes shapes={sketchShapes(sketch)} petals={petals} tint={0} />
+    </Svg>
+  );
+}
 
 /** The same flower as part of a larger drawing. */
 export function FlowerGroup({ tint = 0, ...look }: FlowerLook & { tint?: number }) {

@@ -10,6 +10,8 @@ import {
   flowerShapes,
   mapped,
   ovaryPath,
+  SKETCHES,
+  sketchShapes,
   turned,
   type FlowerLook,
 } from './geometry';
@@ -138,6 +140,18 @@ describe('flower drawings', () => {
     expect(fatesOf('corn')).toContain('half-filled');
     expect(fatesOf('tomato')).toContain('end-rot');
     expect(fatesOf('cucumber')).toEqual(FATES.filter((fate) => fate !== 'half-filled'));
+  });
+
+  test('sketches lie within the box and differ', () => {
+    for (const sketch of SKETCHES)
+      for (const { d } of sketchShapes(sketch)) {
+        const [left, top, right, bottom] = pathBounds(d);
+        expect(Math.min(left, top)).toBeGreaterThanOrEqual(-4);
+        expect([right <= FLOWER_BOX.width + 4, bottom <= FLOWER_BOX.height]).toEqual([true, true]);
+      }
+    expect(new Set(SKETCHES.map((sketch) => JSON.stringify(sketchShapes(sketch)))).size).toBe(
+      SKETCHES.length,
+    );
   });
 
   test('shapes of fruit differ', () => {

@@ -21,7 +21,7 @@ import { flowersOn, plantName, type Growing } from '@core/patch';
 import { addDays, localDateOf } from '@core/time';
 import { useGarden } from '@/data/garden';
 import { Card, Key, Notice, Row, Stepper, Tile, Tiles } from '../controls';
-import { FlowerDrawing } from '../drawings/FlowerDrawing';
+import { FlowerDrawing, SketchDrawing } from '../drawings/FlowerDrawing';
 import { Page } from '../Page';
 import { Txt, useIsWide } from '../theme';
 import { useKeys } from '../useKeys';
@@ -149,9 +149,11 @@ export function KeyRun({ crop, growing, onLeave }: KeyRunProps) {
                 title={words}
                 chosen={false}
                 onPress={() => give(step.question, id)}
-                minWidth={picture ? 100 : 140}
+                minWidth={100}
                 picture={
-                  picture ? (
+                  typeof picture === 'string' ? (
+                    <SketchDrawing sketch={picture} petals={crop.petals} size={wide ? 150 : 112} />
+                  ) : (
                     <FlowerDrawing
                       crop={crop.id}
                       sex={picture.sex}
@@ -161,7 +163,7 @@ export function KeyRun({ crop, growing, onLeave }: KeyRunProps) {
                       system={system ?? undefined}
                       size={wide ? 150 : 112}
                     />
-                  ) : undefined
+                  )
                 }
               />
             ))}

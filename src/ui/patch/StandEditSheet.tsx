@@ -1,11 +1,11 @@
 import { useState } from 'react';
-import { FRUIT_SHAPES, REASONS } from '@core/crops';
+import { cropOf, FRUIT_SHAPES, REASONS, systemsOf } from '@core/crops';
 import type { Draft, Stand, Variety } from '@core/ledger';
 import { useGarden } from '@/data/garden';
 import { Field, Key, Sheet, Tile, Tiles } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
-import { reasonWords } from '../words';
+import { reasonWords, systemWords } from '../words';
 
 /** Puts right what was said of a stand: its variety's name and fruit, and why it is worked by hand. */
 export function StandEditSheet({
@@ -21,18 +21,21 @@ export function StandEditSheet({
   const [name, setName] = useState(variety.name);
   const [shape, setShape] = useState(variety.shape);
   const [reason, setReason] = useState(stand.reason);
+  const usual = cropOf(variety.crop).sexSystem.value;
+  const [system, setSystem] = useState(variety.system ?? usual);
+  const systems = systemsOf(cropOf(variety.crop));
   const [error, setError] = useState<string | null>(null);
   const save = async () => {
     const wanted = name.trim();
     if (wanted === '' || wanted.length > 80)
       return setError('The variety needs a name of 1 to 80 characters');
     const drafts: Draft[] = [];
-    if (wanted !== variety.name || shape !== variety.shape) {
+    if (wanted !== variety.name || shape !== variety.shape || system !== (variety.system ?? usual)) {
       drafts.push({
         kind: 'corrected',
         subject: variety.id,
         target: variety.event,
-        changes: { name: wanted, shape },
+        changes: { name: wanted, shape, ...(system === (variety.system ?? usual) ? {} : { system }) },
       });
     }
     if (reason !== stand.reason) {
@@ -44,21 +47,43 @@ export function StandEditSheet({
   return (
     <Sheet open onClose={onClose} title={`Edit ${variety.name}`}>
       <Field label="Variety" value={name} onChange={setName} error={error} />
-      <Tiles question="Its fruit">
-        {FRUIT_SHAPES.map((each) => (
-          <Tile
-            key={each}
-            title={each}
-            small
-            chosen={shape === each}
-            onPress={() => setShape(each)}
-            picture={
-              <FlowerDrawing sex="female" appearance="coloured" shape={each} crop={variety.crop} size={52} />
-            }
-            minWidth={58}
-          />
-        ))}
-      </Tiles>
+      {cropOf(variety.crop).family === 'cucurbit' ? (
+        <Tiles question="Its fruit">
+          {FRUIT_SHAPES.map((each) => (
+            <Tile
+              key={each}
+              title={each}
+              small
+              chosen={shape === each}
+              onPress={() => setShape(each)}
+              picture={
+                <FlowerDrawing
+                  sex="female"
+                  appearance="coloured"
+                  shape={each}
+                  crop={variety.crop}
+                  size={52}
+                />
+              }
+              minWidth={58}
+            />
+          ))}
+        </Tiles>
+      ) : null}
+      {systems.length > 1 ? (
+        <Tiles question="Its flowers">
+          {systems.map((each) => (
+            <Tile
+              key={each}
+              title={systemWords[each]}
+              small
+              chosen={system === each}
+              onPress={() => setSystem(each)}
+              minWidth={100}
+            />
+          ))}
+        </Tiles>
+      ) : null}
       <Tiles question="Why pollinate by hand?">
         {REASONS.map((each) => (
           <Tile

@@ -1,6 +1,15 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { doubtAbout, type Doubt } from '@core/bloom';
-import { closuresFor, eveningAdvice, sexesOf, STAGES, stagesOf, type Closure, type Sex } from '@core/crops';
+import {
+  closuresFor,
+  eveningAdvice,
+  sexesOf,
+  STAGES,
+  stagesOf,
+  systemAdvice,
+  type Closure,
+  type Sex,
+} from '@core/crops';
 import { workedForKitchen, type Draft, type Flower } from '@core/ledger';
 import { plantName, type Growing, flowersOn } from '@core/patch';
 import { daysBetween, localDateOf } from '@core/time';
@@ -72,6 +81,7 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave, onKey 
       isAwaited(flower, today, on),
   );
   const advice = eveningAdvice(crop, value.sex, value.stage, stand.reason);
+  const special = systemAdvice(variety.system ?? crop.sexSystem.value, value.sex, stand.reason);
   const doubtful = plant.health === 'doubtful' || plant.health === 'sick';
 
   /** The record of the same bud, where it was seen on an earlier evening. */
@@ -239,6 +249,7 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave, onKey 
           tone={advice.shutTonight ? 'leaf' : value.stage === 'open' ? 'brick' : 'pollen'}
           text={`${stages[value.stage].looks} ${advice.words}`}
         />
+        {special ? <Txt size="label">{special}</Txt> : null}
         {value.sex === 'male' ? (
           <Stepper
             label="How many like this"

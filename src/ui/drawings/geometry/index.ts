@@ -19,6 +19,7 @@ export { FLOWER_BOX, mapped, mappedShapes, turned, type Shape, type Stuff } from
 export { FATES, fatesOf, type FateLook } from './fates';
 export { coverLeaf } from './corn';
 export { ovaryPath } from './ovary';
+export { SKETCHES, sketchShapes, type Sketch } from './sketches';
 export type { ClosureState } from './closures';
 
 export type Appearance = Stage | FateLook;

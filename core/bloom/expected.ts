@@ -13,7 +13,8 @@ import {
  * A flower to count: its forecast, a bud to forecast, or several forecasts, one for each way the season may be (every
  * flower then has as many, and the first of each belong together).
  */
-export type ExpectedFlower = Forecast | BudSeen | { readonly scenarios: readonly Forecast[] };
+export type ExpectedFlower =
+  Forecast | BudSeen | { readonly forecast: Forecast } | { readonly scenarios: readonly Forecast[] };
 
 export interface DayExpected {
   readonly date: LocalDate;
@@ -45,9 +46,11 @@ export function quantileOf(pmf: readonly number[], share: number): number {
   return pmf.length - 1;
 }
 
-const isBud = (flower: ExpectedFlower): flower is BudSeen => 'stage' in flower;
-const scenariosOf = (flower: ExpectedFlower): readonly Forecast[] =>
-  'scenarios' in flower ? flower.scenarios : [isBud(flower) ? forecastOpening(flower) : flower];
+function scenariosOf(flower: ExpectedFlower): readonly Forecast[] {
+  if ('scenarios' in flower) return flower.scenarios;
+  if ('forecast' in flower) return [flower.forecast];
+  return ['stage' in flower ? forecastOpening(flower) : flower];
+}
 
 /**
  * How many of the flowers open on each date: exact Poisson-binomial of independent flowers; with scenarios, the

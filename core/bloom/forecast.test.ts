@@ -95,6 +95,7 @@ describe('openings expected', () => {
   test('buds are forecast, forecasts are taken as they are, nothing gives nothing', () => {
     const bud = { crop: 'squash-maxima', stage: 'coloured', seenOn: '2026-07-14' } as const;
     expect(openingsExpected([bud])).toEqual(openingsExpected([forecastOpening(bud)]));
+    expect(openingsExpected([{ forecast: forecastOpening(bud) }])).toEqual(openingsExpected([bud]));
     expect(openingsExpected([])).toEqual([]);
   });
   test('flowers that share what is unknown range wider than independent ones, around the same mean', () => {

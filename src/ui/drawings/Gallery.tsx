@@ -1,6 +1,6 @@
 import { Fragment } from 'react';
-import { View } from 'react-native';
-import { Txt } from '../theme';
+import { StyleSheet, Text, View } from 'react-native';
+import { FONT, Txt, useColours } from '../theme';
 import { allLooks } from './allLooks';
 import { FlowerDrawing, SketchDrawing } from './FlowerDrawing';
 import { SKETCHES } from './geometry';
@@ -9,6 +9,7 @@ const groups = allLooks();
 
 /** Every drawing, by crop. */
 export function Gallery({ size }: { size: number }) {
+  const { muted } = useColours();
   return [
     <View key="sketches" style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 4 }}>
       {SKETCHES.map((sketch) => (
@@ -22,9 +23,7 @@ export function Gallery({ size }: { size: number }) {
           {looks.map(({ name, look }) => (
             <View key={name} style={{ alignItems: 'center', width: Math.max(64, size * 0.75) }}>
               <FlowerDrawing {...look} size={size} />
-              <Txt size="label" tone="muted" style={{ fontSize: 11, lineHeight: 13, textAlign: 'center' }}>
-                {name}
-              </Txt>
+              <Text style={[styles.name, { color: muted }]}>{name}</Text>
             </View>
           ))}
         </View>
@@ -32,3 +31,7 @@ export function Gallery({ size }: { size: number }) {
     )),
   ];
 }
+
+const styles = StyleSheet.create({
+  name: { fontFamily: FONT, fontSize: 11, lineHeight: 13, textAlign: 'center' },
+});

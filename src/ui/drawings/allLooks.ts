@@ -17,10 +17,11 @@ export interface Named {
   readonly look: FlowerLook;
 }
 
-/** Closures come apart in the same way on every vine: one crop of each build shows how. */
+/** Closures look and come apart alike on flowers of one build: one crop of each shows how. */
 function closureStates(crop: Crop, sex: Sex, closure: Closure): readonly ClosureState[] {
   const shown = ['squash-pepo', 'melon', 'corn', 'tomato', 'strawberry'].includes(crop.id);
-  if (!shown || (sex === 'male' && crop.family === 'cucurbit')) return ['whole'];
+  if (sex === 'male' && crop.family === 'cucurbit') return shown ? ['whole'] : [];
+  if (!shown) return closure === 'tape' || closure === 'mesh-bag' ? ['whole'] : [];
   return closure === 'tie' ? ['whole', 'torn'] : ['whole', 'torn', 'holed'];
 }
 

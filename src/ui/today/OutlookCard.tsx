@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Path, Rect } from 'react-native-svg';
-import type { VarietyOutlook } from '@core/bloom';
+import { CATALOGUE_STRENGTH, type VarietyOutlook } from '@core/bloom';
 import { dayText } from '@core/time';
 import { OutlookChart } from '../charts/OutlookChart';
 import { Card, Key, Notice } from '../controls';
@@ -45,6 +45,12 @@ export function OutlookCard({ outlook }: { outlook: readonly VarietyOutlook[] | 
           title={all ? 'Fewer varieties' : `${ranked.length - SHOWN} more varieties`}
           onPress={() => setAll(!all)}
         />
+      ) : null}
+      {ranked.length > 0 ? (
+        <Txt size="label" tone="muted">
+          It starts from common practice, worth {CATALOGUE_STRENGTH} buds, and learns from every bud you note
+          and see open, of the crop and of the variety.
+        </Txt>
       ) : null}
       {learnt(outlook).map((words) => (
         <Txt key={words} size="label" tone="muted">

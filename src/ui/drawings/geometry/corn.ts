@@ -20,22 +20,22 @@ function branch(degrees: number, length: number, stage: Stage, swell: number): S
   const dry = stage === 'spent';
   const map = turned(50, 84, degrees);
   const at = (along: number, side: number): Point => map(50 + side, 84 - along);
-  const shapes: Shape[] = [
-    lined(mapped(`M50 84 L50 ${n(84 - length)}`, map), dry ? 'withered' : 'stalk', 2.4),
-  ];
+  const spikelets: string[] = [];
+  const anthers: string[] = [];
   for (let along = 12; along < length; along += 9)
     for (const side of [-3, 3]) {
       const [x, y] = at(along, side);
-      shapes.push(filled(ellipse(x, y, 1.7 + swell, 2.6 + swell), dry ? 'withered' : 'sepal', 0.8));
+      spikelets.push(ellipse(x, y, 1.7 + swell, 2.6 + swell));
       if (stage === 'open')
-        shapes.push(
-          filled(
-            `M${n(x - 0.9)} ${n(y + 2)} L${n(x - 1.1)} ${n(y + 9)} L${n(x + 1.1)} ${n(y + 9)} L${n(x + 0.9)} ${n(y + 2)}Z`,
-            'anther',
-            0.7,
-          ),
+        anthers.push(
+          `M${n(x - 0.9)} ${n(y + 2)} L${n(x - 1.1)} ${n(y + 9)} L${n(x + 1.1)} ${n(y + 9)} L${n(x + 0.9)} ${n(y + 2)}Z`,
         );
     }
+  const shapes: Shape[] = [
+    lined(mapped(`M50 84 L50 ${n(84 - length)}`, map), dry ? 'withered' : 'stalk', 2.4),
+    filled(spikelets.join(' '), dry ? 'withered' : 'sepal', 0.8),
+  ];
+  if (anthers.length > 0) shapes.push(filled(anthers.join(' '), 'anther', 0.7));
   return shapes;
 }
 

@@ -25,7 +25,7 @@ interface Build {
 }
 
 const SQUASH: Build = { flower: 1, ovary: 1, maleStalk: 44, blunt: 0.1 };
-const SMALL: Build = { flower: 0.74, ovary: 0.8, maleStalk: 22, blunt: 0.75 };
+const SMALL: Build = { flower: 0.8, ovary: 0.86, maleStalk: 22, blunt: 0.75 };
 const BUILDS: Partial<Record<CropId, Build>> = {
   melon: SMALL,
   watermelon: SMALL,
@@ -33,7 +33,7 @@ const BUILDS: Partial<Record<CropId, Build>> = {
   'bottle-gourd': { flower: 0.95, ovary: 1, maleStalk: 50, blunt: 0.8 },
   luffa: { flower: 0.9, ovary: 1, maleStalk: 34, blunt: 0.8 },
   'luffa-ridged': { flower: 0.85, ovary: 1, maleStalk: 34, blunt: 0.8 },
-  'bitter-gourd': { flower: 0.7, ovary: 0.7, maleStalk: 40, blunt: 0.9 },
+  'bitter-gourd': { flower: 0.76, ovary: 0.8, maleStalk: 40, blunt: 0.9 },
 };
 
 export const buildOf = (crop: CropId): Build => BUILDS[crop] ?? SQUASH;
@@ -163,7 +163,7 @@ export function cucurbitSide(
 ): SideParts {
   const build = buildOf(crop);
   const age = ageOf(stage, fullness);
-  const grown = between([0.5, 0.74, 0.96, 1], age);
+  const grown = between([0.6, 0.78, 0.97, 1], age);
   const ovary = (shape === 'round' || shape === 'ribbed' ? 36 : 44) * grown * build.ovary;
   const vine = cut ? 140 : 133;
   const bottom = vine - 7;
@@ -185,8 +185,8 @@ export function cucurbitSide(
     shapes.push(...mappedShapes(spentShapes(base), turned(50, base, 0, build.flower)));
     return { shapes, base, top: base - 38 * build.flower };
   }
-  const height = between([16, 33, 50, 54], age) * build.flower;
-  const half = between([4.6, 8.6, 15, 17], age) * build.flower;
+  const height = between([20, 34, 50, 54], age) * build.flower;
+  const half = between([5.6, 8.8, 15, 17], age) * build.flower;
   shapes.push(...budShapes({ height, half, age }, base));
   return { shapes, base, top: base - height };
 }
@@ -225,17 +225,26 @@ export function antherColumn(cx: number, cy: number, size: number): Shape[] {
 
 /** Three two-parted lobes, moist, with no loose pollen. */
 export function lobedStigma(cx: number, cy: number, size: number): Shape[] {
-  const lobes: Shape[] = [];
+  const lobes: Point[] = [];
   for (const degrees of [-90, 30, 150]) {
     const angle = (degrees * Math.PI) / 180;
-    for (const side of [-1, 1]) {
-      const x = cx + Math.cos(angle) * 8.5 * size - Math.sin(angle) * side * 4.4 * size;
-      const y = cy + Math.sin(angle) * 8.5 * size + Math.cos(angle) * side * 4.4 * size;
-      lobes.push(filled(ellipse(x, y, 5.4 * size), 'stigma', 1.4));
-      lobes.push({ d: ellipse(x - 1.4 * size, y - 1.8 * size, 1.5 * size), fill: 'wet' });
-    }
+    for (const side of [-1, 1])
+      lobes.push([
+        cx + Math.cos(angle) * 8.5 * size - Math.sin(angle) * side * 4.9 * size,
+        cy + Math.sin(angle) * 8.5 * size + Math.cos(angle) * side * 4.9 * size,
+      ]);
   }
-  return [...lobes, filled(ellipse(cx, cy, 3.4 * size), 'stigma', 1)];
+  return [
+    filled(dots(lobes, 5.2 * size), 'stigma', 1.4),
+    {
+      d: dots(
+        lobes.map(([x, y]) => [x - 1.4 * size, y - 1.8 * size]),
+        1.5 * size,
+      ),
+      fill: 'wet',
+    },
+    filled(ellipse(cx, cy, 3.4 * size), 'stigma', 1),
+  ];
 }
 
 /** Looking into the flower: wide open, cut lengthways while it is a bud, or collapsed. */

@@ -1,4 +1,4 @@
-import { bloomOutlook } from '../core/bloom';
+import { bloomOutlook, recordsOf, teachingFlowers, type BudRecord } from '../core/bloom';
 import { tryAllKeys } from '../core/key';
 import { fold } from '../core/ledger';
 import { allLooks } from '../src/ui/drawings/allLooks';
@@ -48,13 +48,18 @@ function benchDrawings(): void {
 function benchOutlook(): void {
   for (const size of [20_000, 200_000]) {
     const state = fold(makeLog(size));
+    const flowers = teachingFlowers(state, '2026-07-14');
+    const records: BudRecord[] = [];
+    let slowest = 0;
+    for (let at = 0; at < flowers.length; at += 500) {
+      const start = performance.now();
+      records.push(...recordsOf(state, 'Europe/Ljubljana', flowers.slice(at, at + 500)));
+      slowest = Math.max(slowest, performance.now() - start);
+    }
     const start = performance.now();
-    bloomOutlook({ state, zone: 'Europe/Ljubljana', from: '2026-07-14' });
-    const first = performance.now() - start;
-    const again = performance.now();
-    bloomOutlook({ state, zone: 'Europe/Ljubljana', from: '2026-07-14' });
+    bloomOutlook({ state, zone: 'Europe/Ljubljana', from: '2026-07-14', records });
     console.log(
-      `outlook of ${size} events: ${first.toFixed(0)} ms the first time, ${(performance.now() - again).toFixed(0)} ms after (in the app after the screen stands)`,
+      `outlook of ${size} events: ${flowers.length} flowers gathered in slices of at most ${slowest.toFixed(0)} ms, then ${(performance.now() - start).toFixed(0)} ms; all of it after the screen stands`,
     );
   }
 }

@@ -75,11 +75,22 @@ function ofFlower(
   return records;
 }
 
-/** Everything the grower's own log says of how long buds take. */
-export function budRecords(state: State, zone: string): BudRecord[] {
+/** Records older than this teach nothing new: what was seen counts for a few dozen buds at most. */
+const REMEMBERED_DAYS = 800;
+
+/** The flowers whose records still teach on `from`; all of a young log, the latest two seasons of an old one. */
+export function teachingFlowers(state: State, from: LocalDate): Flower[] {
+  const since = addDays(from, -REMEMBERED_DAYS);
+  const out: Flower[] = [];
+  for (const flower of state.flowers.values()) if ((flower.sightings[0]?.at ?? '') >= since) out.push(flower);
+  return out;
+}
+
+/** What some flowers of the grower's own log say of how long buds take. Each flower's part is worked out once. */
+export function recordsOf(state: State, zone: string, flowers: readonly Flower[]): BudRecord[] {
   const records: BudRecord[] = [];
   const kinds = new Map<string, { crop: CropId; variety: string; dusk: boolean } | null>();
-  for (const flower of state.flowers.values()) {
+  for (const flower of flowers) {
     let kind = kinds.get(flower.plant);
     if (kind === undefined) {
       const found = growing(state, flower.plant);
@@ -96,6 +107,11 @@ export function budRecords(state: State, zone: string): BudRecord[] {
   return records;
 }
 
+/** `recordsOf` the whole log. */
+export function budRecords(state: State, zone: string): BudRecord[] {
+  return recordsOf(state, zone, [...state.flowers.values()]);
+}
+
 /** How many buds of a stage opened the very next day, of those where that is known. */
 export function openedNextDay(
   records: readonly BudRecord[],
@@ -105,11 +121,12 @@ export function openedNextDay(
   let known = 0;
   for (const { stage: at, seenOn, openedOn, openedFrom, openedTo } of records) {
     if (at !== stage) continue;
-    const next = addDays(seenOn, 1);
-    if (openedOn === next) opened++;
-    const later = (openedOn ?? openedFrom ?? '') > next;
-    const earlier = openedTo !== null && openedTo !== undefined && openedTo < next;
-    if (openedOn === next || later || earlier) known++;
+    const after = (date: LocalDate | null | undefined) => (date ? daysBetween(seenOn, date) : null);
+    const exact = after(openedOn);
+    const least = exact ?? after(openedFrom);
+    const most = after(openedTo);
+    if (exact === 1) opened++;
+    if (exact === 1 || (least !== null && least > 1) || (most !== null && most < 1)) known++;
   }
   return { opened, known };
 }

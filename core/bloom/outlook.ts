@@ -4,7 +4,7 @@ import type { Flower, Plant, State } from '../ledger';
 import { walkOrder, type Growing } from '../patch';
 import { hashText } from '../random';
 import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
-import { budRecords, openedBetween, openedNextDay } from './budRecords';
+import { openedBetween, openedNextDay, recordsOf, teachingFlowers } from './budRecords';
 import { alphaDraws, openingsExpected, type DayExpected, type ExpectedFlower } from './expected';
 import {
   calendarFrom,
@@ -60,8 +60,9 @@ export interface VarietyOutlook {
   readonly lonely: readonly Lonely[];
   /** Males seen and no female yet: normal early in the season. */
   readonly allMaleSoFar: boolean;
-  /** The grower's own: buds of the coloured stage that opened next day, of this crop. */
+  /** The grower's own: buds of the coloured stage that opened next day, of this crop and of this variety. */
   readonly nextDay: { readonly opened: number; readonly known: number };
+  readonly nextDayHere: { readonly opened: number; readonly known: number };
 }
 
 export interface OutlookInput {
@@ -70,14 +71,24 @@ export interface OutlookInput {
   /** The day that is nearly over, or just begun: openings are told from the next morning on, or from today. */
   readonly from: LocalDate;
   readonly temperatures?: readonly DayTemperature[];
+  /** The grower's bud records, where they were gathered before (`recordsOf`, a few flowers at a time). */
+  readonly records?: readonly BudRecord[];
 }
+
+/** Of each crop and stage the latest so many records are looked at: far more than can count. */
+const MOST_RECORDS = 400;
 
 /**
  * What opens in the next days, by variety: exact counts of females and males with 80 % ranges, from every bud seen
  * lately and what the grower's own records say of such buds. Cost grows with the buds in sight, not with the years.
  */
-export function bloomOutlook({ state, zone, from, temperatures }: OutlookInput): VarietyOutlook[] {
-  const records = budRecords(state, zone);
+export function bloomOutlook({
+  state,
+  zone,
+  from,
+  temperatures,
+  records = recordsOf(state, zone, teachingFlowers(state, from)),
+}: OutlookInput): VarietyOutlook[] {
   const draws = kindsOf(records, temperatures);
   const byVariety = new Map<
     VarietyId,
@@ -120,15 +131,26 @@ export function bloomOutlook({ state, zone, from, temperatures }: OutlookInput):
         records.filter((record) => record.crop === crop.id),
         'coloured',
       ),
+      nextDayHere: openedNextDay(
+        records.filter((record) => record.variety === variety),
+        'coloured',
+      ),
     };
   });
 }
 
 function expectedOn(days: readonly LocalDate[], buds: readonly ComingBud[]): DayExpected[] {
   const wanted = new Set(days);
-  const flowers: ExpectedFlower[] = buds.map(({ scenarios }) => ({
-    scenarios: scenarios.map((forecast) => forecast.filter(({ date }) => wanted.has(date))),
-  }));
+  // Buds of one kind seen on one day share their scenarios: cut to the days once.
+  const cut = new Map<readonly Forecast[], ExpectedFlower>();
+  const flowers = buds.map(({ scenarios }) => {
+    let flower = cut.get(scenarios);
+    if (!flower) {
+      flower = { scenarios: scenarios.map((forecast) => forecast.filter(({ date }) => wanted.has(date))) };
+      cut.set(scenarios, flower);
+    }
+    return flower;
+  });
   const found = new Map(openingsExpected(flowers).map((day) => [day.date, day]));
   return days.map((date) => found.get(date) ?? { date, mean: 0, low80: 0, high80: 0 });
 }
@@ -171,6 +193,9 @@ function kindsOf(records: readonly BudRecord[], temperatures?: readonly DayTempe
     if (list) list.push(record);
     else byCrop.set(key, [record]);
   }
+  for (const [key, list] of byCrop)
+    if (list.length > MOST_RECORDS)
+      byCrop.set(key, list.sort((a, b) => (a.seenOn < b.seenOn ? 1 : -1)).slice(0, MOST_RECORDS));
   const known = new Map<string, Kind>();
   return (crop, variety, sex, stage) => {
     const key = `${crop.id}/${variety}/${sex}/${stage}`;

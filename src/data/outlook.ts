@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { bloomOutlook, type VarietyOutlook } from '@core/bloom';
+import { bloomOutlook, recordsOf, teachingFlowers, type BudRecord, type VarietyOutlook } from '@core/bloom';
 import type { State } from '@core/ledger';
 import { bandDay } from '@core/rounds';
 import { addDays, type LocalDate } from '@core/time';
@@ -12,6 +12,7 @@ interface Told {
 }
 
 let latest: Told | null = null;
+const SLICE = 500;
 
 /**
  * What opens in the next days. Worked out after the screen stands, so that no tap waits for it; `null` until then.
@@ -25,10 +26,20 @@ export function useOutlook(): readonly VarietyOutlook[] | null {
   const known = latest?.state === state && latest.from === from ? latest : null;
   useEffect(() => {
     if (latest?.state === state && latest.from === from) return;
-    const timer = setTimeout(() => {
-      latest = { state, from, outlook: bloomOutlook({ state, zone: place.zone, from }) };
+    // A few flowers at a time, so that a tap in between never waits: an old log holds tens of thousands.
+    const flowers = teachingFlowers(state, from);
+    const records: BudRecord[] = [];
+    let timer: ReturnType<typeof setTimeout>;
+    const step = (at: number) => {
+      for (const record of recordsOf(state, place.zone, flowers.slice(at, at + SLICE))) records.push(record);
+      if (at + SLICE < flowers.length) {
+        timer = setTimeout(step, 0, at + SLICE);
+        return;
+      }
+      latest = { state, from, outlook: bloomOutlook({ state, zone: place.zone, from, records }) };
       setTold(latest);
-    }, 60);
+    };
+    timer = setTimeout(step, 60, 0);
     return () => clearTimeout(timer);
   }, [state, from, place.zone]);
   // While the new one is worked out the one before stands, if it is of the same garden.

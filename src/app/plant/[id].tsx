@@ -59,8 +59,7 @@ function PlantPage() {
   ];
   // A season's males would crowd the runner: those used or over stay in the records, the rest is drawn.
   const drawn = flowers.filter(
-    (flower) =>
-      flower.sex === 'female' || isFresh(flower.sightings[flower.sightings.length - 1]?.at, flowers),
+    (flower) => flower.sex !== 'male' || isFresh(flower.sightings[flower.sightings.length - 1]?.at, flowers),
   );
   const fruit = flowers.filter((flower) => fateOf(flower, crop, place.zone) === 'set').length;
   const flower = chosen ? state.flowers.get(chosen) : undefined;

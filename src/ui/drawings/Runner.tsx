@@ -50,7 +50,7 @@ export function Runner({ flowers, crop, shape, zone, chosen, onChoose, summary, 
         {sorted.map((flower, i) => {
           const place = plan.nodes[i];
           if (!place) return null;
-          const up = flower.sex === 'female';
+          const up = flower.sex !== 'male';
           const size = up ? RUNNER.flowerUp : RUNNER.flowerDown;
           const flowerScale = size / 140;
           const x = place.x - 50 * flowerScale;

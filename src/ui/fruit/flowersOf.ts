@@ -12,7 +12,7 @@ export interface Worked {
 export function workedFlowers(state: State): Worked[] {
   const found: Worked[] = [];
   for (const flower of state.flowers.values()) {
-    if (flower.pollinations.length === 0 || flower.sex !== 'female') continue;
+    if (flower.pollinations.length === 0 || flower.sex === 'male') continue;
     const at = growing(state, flower.plant);
     if (at) found.push({ flower, growing: at });
   }

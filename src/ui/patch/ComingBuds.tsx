@@ -1,16 +1,7 @@
 import { View } from 'react-native';
-import {
-  budsOfPlant,
-  likeliest,
-  openedNextDay,
-  budRecords,
-  type ComingBud,
-  type VarietyOutlook,
-} from '@core/bloom';
+import { budsOfPlant, likeliest, type ComingBud, type VarietyOutlook } from '@core/bloom';
 import type { Growing } from '@core/patch';
 import { weekdayText } from '@core/time';
-import { useMemo } from 'react';
-import { useGarden } from '@/data/garden';
 import { Card } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt, useColours } from '../theme';
@@ -26,22 +17,14 @@ export function ComingBuds({
   growing: Growing;
   outlook: readonly VarietyOutlook[] | null;
 }) {
-  const { state, place } = useGarden();
   const own = outlook?.find(({ variety }) => variety === growing.variety.id);
   const from = own?.days[0]?.date ?? '';
   // A bud that has most likely opened unseen is no longer "next".
   const coming = (bud: ComingBud) =>
     bud.forecast.reduce((sum, { date, probability }) => (date >= from ? sum + probability : sum), 0) > 0.35;
   const buds = outlook ? grouped(budsOfPlant(outlook, growing.plant.id).filter(coming)) : [];
-  const nextDay = useMemo(
-    () =>
-      openedNextDay(
-        budRecords(state, place.zone).filter(({ variety }) => variety === growing.variety.id),
-        'coloured',
-      ),
-    [state, place.zone, growing.variety.id],
-  );
   if (!own) return null;
+  const nextDay = own.nextDayHere;
   return (
     <Card>
       <Txt size="heading">Opening next</Txt>

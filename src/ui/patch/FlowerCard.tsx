@@ -157,7 +157,7 @@ export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growi
           </Txt>
         </>
       ) : null}
-      {flower.sex === 'female' && fate === null && !flower.lost ? (
+      {flower.sex !== 'male' && fate === null && !flower.lost ? (
         <Key
           title="Pollinated now, for the kitchen"
           small

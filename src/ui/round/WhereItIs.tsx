@@ -9,7 +9,7 @@ import { flowerPlace } from '../words';
 export function WhereItIs({ flower, growing }: { flower: Flower; growing: Growing }) {
   const { state, place } = useGarden();
   const flowers = flowersOn(state, growing.plant.id).filter(
-    (each) => each.sex === 'female' || each.id === flower.id,
+    (each) => each.sex !== 'male' || each.id === flower.id,
   );
   return (
     <Card style={{ padding: 4 }}>

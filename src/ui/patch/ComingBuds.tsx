@@ -83,24 +83,24 @@ function BudRow({ bud, count, growing: { crop, variety } }: Grouped & { growing:
           {stagesOf(crop, bud.sex)[bud.stage].name} on {weekdayText(bud.seenOn)}
           {best ? `; likeliest ${weekdayText(best.date)}` : ''}
         </Txt>
-        <View style={{ flexDirection: 'row', gap: 4 }}>
+        <View style={{ flexDirection: 'row', gap: 3 }}>
           {days.map(({ date, probability }) => (
-            <View key={date} style={{ flex: Math.max(0.22, probability), minWidth: 42 }}>
-              <View
-                style={{
-                  height: 8,
-                  borderRadius: 2,
-                  backgroundColor: probability >= 0.5 ? colours.pollen : colours.pollenSoft,
-                  borderWidth: 1,
-                  borderColor: colours.pollen,
-                }}
-              />
-              <Txt size="label" style={{ fontSize: 13 }} numberOfLines={1}>
-                {weekdayText(date).slice(0, 3)} {share(probability)}
-              </Txt>
-            </View>
+            <View
+              key={date}
+              style={{
+                flex: Math.max(0.04, probability),
+                height: 9,
+                borderRadius: 2,
+                borderWidth: 1,
+                backgroundColor: probability >= 0.5 ? colours.pollen : colours.pollenSoft,
+                borderColor: colours.pollen,
+              }}
+            />
           ))}
         </View>
+        <Txt size="label">
+          {days.map(({ date, probability }) => `${weekdayText(date)} ${share(probability)}`).join(' · ')}
+        </Txt>
       </View>
     </View>
   );

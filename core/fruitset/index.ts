@@ -1,3 +1,5 @@
 export * from './interval';
 export * from './fate';
 export * from './tally';
+export * from './shrinkage';
+export * from './needs';

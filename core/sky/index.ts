@@ -1,1 +1,3 @@
 export * from './sunTimes';
+export * from './air';
+export * from './degreeDays';

@@ -3,6 +3,8 @@ declare module 'jstat' {
   export const jStat: {
     beta: { inv(probability: number, alpha: number, beta: number): number };
     studentt: { pdf(value: number, degreesOfFreedom: number): number };
+    gammaln(value: number): number;
+    betaln(alpha: number, beta: number): number;
     normal: { inv(probability: number, mean: number, standardDeviation: number): number };
   };
 }

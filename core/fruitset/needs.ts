@@ -1,0 +1,73 @@
+import { jStat } from 'jstat';
+import { TrowelError } from '../errors';
+
+export interface PollinationsWanted {
+  readonly fruitsWanted: number;
+  /** The set rate as a beta distribution: what is known of it. */
+  readonly alpha: number;
+  readonly beta: number;
+  /** How sure to be, between 0 and 1. */
+  readonly assurance: number;
+}
+
+/** More flowers than any patch has; past it the goal is out of reach. */
+export const MOST_POLLINATIONS = 100_000;
+
+/**
+ * The least number of pollinations that gives at least `fruitsWanted` fruits with probability `assurance` or more,
+ * when the set rate is only known as a beta distribution (beta-binomial tail, summed exactly). 0 wanted needs 0;
+ * Infinity past 100 000. Throws by field.
+ */
+export function pollinationsNeeded({ fruitsWanted, alpha, beta, assurance }: PollinationsWanted): number {
+  if (!Number.isInteger(fruitsWanted) || fruitsWanted < 0) throw wrong('fruitsWanted', fruitsWanted);
+  if (!(alpha > 0 && Number.isFinite(alpha))) throw wrong('alpha', alpha);
+  if (!(beta > 0 && Number.isFinite(beta))) throw wrong('beta', beta);
+  if (!(assurance > 0 && assurance < 1)) throw wrong('assurance', assurance);
+  if (fruitsWanted === 0) return 0;
+  const enough = (n: number) => chanceOfAtLeast(fruitsWanted, n, alpha, beta) >= assurance;
+  let high = fruitsWanted;
+  while (!enough(high)) {
+    if (high >= MOST_POLLINATIONS) return Infinity;
+    high = Math.min(MOST_POLLINATIONS, high * 2);
+  }
+  let low = fruitsWanted - 1;
+  while (high - low > 1) {
+    const middle = Math.floor((low + high) / 2);
+    if (middle < fruitsWanted || !enough(middle)) low = middle;
+    else high = middle;
+  }
+  return high;
+}
+
+/** P(at least `wanted` of `n`) under a beta-binomial. */
+export function chanceOfAtLeast(wanted: number, n: number, alpha: number, beta: number): number {
+  if (wanted <= 0) return 1;
+  if (wanted > n) return 0;
+  const logs = (k: number) =>
+    jStat.gammaln(n + 1) -
+    jStat.gammaln(k + 1) -
+    jStat.gammaln(n - k + 1) +
+    jStat.betaln(k + alpha, n - k + beta) -
+    jStat.betaln(alpha, beta);
+  // The shorter side is summed, by the ratio of neighbours from one exact term.
+  const below = wanted <= n / 2;
+  let k = below ? wanted - 1 : wanted;
+  let term = Math.exp(logs(k));
+  let sum = term;
+  if (below) {
+    for (; k > 0; k--) {
+      term *= (k * (n - k + beta)) / ((n - k + 1) * (k - 1 + alpha));
+      sum += term;
+    }
+    return Math.min(1, Math.max(0, 1 - sum));
+  }
+  for (; k < n; k++) {
+    term *= ((n - k) * (k + alpha)) / ((k + 1) * (n - k - 1 + beta));
+    sum += term;
+  }
+  return Math.min(1, sum);
+}
+
+function wrong(field: string, value: number): TrowelError {
+  return new TrowelError(field, `${field} cannot be ${value}.`, { field });
+}

@@ -1,0 +1,198 @@
+import { TrowelError } from '../errors';
+import { leastCostFlow } from './transport';
+
+export interface PollenFemale {
+  readonly id: string;
+  readonly plant: string;
+  readonly variety: string;
+  /** The father's variety where a cross is asked for; else its own. */
+  readonly fatherVariety?: string;
+  /** What a pollination of it is worth against the others; above 0. */
+  readonly value: number;
+  /** Males it should get, 1 to 4. */
+  readonly wants: number;
+  readonly purpose: 'seed' | 'kitchen';
+}
+
+export interface PollenMale {
+  readonly id: string;
+  readonly plant: string;
+  readonly variety: string;
+  /** Shut before it opened and found whole: the only pollen fit for seed. */
+  readonly pure: boolean;
+}
+
+export interface PollenRules {
+  readonly selfing: 'others-first' | 'allowed' | 'never';
+  /** How many females one male may serve; 1 or more. */
+  readonly femalesPerMale: number;
+  /** Kinship of two plants, 0..1, where lineage is known. */
+  readonly kinship?: (mother: string, father: string) => number;
+}
+
+export interface PollenPair {
+  readonly female: string;
+  readonly male: string;
+}
+
+export interface Unmet {
+  readonly female: string;
+  readonly missing: number;
+  readonly why: 'no-male' | 'only-own' | 'too-few';
+}
+
+export interface PollenMatch {
+  readonly pairs: readonly PollenPair[];
+  readonly unmet: readonly Unmet[];
+  /** What was minimised among the matchings with most pairs; see `matchPollen`. */
+  readonly objective: number;
+}
+
+/** Worth of a female's first, second, third and fourth male, as a share of her value [M]: uneven pollen starts at one. */
+export const MALE_GAINS = [1, 0.5, 0.25, 0.125] as const;
+const PER_VALUE = 1000;
+/** A father akin like a full sibling (0.25) costs as much as a tenth of a female's first male [M]. */
+const PER_KINSHIP = 400;
+/** Weight of the sum of squares of a father's uses: equal use gives the largest effective size. */
+const PER_SQUARE = 1;
+
+/**
+ * Which male goes to which female: exact optimum. As many pairs as can be; among those the least of
+ * `-1000 value gain(n) + 400 kinship + (uses of a father plant)^2` summed over females (gains 1, 1/2, 1/4, 1/8 of
+ * the first to fourth male), pairs and father plants. So females of more worth go first when males are short, close kin are
+ * avoided, and fathers are used evenly. Males of one plant are alike; a female gets no male twice. Where other
+ * plants come first, own males only go to females left without any, as a second matching. For seed only pure males.
+ * Throws `wants`, `value` or `femalesPerMale` out of range.
+ */
+export function matchPollen({
+  females,
+  males,
+  rules,
+}: {
+  readonly females: readonly PollenFemale[];
+  readonly males: readonly PollenMale[];
+  readonly rules: PollenRules;
+}): PollenMatch {
+  check(females, rules);
+  const groups = groupsOf(males);
+  const left = groups.map((group) => group.males.length * rules.femalesPerMale);
+  const got = females.map(() => 0);
+  const uses = groups.map(() => 0);
+  const flow = groups.map(() => females.map(() => 0));
+  let objective = 0;
+  const own = rules.selfing;
+  const run = (
+    fits: (group: Group, female: PollenFemale, j: number) => boolean,
+    most: (j: number) => number,
+  ) => {
+    const kin = (group: Group, female: PollenFemale) => rules.kinship?.(female.plant, group.plant) ?? 0;
+    const best = females.reduce((high, { value }) => Math.max(high, value), 0);
+    const before = [...uses];
+    const had = [...got];
+    const found = leastCostFlow({
+      sources: groups.length,
+      sinks: females.length,
+      supply: (i) => left[i] as number,
+      demand: most,
+      most: (i) => (groups[i] as Group).males.length,
+      cost: (i, j) => {
+        const group = groups[i] as Group;
+        const female = females[j] as PollenFemale;
+        return fits(group, female, j) ? PER_KINSHIP * kin(group, female) : null;
+      },
+      supplyCost: (i, n) => PER_SQUARE * (2 * ((before[i] as number) + n) + 1),
+      // Worth is turned into cost by what is missing to the best, which is the same for every count of pairs.
+      demandCost: (j, n) =>
+        PER_VALUE *
+        (best - (females[j] as PollenFemale).value * (MALE_GAINS[(had[j] as number) + n] as number)),
+    });
+    for (const [i, row] of found.entries())
+      for (const [j, visits] of row.entries()) {
+        if (visits === 0) continue;
+        const female = females[j] as PollenFemale;
+        for (let k = 0; k < visits; k++) {
+          objective -= PER_VALUE * female.value * (MALE_GAINS[got[j] as number] as number);
+          objective += PER_SQUARE * (2 * (uses[i] as number) + 1);
+          got[j] = (got[j] as number) + 1;
+          uses[i] = (uses[i] as number) + 1;
+          left[i] = (left[i] as number) - 1;
+        }
+        objective += visits * PER_KINSHIP * kin(groups[i] as Group, female);
+        (flow[i] as number[])[j] = ((flow[i] as number[])[j] as number) + visits;
+      }
+  };
+  const usable = ({ variety, pure }: Group, female: PollenFemale) =>
+    variety === (female.fatherVariety ?? female.variety) && (pure || female.purpose === 'kitchen');
+  run(
+    (group, female) => usable(group, female) && (own === 'allowed' || group.plant !== female.plant),
+    (j) => (females[j] as PollenFemale).wants,
+  );
+  if (own === 'others-first')
+    run(
+      (group, female, j) => usable(group, female) && group.plant === female.plant && got[j] === 0,
+      (j) => (got[j] === 0 ? (females[j] as PollenFemale).wants : 0),
+    );
+  return {
+    pairs: handedOut(groups, females, flow),
+    unmet: females.flatMap((female, j) => {
+      const missing = female.wants - (got[j] as number);
+      if (missing <= 0) return [];
+      const able = groups.filter((group) => usable(group, female));
+      const why =
+        able.length === 0
+          ? 'no-male'
+          : able.every(({ plant }) => plant === female.plant)
+            ? 'only-own'
+            : 'too-few';
+      return [{ female: female.id, missing, why }];
+    }),
+    objective,
+  };
+}
+
+interface Group {
+  readonly plant: string;
+  readonly variety: string;
+  readonly pure: boolean;
+  readonly males: readonly string[];
+}
+
+function groupsOf(males: readonly PollenMale[]): Group[] {
+  const groups = new Map<string, Group & { males: string[] }>();
+  for (const { id, plant, variety, pure } of males) {
+    const key = `${plant}/${variety}/${pure}`;
+    const group = groups.get(key);
+    if (group) group.males.push(id);
+    else groups.set(key, { plant, variety, pure, males: [id] });
+  }
+  return [...groups.values()];
+}
+
+/** Names the males: in turn, so that none comes twice to one female and none serves more than its share. */
+function handedOut(
+  groups: readonly Group[],
+  females: readonly PollenFemale[],
+  flow: readonly (readonly number[])[],
+): PollenPair[] {
+  const pairs: PollenPair[] = [];
+  for (const [i, { males }] of groups.entries()) {
+    let turn = 0;
+    for (const [j, { id }] of females.entries())
+      for (let k = 0; k < ((flow[i] as number[])[j] as number); k++)
+        pairs.push({ female: id, male: males[turn++ % males.length] as string });
+  }
+  return pairs;
+}
+
+function check(females: readonly PollenFemale[], rules: PollenRules): void {
+  for (const { id, wants, value } of females) {
+    if (!Number.isInteger(wants) || wants < 1 || wants > MALE_GAINS.length)
+      throw new TrowelError('wants', `${id}: a female gets 1 to 4 males, not ${wants}.`, { field: 'wants' });
+    if (!(value > 0 && Number.isFinite(value)))
+      throw new TrowelError('value', `${id}: its worth must be above 0, not ${value}.`, { field: 'value' });
+  }
+  if (!Number.isInteger(rules.femalesPerMale) || rules.femalesPerMale < 1)
+    throw new TrowelError('femalesPerMale', 'A male serves at least one female.', {
+      field: 'femalesPerMale',
+    });
+}

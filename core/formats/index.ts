@@ -1,3 +1,4 @@
+export * from './calendar';
 export * from './csv';
 export * from './json';
 export * from './tables';

@@ -5,3 +5,5 @@ export * from './warmth';
 export * from './budRecords';
 export * from './outlook';
 export * from './doubts';
+export * from './windows';
+export * from './warnings';

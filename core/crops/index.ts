@@ -4,3 +4,4 @@ export * from './catalogue';
 export * from './neighbours';
 export * from './advice';
 export * from './schools';
+export * from './seedWeights';

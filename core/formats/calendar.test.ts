@@ -23,12 +23,15 @@ describe('iCalendar: reference events (source in the fixture)', () => {
     const text = toCalendar([input.event as unknown as CalendarEntry]);
     physicalLines(text);
     const got = properties(text);
-    for (const [name, value] of Object.entries(expected.properties)) expect([name, got.get(name)]).toEqual([name, value]);
+    for (const [name, value] of Object.entries(expected.properties))
+      expect([name, got.get(name)]).toEqual([name, value]);
   });
 });
 
 test('an independent reader gives back what was written, alarms and sequence too', () => {
-  const words = fc.string({ unit: 'grapheme', maxLength: 120 }).map((text) => text.replace(/[\p{Cc}\p{Zl}\p{Zp}\p{Cs}]/gu, '').trim());
+  const words = fc
+    .string({ unit: 'grapheme', maxLength: 120 })
+    .map((text) => text.replace(/[\p{Cc}\p{Zl}\p{Zp}\p{Cs}]/gu, '').trim());
   fc.assert(
     fc.property(words, words, fc.integer({ min: 0, max: 600 }), (summary, description, minutes) => {
       fc.pre(summary !== '' && description !== '');
@@ -64,7 +67,18 @@ test('an independent reader gives back what was written, alarms and sequence too
 
 test('the clock of the place through a change of summer time', () => {
   const at = (start: string) =>
-    properties(toCalendar([{ uid: 'a', stamp: '2026-01-01T00:00:00Z', start, timeZone: 'Europe/Ljubljana', minutes: 60, summary: 's' }])).get('DTSTART');
+    properties(
+      toCalendar([
+        {
+          uid: 'a',
+          stamp: '2026-01-01T00:00:00Z',
+          start,
+          timeZone: 'Europe/Ljubljana',
+          minutes: 60,
+          summary: 's',
+        },
+      ]),
+    ).get('DTSTART');
   expect(at('2026-03-28T06:00')).toBe('20260328T050000Z');
   expect(at('2026-03-29T06:00')).toBe('20260329T040000Z');
 });
@@ -76,6 +90,13 @@ test.each([
   ['lastDay', { allDay: true, start: '2026-07-14', lastDay: '2026-07-13' }],
   ['minutes', { minutes: -5 }],
 ])('%s: what is no calendar is refused by name', (field, wrong) => {
-  const entry = { uid: 'a', stamp: '2026-01-01T00:00:00Z', start: '2026-07-14T05:00', timeZone: 'UTC', minutes: 10, summary: 's' };
+  const entry = {
+    uid: 'a',
+    stamp: '2026-01-01T00:00:00Z',
+    start: '2026-07-14T05:00',
+    timeZone: 'UTC',
+    minutes: 10,
+    summary: 's',
+  };
   expect(() => toCalendar([{ ...entry, ...wrong }])).toThrow(expect.objectContaining({ field }));
 });

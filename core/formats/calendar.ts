@@ -82,7 +82,8 @@ function span(entry: CalendarEntry): { start: DateTime; end: DateTime } {
     };
   }
   const zone = entry.timeZone ?? 'UTC';
-  if (!isZone(zone)) throw new TrowelError('timeZone', `There is no time zone "${zone}".`, { field: 'timeZone' });
+  if (!isZone(zone))
+    throw new TrowelError('timeZone', `There is no time zone "${zone}".`, { field: 'timeZone' });
   const start = DateTime.fromISO(entry.start, { zone });
   if (!start.isValid) throw new TrowelError('start', `"${entry.start}" is no time.`, { field: 'start' });
   const minutes = entry.minutes ?? 0;

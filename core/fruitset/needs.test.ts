@@ -14,7 +14,12 @@ describe('shrunken rates: reference values (source in the fixture)', () => {
       if (typeof wanted === 'number' && got !== null)
         expect(Math.abs(got - wanted)).toBeLessThanOrEqual(abs + rel * Math.abs(wanted));
     };
-    const wanted = expected as { mean?: number; alpha?: number | null; beta?: number | null; overdispersed?: boolean };
+    const wanted = expected as {
+      mean?: number;
+      alpha?: number | null;
+      beta?: number | null;
+      overdispersed?: boolean;
+    };
     near(found.mean, wanted.mean);
     if (wanted.overdispersed === false) expect(found.alpha).toBeNull();
     else if (typeof wanted.alpha === 'number') expect(found.alpha).not.toBeNull();

@@ -7,10 +7,14 @@ type Draftable<T> = { -readonly [K in keyof T]: T[K] extends readonly (infer U)[
 // Each function takes one subject's events in force, in order, and gives its view, or `null` while the event
 // that founds it (begun, added, seen) is missing: another phone may still bring it.
 
+const TRUST = { station: 0, file: 1, hand: 2 } as const;
+
 export function derivePatch(id: string, events: readonly LedgerEvent[]): Patch | null {
   let patch: Draftable<Patch> | null = null;
   let place: Patch['place'] = null;
   let schools: SchoolChoices = DEFAULT_SCHOOLS;
+  let frostOn: Patch['frostOn'] = null;
+  const weather: Record<string, Patch['weather'][string]> = {};
   const notes: Note[] = [];
   for (const event of events) {
     if (event.kind === 'patchBegun') {
@@ -20,6 +24,8 @@ export function derivePatch(id: string, events: readonly LedgerEvent[]): Patch |
         begunAt: event.at,
         place: null,
         schools: { ...DEFAULT_SCHOOLS },
+        frostOn: null,
+        weather,
         notes,
       };
     } else if (event.kind === 'placeSet') place = event.place;
@@ -29,9 +35,16 @@ export function derivePatch(id: string, events: readonly LedgerEvent[]): Patch |
       if (school?.choices.some(({ value }) => value === event.choice)) {
         schools = { ...schools, [event.school]: event.choice };
       }
+    } else if (event.kind === 'frostExpected') frostOn = event.frostOn;
+    else if (event.kind === 'weatherNoted') {
+      for (const day of event.days) {
+        const known = weather[day.date];
+        if (!known || TRUST[event.origin] >= TRUST[known.origin])
+          weather[day.date] = { ...day, origin: event.origin };
+      }
     } else if (event.kind === 'noted') notes.push(noteOf(event));
   }
-  return patch && { ...patch, place, schools };
+  return patch && { ...patch, place, schools, frostOn };
 }
 
 export function deriveBed(id: string, events: readonly LedgerEvent[]): Bed | null {
@@ -58,12 +71,16 @@ export function deriveVariety(id: string, events: readonly LedgerEvent[]): Varie
 
 export function deriveStand(id: string, events: readonly LedgerEvent[]): Stand | null {
   let stand: Stand | null = null;
+  let goal: Stand['goal'] = null;
+  const clock: Stand['clock'][number][] = [];
   for (const event of events) {
-    if (event.kind !== 'standAdded') continue;
-    const { bed, variety, reason } = event;
-    stand = { id, bed, variety, reason, event: event.id };
+    if (event.kind === 'standAdded') {
+      const { bed, variety, reason } = event;
+      stand = { id, bed, variety, reason, goal: null, clock, event: event.id };
+    } else if (event.kind === 'goalSet') goal = event.goal;
+    else if (event.kind === 'clockNoted') clock.push({ at: event.at, what: event.what });
   }
-  return stand;
+  return stand && { ...stand, goal };
 }
 
 export function derivePlant(id: string, events: readonly LedgerEvent[]): Plant | null {
@@ -72,6 +89,7 @@ export function derivePlant(id: string, events: readonly LedgerEvent[]): Plant |
   let health: Plant['health'] = null;
   let healthAt: Plant['healthAt'] = null;
   const males: Plant['males'][number][] = [];
+  const tallies: Plant['tallies'][number][] = [];
   const notes: Note[] = [];
   for (const event of events) {
     switch (event.kind) {
@@ -91,6 +109,11 @@ export function derivePlant(id: string, events: readonly LedgerEvent[]): Plant |
       case 'malesCounted':
         males.push({ at: event.at, stage: event.stage, count: event.count });
         break;
+      case 'tallied': {
+        const { at, by, tool, flowers, truss } = event;
+        tallies.push({ at, by, tool, flowers, truss });
+        break;
+      }
       case 'noted':
         notes.push(noteOf(event));
         break;
@@ -98,7 +121,21 @@ export function derivePlant(id: string, events: readonly LedgerEvent[]): Plant |
   }
   if (!founding) return null;
   const { stand, label, xM, yM, plantedOn } = founding;
-  return { id, stand, label, xM, yM, plantedOn, event: founding.id, ended, health, healthAt, males, notes };
+  return {
+    id,
+    stand,
+    label,
+    xM,
+    yM,
+    plantedOn,
+    event: founding.id,
+    ended,
+    health,
+    healthAt,
+    males,
+    tallies,
+    notes,
+  };
 }
 
 const NONE: readonly never[] = [];
@@ -113,6 +150,7 @@ export function deriveFlower(id: string, events: readonly LedgerEvent[]): Flower
   let looks = NONE as readonly Flower['looks'][number][];
   let notes = NONE as readonly Note[];
   let mark: string | null = null;
+  let emasculatedAt: string | null = null;
   let coverOffAt: string | null = null;
   let lost: Flower['lost'] = null;
   let harvested: Flower['harvested'] = null;
@@ -132,9 +170,16 @@ export function deriveFlower(id: string, events: readonly LedgerEvent[]): Flower
         break;
       case 'pollinated': {
         const { id: eventId, at, by, fathers, tool, shutAgain, purpose } = event;
-        pollinations = [...pollinations, { event: eventId, at, by, fathers, tool, shutAgain, purpose }];
+        const { lobes = null, openS = null, beeIn = false } = event;
+        pollinations = [
+          ...pollinations,
+          { event: eventId, at, by, fathers, tool, shutAgain, purpose, lobes, openS, beeIn },
+        ];
         break;
       }
+      case 'emasculated':
+        emasculatedAt = event.at;
+        break;
       case 'marked':
         mark = event.mark;
         break;
@@ -165,6 +210,7 @@ export function deriveFlower(id: string, events: readonly LedgerEvent[]): Flower
     sightings,
     shuttings,
     checks,
+    emasculatedAt,
     pollinations,
     mark,
     coverOffAt,

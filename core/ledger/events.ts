@@ -3,7 +3,7 @@ import type { BedId, EventId, FlowerId, PatchId, PlantId, StandId, SubjectId, Va
 import type { Instant, LocalDate } from '../time';
 
 /** The version written into new events. Older ones are read for ever (`upcast`). */
-export const SCHEMA_VERSION = 2;
+export const SCHEMA_VERSION = 3;
 
 export const CHECK_RESULTS = ['whole', 'torn', 'holed', 'insect', 'not-open', 'gone'] as const;
 /** What the closure looked like at dawn. */
@@ -31,6 +31,56 @@ export type Health = (typeof HEALTH)[number];
 
 export const PURPOSES = ['seed', 'kitchen'] as const;
 export type Purpose = (typeof PURPOSES)[number];
+
+export const PRECIOUS = ['spare', 'keep', 'rare'] as const;
+/** How much the seed is worth: can be had again, keeps a variety going, or is all there is. */
+export type Precious = (typeof PRECIOUS)[number];
+
+export const SEED_UNITS = ['seeds', 'grams'] as const;
+
+/** What a stand is to bring. Since version 3. */
+export interface Goal {
+  /** Fruits for the kitchen; `null` = none asked for. */
+  readonly kitchenFruits: number | null;
+  readonly seed: { readonly amount: number; readonly unit: (typeof SEED_UNITS)[number] } | null;
+  /** Plants that should stand behind the seed. */
+  readonly mothers: number | null;
+  readonly fathers: number | null;
+  /** The father's variety of a cross; `null` = its own. */
+  readonly fatherVariety: VarietyId | null;
+  /** The day by which it should be ripe; `null` = by the first frost. */
+  readonly by: LocalDate | null;
+  readonly precious: Precious;
+  /** How sure to be, 0.5 to 0.99. */
+  readonly assurance: number;
+  /** The grower's own numbers in place of ours in the sum. */
+  readonly bent: {
+    readonly seedsPerFruit?: number;
+    readonly setShare?: number;
+    readonly wholeShare?: number;
+    readonly malesPerFemale?: number;
+  };
+}
+
+export const FELT = ['cold', 'cool', 'mild', 'warm', 'hot'] as const;
+export type Felt = (typeof FELT)[number];
+
+export const WEATHER_ORIGINS = ['hand', 'file', 'station'] as const;
+export type WeatherOrigin = (typeof WEATHER_ORIGINS)[number];
+
+/** One day's weather as somebody noted it; `null` = not noted. Since version 3. */
+export interface NotedDay {
+  readonly date: LocalDate;
+  readonly minC: number | null;
+  readonly maxC: number | null;
+  readonly rainMm: number | null;
+  readonly dewPointC: number | null;
+  readonly felt: Felt | null;
+}
+
+export const CLOCK_NOTES = ['opened', 'shut', 'insects'] as const;
+/** Something seen at that moment: the flowers of a stand open, or have shut; insects are about. */
+export type ClockNote = (typeof CLOCK_NOTES)[number];
 
 export const HARVEST_FOR = ['kitchen', 'seed'] as const;
 
@@ -99,6 +149,27 @@ export interface StandAdded extends Recorded<'standAdded'> {
   readonly variety: VarietyId;
   readonly reason: Reason;
 }
+/** `null` takes the goal away. Since version 3. */
+export interface GoalSet extends Recorded<'goalSet'> {
+  readonly stand: StandId;
+  readonly goal: Goal | null;
+}
+/** Since version 3. */
+export interface WeatherNoted extends Recorded<'weatherNoted'> {
+  readonly patch: PatchId;
+  readonly origin: WeatherOrigin;
+  readonly days: readonly NotedDay[];
+}
+/** The day of the year, `MM-DD`, on which the first frost is looked for. Since version 3. */
+export interface FrostExpected extends Recorded<'frostExpected'> {
+  readonly patch: PatchId;
+  readonly frostOn: string;
+}
+/** Since version 3. */
+export interface ClockNoted extends Recorded<'clockNoted'> {
+  readonly stand: StandId;
+  readonly what: ClockNote;
+}
 export interface PlantAdded extends Recorded<'plantAdded'> {
   readonly plant: PlantId;
   readonly stand: StandId;
@@ -124,6 +195,14 @@ export interface MalesCounted extends Recorded<'malesCounted'> {
   readonly stage: Stage;
   readonly count: number;
 }
+/** Flowers worked for the kitchen without a record of each: how many, and with what. Since version 3. */
+export interface Tallied extends Recorded<'tallied'> {
+  readonly plant: PlantId;
+  readonly tool: Tool;
+  readonly flowers: number;
+  /** The how-manieth truss from the root, where it was said. */
+  readonly truss: number | null;
+}
 export interface FlowerSeen extends Recorded<'flowerSeen'> {
   readonly flower: FlowerId;
   readonly plant: PlantId;
@@ -141,6 +220,10 @@ export interface ClosureChecked extends Recorded<'closureChecked'> {
   readonly flower: FlowerId;
   readonly result: CheckResult;
 }
+/** Petals and anthers taken out of a shut bud, for a cross. Since version 3. */
+export interface Emasculated extends Recorded<'emasculated'> {
+  readonly flower: FlowerId;
+}
 export interface Pollinated extends Recorded<'pollinated'> {
   readonly flower: FlowerId;
   readonly fathers: readonly Father[];
@@ -148,6 +231,12 @@ export interface Pollinated extends Recorded<'pollinated'> {
   /** What it was shut again with; `null` = left open. */
   readonly shutAgain: Closure | null;
   readonly purpose: Purpose;
+  /** Lobes of the stigma that got pollen. Since version 3, as the next two. */
+  readonly lobes?: number;
+  /** Seconds the flower stood open. */
+  readonly openS?: number;
+  /** A bee (or another insect) got in while it was open. */
+  readonly beeIn?: boolean;
 }
 export interface Marked extends Recorded<'marked'> {
   readonly flower: FlowerId;
@@ -193,14 +282,20 @@ export type LedgerEvent =
   | BedAdded
   | VarietyAdded
   | StandAdded
+  | GoalSet
+  | WeatherNoted
+  | FrostExpected
+  | ClockNoted
   | PlantAdded
   | PlantRemoved
   | PlantDied
   | PlantChecked
   | MalesCounted
+  | Tallied
   | FlowerSeen
   | FlowerShut
   | ClosureChecked
+  | Emasculated
   | Pollinated
   | Marked
   | CoverOff
@@ -230,14 +325,20 @@ export const SUBJECT_FIELD: Readonly<Record<EventKind, string>> = {
   bedAdded: 'bed',
   varietyAdded: 'variety',
   standAdded: 'stand',
+  goalSet: 'stand',
+  weatherNoted: 'patch',
+  frostExpected: 'patch',
+  clockNoted: 'stand',
   plantAdded: 'plant',
   plantRemoved: 'plant',
   plantDied: 'plant',
   plantChecked: 'plant',
   malesCounted: 'plant',
+  tallied: 'plant',
   flowerSeen: 'flower',
   flowerShut: 'flower',
   closureChecked: 'flower',
+  emasculated: 'flower',
   pollinated: 'flower',
   marked: 'flower',
   coverOff: 'flower',

@@ -1,6 +1,6 @@
 export * from './events';
 export * from './views';
-export { validateEvent, eventSchemas, placeSchema, type Validation } from './validate';
+export { validateEvent, eventSchemas, placeSchema, notedDay, MOST_DAYS, type Validation } from './validate';
 export { emptyState, apply, applyAll, fold, eventsOf, type State } from './state';
 export { merge, conflicts } from './merge';
 export { inForce, standings, correctedEvent, type Standing } from './inForce';

@@ -10,6 +10,8 @@ type Loose = Readonly<Record<string, unknown>>;
 const STEPS: readonly (((event: Loose) => Loose) | null)[] = [
   // 2: ovaryMm on flowerSeen, system on varietyAdded, both optional; more crops, closures and tools.
   null,
+  // 3: goals, weather, clock notes, tallies, emasculation; three optional fields on pollinated.
+  null,
 ];
 
 if (STEPS.length !== SCHEMA_VERSION - 1)

@@ -14,13 +14,18 @@ import { EVENT_ID, SUBJECT_KINDS, subjectIdPattern, type SubjectKind } from '../
 import { isInstant, isLocalDate, isZone } from '../time';
 import {
   CHECK_RESULTS,
+  CLOCK_NOTES,
+  FELT,
   HARVEST_FOR,
   HEALTH,
   LOOK_RESULTS,
   LOSS_CAUSES,
+  PRECIOUS,
   PURPOSES,
   SCHEMA_VERSION,
+  SEED_UNITS,
   SUBJECT_FIELD,
+  WEATHER_ORIGINS,
   type AnyEvent,
   type EventKind,
 } from './events';
@@ -65,6 +70,44 @@ const anySubject = Joi.string()
   .pattern(new RegExp(SUBJECT_KINDS.map((kind) => subjectIdPattern(kind).source).join('|')))
   .required();
 
+const share = Joi.number().greater(0).max(1);
+const goal = Joi.object({
+  kitchenFruits: count.min(1).max(100_000).allow(null).required(),
+  seed: Joi.object({ amount: Joi.number().greater(0).max(10_000_000).required(), unit: oneOf(SEED_UNITS) })
+    .allow(null)
+    .required(),
+  mothers: count.min(1).max(1000).allow(null).required(),
+  fathers: count.min(1).max(1000).allow(null).required(),
+  fatherVariety: Joi.string().pattern(subjectIdPattern('variety')).allow(null).required(),
+  by: localDate.allow(null).required(),
+  precious: oneOf(PRECIOUS),
+  assurance: Joi.number().min(0.5).max(0.99).required(),
+  bent: Joi.object({
+    seedsPerFruit: Joi.number().greater(0).max(100_000),
+    setShare: share,
+    wholeShare: share,
+    malesPerFemale: Joi.number().integer().min(1).max(4),
+  }).required(),
+});
+
+const celsius = Joi.number().min(-60).max(60).allow(null).required();
+/** One day of weather: the same rule for a hand, a file and a station. */
+export const notedDay = Joi.object({
+  date: localDate.required(),
+  minC: celsius,
+  maxC: celsius,
+  rainMm: Joi.number().min(0).max(2000).allow(null).required(),
+  dewPointC: celsius,
+  felt: Joi.string()
+    .valid(...FELT)
+    .allow(null)
+    .required(),
+}).custom((day: { minC: number | null; maxC: number | null }, helpers) =>
+  day.minC !== null && day.maxC !== null && day.maxC < day.minC ? helpers.error('weather.order') : day,
+);
+/** A year and a leap day at once: a longer file becomes several events. */
+export const MOST_DAYS = 366;
+
 const payloads: Record<EventKind, Joi.SchemaMap> = {
   patchBegun: { patch: id('patch'), name },
   placeSet: { patch: id('patch'), place: placeSchema.required() },
@@ -93,6 +136,21 @@ const payloads: Record<EventKind, Joi.SchemaMap> = {
       .optional(),
   },
   standAdded: { stand: id('stand'), bed: id('bed'), variety: id('variety'), reason: oneOf(REASONS) },
+  goalSet: { stand: id('stand'), goal: goal.allow(null).required() },
+  weatherNoted: {
+    patch: id('patch'),
+    origin: oneOf(WEATHER_ORIGINS),
+    days: Joi.array().items(notedDay).min(1).max(MOST_DAYS).required(),
+  },
+  frostExpected: {
+    patch: id('patch'),
+    frostOn: Joi.string()
+      .required()
+      .custom((value: string, helpers) =>
+        isLocalDate(`2024-${value}`) ? value : helpers.error('time.monthDay'),
+      ),
+  },
+  clockNoted: { stand: id('stand'), what: oneOf(CLOCK_NOTES) },
   plantAdded: {
     plant: id('plant'),
     stand: id('stand'),
@@ -105,6 +163,12 @@ const payloads: Record<EventKind, Joi.SchemaMap> = {
   plantDied: { plant: id('plant'), cause: oneOf(LOSS_CAUSES) },
   plantChecked: { plant: id('plant'), health: oneOf(HEALTH) },
   malesCounted: { plant: id('plant'), stage: oneOf(STAGES), count: count.max(500).required() },
+  tallied: {
+    plant: id('plant'),
+    tool: oneOf(TOOLS),
+    flowers: count.min(1).max(2000).required(),
+    truss: count.max(200).allow(null).required(),
+  },
   flowerSeen: {
     flower: id('flower'),
     plant: id('plant'),
@@ -115,6 +179,7 @@ const payloads: Record<EventKind, Joi.SchemaMap> = {
   },
   flowerShut: { flower: id('flower'), closure: oneOf(CLOSURES) },
   closureChecked: { flower: id('flower'), result: oneOf(CHECK_RESULTS) },
+  emasculated: { flower: id('flower') },
   pollinated: {
     flower: id('flower'),
     fathers: Joi.array()
@@ -133,6 +198,9 @@ const payloads: Record<EventKind, Joi.SchemaMap> = {
       .allow(null)
       .required(),
     purpose: oneOf(PURPOSES),
+    lobes: Joi.number().integer().min(0).max(8).optional(),
+    openS: Joi.number().min(0).max(86_400).optional(),
+    beeIn: Joi.boolean().optional(),
   },
   marked: { flower: id('flower'), mark: text(20).trim().min(1).required() },
   coverOff: { flower: id('flower') },
@@ -175,6 +243,8 @@ const messages: Joi.LanguageMessages = {
   'text.unseen': '{#label} holds characters that cannot be seen or that turn the writing round',
   'time.instant': '{#label} is not a time between 1990 and 2200, written like 2026-07-14T03:05:00.000Z',
   'time.date': '{#label} is not a date between 1990 and 2200, written like 2026-07-14',
+  'time.monthDay': '{#label} is not a day of the year, written like 10-05',
+  'weather.order': '{#label}: the warmest lies below the coldest',
   'time.zone': '{#label} is not a time zone',
 };
 

@@ -11,7 +11,19 @@ import type {
 } from '../crops';
 import type { BedId, EventId, FlowerId, PatchId, PlantId, StandId, VarietyId } from '../ids';
 import type { Instant, LocalDate } from '../time';
-import type { CheckResult, Father, Health, LookResult, LossCause, Place, Purpose } from './events';
+import type {
+  CheckResult,
+  ClockNote,
+  Father,
+  Goal,
+  Health,
+  LookResult,
+  LossCause,
+  NotedDay,
+  Place,
+  Purpose,
+  WeatherOrigin,
+} from './events';
 
 /** What the events of one subject add up to. Plain data; made by `derive`, edited by nobody. */
 export interface Note {
@@ -25,6 +37,10 @@ export interface Patch {
   readonly begunAt: Instant;
   readonly place: Place | null;
   readonly schools: SchoolChoices;
+  /** `MM-DD`, or `null` while nobody said. */
+  readonly frostOn: string | null;
+  /** What was noted of each day; by hand stands over a file, a file over a station. */
+  readonly weather: Readonly<Record<LocalDate, NotedDay & { readonly origin: WeatherOrigin }>>;
   readonly notes: readonly Note[];
 }
 export interface Bed {
@@ -53,7 +69,16 @@ export interface Stand {
   readonly bed: BedId;
   readonly variety: VarietyId;
   readonly reason: Reason;
+  readonly goal: Goal | null;
+  readonly clock: readonly { readonly at: Instant; readonly what: ClockNote }[];
   readonly event: EventId;
+}
+export interface Tally {
+  readonly at: Instant;
+  readonly by: string;
+  readonly tool: Tool;
+  readonly flowers: number;
+  readonly truss: number | null;
 }
 export interface MaleCount {
   readonly at: Instant;
@@ -76,6 +101,7 @@ export interface Plant {
   readonly health: Health | null;
   readonly healthAt: Instant | null;
   readonly males: readonly MaleCount[];
+  readonly tallies: readonly Tally[];
   readonly notes: readonly Note[];
 }
 export interface Sighting {
@@ -100,6 +126,9 @@ export interface Pollination {
   readonly tool: Tool;
   readonly shutAgain: Closure | null;
   readonly purpose: Purpose;
+  readonly lobes: number | null;
+  readonly openS: number | null;
+  readonly beeIn: boolean;
 }
 export interface LookView {
   readonly at: Instant;
@@ -114,6 +143,7 @@ export interface Flower {
   readonly sightings: readonly Sighting[];
   readonly shuttings: readonly Shutting[];
   readonly checks: readonly Check[];
+  readonly emasculatedAt: Instant | null;
   readonly pollinations: readonly Pollination[];
   readonly mark: string | null;
   readonly coverOffAt: Instant | null;

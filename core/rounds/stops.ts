@@ -3,7 +3,7 @@ import type { Crop } from '../crops';
 import type { FlowerId, PlantId } from '../ids';
 import type { CheckResult, Flower, State } from '../ledger';
 import { walkOrder, type Growing } from '../patch';
-import { addDays, localDateOf, type LocalDate } from '../time';
+import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
 
 /**
  * How a stop stands. later: not open yet, come back. kitchen: torn or holed, may still be worked for the kitchen.
@@ -36,6 +36,30 @@ export function roundDateOf(flower: Flower, crop: Crop, zone: string): LocalDate
   return next > expected ? next : expected;
 }
 
+/** Silks take pollen for about so many days after they show (extension texts, from memory); best in the first half. */
+export const SILK_DAYS = 10;
+
+/** Whether an ear under its bag has silk that can be worked on a date: shut before, silk seen, not too old. */
+export function silkReady(flower: Flower, zone: string, date: LocalDate): boolean {
+  const age = silkAge(flower, zone, date);
+  const silk = silkSeenAt(flower);
+  const shut = flower.shuttings[0];
+  return (
+    age !== null && age >= 0 && age <= SILK_DAYS && shut !== undefined && silk !== null && shut.at <= silk
+  );
+}
+
+/** When silk was first seen on an ear, or `null`. */
+export function silkSeenAt(flower: Flower): string | null {
+  return flower.sightings.find(({ stage }) => stage === 'open')?.at ?? null;
+}
+
+/** Days since silk was first seen; `null` before. */
+export function silkAge(flower: Flower, zone: string, date: LocalDate): number | null {
+  const seen = silkSeenAt(flower);
+  return seen === null ? null : daysBetween(localDateOf(Date.parse(seen), zone), date);
+}
+
 export function lastCheck(flower: Flower): { readonly at: string; readonly result: CheckResult } | null {
   return flower.checks[flower.checks.length - 1] ?? null;
 }
@@ -66,7 +90,9 @@ function stateOn(flower: Flower, crop: Crop, zone: string, date: LocalDate): Sto
   const check = lastCheck(flower);
   const checkedToday = check !== null && localDateOf(Date.parse(check.at), zone) === date;
   if (checkedToday && check.result === 'not-open') return 'later';
-  if (roundDateOf(flower, crop, zone) !== date || flower.pollinations.length > 0) return null;
+  if (flower.pollinations.length > 0) return null;
+  if (crop.family === 'corn' ? !silkReady(flower, zone, date) : roundDateOf(flower, crop, zone) !== date)
+    return null;
   if (flower.lost || (checkedToday && check.result === 'gone')) return 'lost';
   return checkedToday && !isWhole(check.result) ? 'spoiled' : 'to-do';
 }

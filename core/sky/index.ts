@@ -1,3 +1,7 @@
 export * from './sunTimes';
 export * from './air';
 export * from './degreeDays';
+export * from './climate';
+export * from './weather';
+export * from './station';
+export * from './heat';

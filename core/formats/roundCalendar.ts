@@ -1,0 +1,77 @@
+import { nextRounds, looksDue, type Round } from '../rounds';
+import { fateOf, workedOn } from '../fruitset';
+import type { Place, State } from '../ledger';
+import { mainPatch, growing } from '../patch';
+import { addDays, toInstant, type LocalDate } from '../time';
+import { DateTime } from 'luxon';
+import type { CalendarEntry } from './calendar';
+
+/** How many days of looks are written out. */
+const LOOK_DAYS = 14;
+const ALARM_MIN = { walk: 30, dawn: 45, dusk: 30 } as const;
+
+const roundWords = { walk: 'Evening walk', dawn: 'Dawn round', dusk: 'Dusk round' } as const;
+
+/**
+ * The rounds that come next and the looks of the next two weeks, as calendar entries. Their uids hang on patch, kind and
+ * date alone, so that a calendar which takes the file again changes what it has and adds nothing; `sequence` counts minutes.
+ */
+export function roundCalendar(
+  state: State,
+  place: Place,
+  now: number,
+  rounds: readonly Round[] = nextRounds(state, place, now),
+): CalendarEntry[] {
+  const patch = mainPatch(state);
+  const home = (patch?.id ?? 'patch').replace(/[^a-z0-9]/gi, '').toLowerCase();
+  const sequence = Math.max(0, Math.floor(now / 60_000) - 29_000_000);
+  const base = { stamp: toInstant(now), timeZone: place.zone, location: patch?.name ?? place.name, sequence };
+  const local = (at: number) => DateTime.fromMillis(at, { zone: place.zone }).toFormat("yyyy-MM-dd'T'HH:mm");
+  const entries = rounds.map((round): CalendarEntry => {
+    const walk = round.kind === 'walk';
+    const from = walk ? Math.max(round.startsAt, Math.min(round.startBy, round.endsAt)) : round.startBy;
+    return {
+      ...base,
+      uid: `${round.kind}-${round.date}-${home}@steady-trowel`,
+      start: local(from),
+      minutes: Math.max(10, round.minutes),
+      summary: walk
+        ? `${roundWords.walk}: look over ${round.plants.length - round.walked.length} plants`
+        : `${roundWords[round.kind]}: ${round.toDo.length} shut females`,
+      description: walk
+        ? 'Shut what opens tomorrow: full, coloured, still closed. Tape or bags, and a light.'
+        : `Males on ${round.fatherPlants} plants. One variety at a time, clean hands and brush between. Over before the insects.`,
+      categories: ['pollination', round.kind],
+      alarmsMin: [ALARM_MIN[round.kind]],
+    };
+  });
+  for (const [date, count] of looksByDay(state, place, now))
+    entries.push({
+      ...base,
+      uid: `looks-${date}-${home}@steady-trowel`,
+      start: date,
+      allDay: true,
+      summary: count === 1 ? 'Look at 1 fruit' : `Look at ${count} fruits`,
+      description: 'Growing, the same, yellow or gone: the look that tells set from drop.',
+      categories: ['pollination', 'looks'],
+    });
+  return entries;
+}
+
+function looksByDay(state: State, place: Place, now: number): Map<LocalDate, number> {
+  const days = new Map<LocalDate, number>();
+  const today = DateTime.fromMillis(now, { zone: place.zone }).toFormat('yyyy-MM-dd');
+  const owed = looksDue(state, place.zone, today);
+  if (owed.length > 0) days.set(today, owed.length);
+  const last = addDays(today, LOOK_DAYS);
+  for (const flower of state.flowers.values()) {
+    const found = flower.pollinations.length > 0 ? growing(state, flower.plant) : null;
+    const day0 = found && workedOn(flower, place.zone);
+    if (!found || !day0 || fateOf(flower, found.crop, place.zone) !== 'waiting') continue;
+    for (const { day } of found.crop.looks.value) {
+      const date = addDays(day0, day);
+      if (date > today && date <= last) days.set(date, (days.get(date) ?? 0) + 1);
+    }
+  }
+  return new Map([...days].sort());
+}

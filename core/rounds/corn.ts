@@ -1,0 +1,180 @@
+import type { Flower, Place, State } from '../ledger';
+import { mainPatch, walkOrder, type Growing } from '../patch';
+import { addDays, localDateOf, type LocalDate } from '../time';
+import { freeMales } from './dawn';
+import { matchPollen } from './matching';
+import { lastCheck, shutMales, silkAge, silkReady, silkSeenAt, stopsOf } from './stops';
+
+export interface Ear {
+  readonly flower: Flower;
+  readonly growing: Growing;
+}
+
+export interface SilkedEar extends Ear {
+  /** Days since its silk was first seen. */
+  readonly silkDays: number;
+}
+
+export interface EarPair {
+  readonly ear: SilkedEar;
+  /** The tassel bag poured over it. */
+  readonly tassel: Ear;
+  /** Place in the swap order, from 1. */
+  readonly turn: number;
+}
+
+/** What corn asks for on one day. */
+export interface CornDay {
+  /** Plants with shoots that have no bag yet, and shoots still to be looked for. */
+  readonly toBag: readonly Ear[];
+  /** Plants on which no shoot was noted yet. */
+  readonly toScout: readonly Growing[];
+  /** Bagged, no silk seen yet: peep under the bag each day. */
+  readonly toCheck: readonly Ear[];
+  /** Silk was out before any bag: not for seed. */
+  readonly tooLate: readonly Ear[];
+  readonly silked: readonly SilkedEar[];
+  /** Shedding and free to bag this afternoon for tomorrow, other plants than the silked ears' first. */
+  readonly tasselsToBag: readonly Ear[];
+  /** How many bags this afternoon: as many as silked ears, less those on already. */
+  readonly bagsWanted: number;
+  /** This morning's swaps, in order. */
+  readonly pairs: readonly EarPair[];
+  /** Silked ears without a tassel bag this morning. */
+  readonly unpaired: number;
+  /** Pollinated, bag left on till harvest. */
+  readonly covered: number;
+}
+
+/** Corn's work of a day in stands grown for seed or a cross. `windFromDeg` orders the swaps. */
+export function cornDay(
+  state: State,
+  place: Place,
+  date: LocalDate,
+  windFromDeg: number | null = null,
+): CornDay {
+  const plants = walkOrder(state).filter(
+    ({ crop, stand }) => crop.family === 'corn' && stand.reason !== 'fruit',
+  );
+  const toBag: Ear[] = [];
+  const toScout: Growing[] = [];
+  const toCheck: Ear[] = [];
+  const tooLate: Ear[] = [];
+  const silked: SilkedEar[] = [];
+  let covered = 0;
+  for (const growing of plants) {
+    let ears = 0;
+    for (const id of state.flowersOf.get(growing.plant.id) ?? []) {
+      const flower = state.flowers.get(id);
+      if (!flower || flower.sex !== 'female' || flower.lost || flower.harvested) continue;
+      ears++;
+      const shut = flower.shuttings[0];
+      const silk = silkSeenAt(flower);
+      if (flower.pollinations.length > 0) covered++;
+      else if (!shut && silk) tooLate.push({ flower, growing });
+      else if (!shut) toBag.push({ flower, growing });
+      else if (silkReady(flower, place.zone, date)) {
+        if (lastCheck(flower)?.result === 'torn') tooLate.push({ flower, growing });
+        else silked.push({ flower, growing, silkDays: silkAge(flower, place.zone, date) ?? 0 });
+      } else if (!silk) toCheck.push({ flower, growing });
+      else tooLate.push({ flower, growing });
+    }
+    if (ears === 0) toScout.push(growing);
+  }
+  const already = plants.reduce(
+    (sum, growing) => sum + shutMales(state, growing, addDays(date, 1), place.zone).length,
+    0,
+  );
+  const pairs = pairsOf(state, place, date, silked, windFromDeg);
+  const waiting = silked.filter(({ flower }) => !pairs.some(({ ear }) => ear.flower.id === flower.id));
+  const mothers = new Set(silked.map(({ growing }) => growing.plant.id));
+  return {
+    toBag,
+    toScout,
+    toCheck,
+    tooLate,
+    silked,
+    tasselsToBag: sheddingTassels(state, plants, date, place.zone).sort(
+      (a, b) => Number(mothers.has(a.growing.plant.id)) - Number(mothers.has(b.growing.plant.id)),
+    ),
+    bagsWanted: Math.max(0, silked.length - already),
+    pairs,
+    unpaired: waiting.length,
+    covered,
+  };
+}
+
+/** Tassels seen shedding in the last three days that carry no bag now. */
+function sheddingTassels(state: State, plants: readonly Growing[], date: LocalDate, zone: string): Ear[] {
+  const since = addDays(date, -3);
+  return plants.flatMap((growing) =>
+    (state.flowersOf.get(growing.plant.id) ?? []).flatMap((id): Ear[] => {
+      const flower = state.flowers.get(id);
+      const last = flower?.sightings[flower.sightings.length - 1];
+      const fresh = last && last.stage === 'open' && localDateOf(Date.parse(last.at), zone) >= since;
+      return flower?.sex === 'male' && fresh && flower.shuttings.length === 0 && !flower.lost
+        ? [{ flower, growing }]
+        : [];
+    }),
+  );
+}
+
+function pairsOf(
+  state: State,
+  place: Place,
+  date: LocalDate,
+  silked: readonly SilkedEar[],
+  windFromDeg: number | null,
+): EarPair[] {
+  const tassels = freeMales(state, place, date).filter(
+    ({ id }) => silked.some(({ growing }) => growing.crop.family === 'corn') && state.flowers.get(id),
+  );
+  const toDo = new Set(
+    stopsOf(state, date, place.zone, 'dawn').flatMap(({ flower, state: how }) =>
+      how === 'to-do' ? [flower.id] : [],
+    ),
+  );
+  const ears = silked.filter(({ flower }) => toDo.has(flower.id));
+  const selfing = mainPatch(state)?.schools.selfing;
+  const { pairs } = matchPollen({
+    females: ears.map(({ flower, growing, silkDays }) => ({
+      id: flower.id,
+      plant: growing.plant.id,
+      variety: growing.variety.id,
+      ...(growing.stand.goal?.fatherVariety ? { fatherVariety: growing.stand.goal.fatherVariety } : {}),
+      // The oldest silk first: it has least time left.
+      value: 1 + silkDays / 20,
+      wants: 1,
+      purpose: 'seed',
+    })),
+    males: tassels,
+    rules: {
+      // Corn suffers badly from selfing: own pollen only where nothing else is left, whatever the patch allows.
+      selfing: selfing === 'never' ? 'never' : 'others-first',
+      femalesPerMale: 1,
+    },
+  });
+  const plantOf = new Map(walkOrder(state).map((growing) => [growing.plant.id, growing]));
+  const found = pairs.flatMap(({ female, male }): Omit<EarPair, 'turn'>[] => {
+    const ear = ears.find(({ flower }) => flower.id === female);
+    const flower = state.flowers.get(male);
+    const growing = flower && plantOf.get(flower.plant);
+    return ear && flower && growing ? [{ ear, tassel: { flower, growing } }] : [];
+  });
+  return swapOrder(found, windFromDeg).map((pair, i) => ({ ...pair, turn: i + 1 }));
+}
+
+/**
+ * The order of the swaps: from the far end downwind towards the wind, so that what is spilt drifts over ears already
+ * covered [M]. Without a wind, as they stand. Degrees are where the wind blows from; the plan's y runs south.
+ */
+export function swapOrder<T extends { readonly ear: Ear }>(
+  pairs: readonly T[],
+  windFromDeg: number | null,
+): T[] {
+  if (windFromDeg === null) return [...pairs];
+  const rad = (windFromDeg * Math.PI) / 180;
+  // How far upwind a plant stands.
+  const upwind = ({ ear }: T) => ear.growing.plant.xM * Math.sin(rad) - ear.growing.plant.yM * Math.cos(rad);
+  return [...pairs].sort((a, b) => upwind(a) - upwind(b));
+}

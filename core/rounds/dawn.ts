@@ -1,0 +1,202 @@
+import type { FlowerId } from '../ids';
+import type { Place, State } from '../ledger';
+import { mainPatch, walkOrder } from '../patch';
+import type { LocalDate } from '../time';
+import type { Morning } from '../bloom';
+import { matchPollen, type PollenFemale, type PollenMale, type PollenMatch } from './matching';
+import { planRound, type PlanRequest, type PlanStop, type PlanWorker, type RoundPlan } from './plan';
+import { lastCheck, shutMales, stopsOf, type Stop } from './stops';
+import { workTime } from './workTimes';
+
+const MINUTE = 60_000;
+/** Picking a male, peeling it, seeing pollen come off; and finding the plant [M]. */
+const MALE_S = 20;
+const FATHER_S = 15;
+/** A flower found not open yet is come back to after this long [M]. */
+export const COME_BACK_MIN = 20;
+/** The walk to the flower is planned apart: this much of a flower's minutes is walking [M]. */
+const WALK_SHARE = 0.15;
+
+const PRECIOUS_WORTH = { spare: 1, keep: 2, rare: 4 } as const;
+const HEALTH_WORTH = { healthy: 1, doubtful: 0.5, sick: 0.2 } as const;
+
+/** What a pollination is worth against the others of the round [M]: how precious the seed, how good the mother. */
+export function worthOf({ growing }: Pick<Stop, 'growing'>): number {
+  const { stand, plant } = growing;
+  return PRECIOUS_WORTH[stand.goal?.precious ?? 'keep'] * (plant.health ? HEALTH_WORTH[plant.health] : 0.9);
+}
+
+export interface Collecting {
+  readonly id: string;
+  readonly plant: string;
+  readonly variety: string;
+  readonly males: readonly FlowerId[];
+}
+
+/** A dawn's question in full: whose pollen goes where, and what the planner is asked. Plain data, for a worker. */
+export interface DawnQuestion {
+  readonly match: PollenMatch;
+  readonly collecting: readonly Collecting[];
+  readonly request: PlanRequest;
+}
+
+export interface DawnOptions {
+  readonly now: number;
+  readonly people: readonly string[];
+  /** Hard end, epoch ms. */
+  readonly deadline: number;
+  readonly pace?: number;
+  readonly carrying?: string | null;
+  /** Where the first person stands. */
+  readonly at?: { readonly xM: number; readonly yM: number };
+}
+
+/**
+ * The flowers of a morning still to be worked, matched with the males still free, as a question for `planRound`.
+ * Males used, torn or gone are out; a flower found not open is asked for again 20 minutes after that look.
+ */
+export function dawnQuestion(
+  state: State,
+  place: Place,
+  date: LocalDate,
+  kind: 'dawn' | 'dusk',
+  morning: Morning,
+  options: DawnOptions,
+): DawnQuestion {
+  const schools = mainPatch(state)?.schools;
+  const stops = stopsOf(state, date, place.zone, kind).filter(
+    ({ state: how }) => how === 'to-do' || how === 'later',
+  );
+  const wants = Math.min(4, Math.max(1, Number(schools?.males ?? 2)));
+  const females = stops.map((stop): PollenFemale => {
+    const { goal } = stop.growing.stand;
+    return {
+      id: stop.flower.id,
+      plant: stop.growing.plant.id,
+      variety: stop.growing.variety.id,
+      ...(goal?.fatherVariety ? { fatherVariety: goal.fatherVariety } : {}),
+      value: worthOf(stop),
+      wants: stop.growing.crop.family === 'corn' ? 1 : (goal?.bent.malesPerFemale ?? wants),
+      purpose: 'seed',
+    };
+  });
+  const males = freeMales(state, place, date);
+  const selfing = schools?.selfing;
+  const match = matchPollen({
+    females,
+    males,
+    rules: {
+      selfing: selfing === 'allowed' || selfing === 'never' ? selfing : 'others-first',
+      femalesPerMale: 1,
+    },
+  });
+  const plantOf = new Map(males.map(({ id, plant, variety }) => [id, { plant, variety }]));
+  const gathered = new Map<string, { plant: string; variety: string; males: FlowerId[] }>();
+  const needs = new Map<string, Set<string>>();
+  for (const { female, male } of match.pairs) {
+    const from = plantOf.get(male);
+    if (!from) continue;
+    const id = `males of ${from.plant}`;
+    const list = gathered.get(id) ?? { ...from, males: [] };
+    list.males.push(male);
+    gathered.set(id, list);
+    needs.set(female, (needs.get(female) ?? new Set()).add(id));
+  }
+  const collecting = [...gathered].map(([id, each]): Collecting => ({ id, ...each }));
+  const closesAll = Math.max(options.deadline, options.now);
+  const planStops: PlanStop[] = collecting.map(({ id, plant, variety, males: picked }) => ({
+    id,
+    kind: 'collect',
+    ...placeOf(state, plant),
+    pollen: variety,
+    serviceS: FATHER_S + MALE_S * picked.length,
+    opens: 0,
+    closes: closesAll,
+    value: 0,
+    needs: [],
+  }));
+  for (const stop of stops) {
+    const { crop, plant, variety, stand } = stop.growing;
+    const window = morning.window(crop);
+    const check = lastCheck(stop.flower);
+    const back = stop.state === 'later' && check ? Date.parse(check.at) + COME_BACK_MIN * MINUTE : 0;
+    const own = needs.get(stop.flower.id);
+    planStops.push({
+      id: stop.flower.id,
+      kind: 'work',
+      xM: plant.xM,
+      yM: plant.yM,
+      pollen: stand.goal?.fatherVariety ?? variety.id,
+      serviceS: workTime(state, crop).minutes * 60 * (1 - WALK_SHARE),
+      opens: Math.max(window.opens, back),
+      // Without a male there is nothing to do at it: it can never be reached in time.
+      closes: own ? window.closes : 0,
+      value: worthOf(stop),
+      needs: own ? [...own] : [],
+    });
+  }
+  const workers: PlanWorker[] = options.people.map((id, i) => ({
+    id,
+    pace: options.pace ?? 1,
+    ...(i === 0 && options.at ? { at: options.at } : {}),
+    ...(i === 0 && options.carrying !== undefined ? { pollen: options.carrying } : {}),
+  }));
+  return {
+    match,
+    collecting,
+    request: {
+      start: startOf(state),
+      startAt: Math.max(options.now, 0),
+      stops: planStops,
+      workers,
+      deadline: options.deadline,
+    },
+  };
+}
+
+/** Shut, whole, unused males that open on a date, of every variety. */
+export function freeMales(state: State, place: Place, date: LocalDate): PollenMale[] {
+  const used = new Set<string>();
+  for (const flower of state.flowers.values())
+    for (const { fathers } of flower.pollinations)
+      for (const father of fathers) for (const id of father.flowers) used.add(id);
+  return walkOrder(state).flatMap((growing) =>
+    shutMales(state, growing, date, place.zone)
+      .filter(
+        ({ id, checks, lost }) => !used.has(id) && !lost && checks.every(({ result }) => result === 'whole'),
+      )
+      .map(({ id }): PollenMale => ({
+        id,
+        plant: growing.plant.id,
+        variety: growing.variety.id,
+        pure: true,
+      })),
+  );
+}
+
+function placeOf(state: State, plant: string): { xM: number; yM: number } {
+  const { xM = 0, yM = 0 } = state.plants.get(plant) ?? {};
+  return { xM, yM };
+}
+
+/** Where a round begins: before the first bed, on the path [M]. */
+function startOf(state: State): { xM: number; yM: number } {
+  let xM = Infinity;
+  let yM = Infinity;
+  for (const bed of state.beds.values()) {
+    xM = Math.min(xM, bed.xM);
+    yM = Math.min(yM, bed.yM);
+  }
+  return { xM: Number.isFinite(xM) ? xM : 0, yM: (Number.isFinite(yM) ? yM : 0) - 1 };
+}
+
+/** Asks and plans at once, where a worker is not needed (tests, small patches). */
+export function planDawn(question: DawnQuestion): RoundPlan {
+  return planRound(question.request);
+}
+
+/** Reserved males stay for seed; what is shut beyond them may go to the kitchen. */
+export function surplusMales(state: State, place: Place, date: LocalDate, match: PollenMatch): PollenMale[] {
+  const reserved = new Set(match.pairs.map(({ male }) => male));
+  return freeMales(state, place, date).filter(({ id }) => !reserved.has(id));
+}

@@ -1,0 +1,49 @@
+import type { Closure, Crop, Tool } from '../crops';
+
+/** What the hands do at a flower, in order; short, to be read with one eye. */
+export function workSteps(crop: Crop, tool: Tool, closure: Closure): readonly string[] {
+  if (crop.family === 'corn')
+    return [
+      'Bend the bagged tassel and tap it; take the bag off level and shut.',
+      'Out of the breeze: shoot bag off, pour over all the silk, the tassel bag over the ear, in one movement.',
+      'Fold it round the stalk and staple (mind the fingers). It stays on till harvest.',
+    ];
+  if (crop.family === 'nightshade' && tool === 'anthers')
+    return [
+      'Pull the cone of anthers off the father’s open flower.',
+      'Push it over the bare stigma.',
+      'Bag on.',
+    ];
+  if (crop.family === 'nightshade' || crop.family === 'strawberry')
+    return [
+      'Pollen on the tool from a bagged father.',
+      'Dab the stigma all over, without bending it.',
+      'Bag on again.',
+    ];
+  const carry: Partial<Record<Tool, string>> = {
+    'male-flower': 'Peel the males’ petals off, see pollen come off on a finger, hold them by their stalks.',
+    brush: 'Load the dry brush of this variety from the males.',
+    swab: 'Load a fresh dry swab (it packs pollen away: take more).',
+    finger: 'Load a clean dry fingertip from the males.',
+  };
+  return [
+    carry[tool] ?? 'Pollen on the tool from the males.',
+    closure === 'tape'
+      ? 'Ease the tape open by its tabs; keep the petals.'
+      : 'Take the closure off; look for insects.',
+    tool === 'male-flower'
+      ? 'Twist and dab over every lobe of the stigma, each male in turn.'
+      : 'Dab over every lobe of the stigma till it is yellow.',
+    crop.id === 'melon' ? 'Shut it again at once; the male may stay inside.' : 'Shut it again at once.',
+  ];
+}
+
+/** Lobes a cucurbit's stigma usually has (three, two-parted; common practice). `null` where lobes are not counted. */
+export function lobesOf(crop: Crop): number | null {
+  return crop.family === 'cucurbit' ? 3 : null;
+}
+
+/** Seconds for which a tool is held to a flower; `null` where there is nothing to time (common practice: 3-5 s). */
+export function holdSeconds(tool: Tool): number | null {
+  return tool === 'vibration' ? 4 : tool === 'brush' ? 3 : null;
+}

@@ -1,38 +1,45 @@
 import { expect, test } from '@playwright/test';
-import { openDemo, today } from './helpers';
+import { openDemo, pickMales, today } from './helpers';
 
 test('the demo round: worked, torn, not open, gone; left and taken up again', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('button', { name: 'Start the 05:05 round' }).click();
+  await pickMales(page);
   await expect(page.getByText(/^Stop 1 of 11/)).toBeVisible();
   await expect(page.getByText(/^bees in/)).toBeVisible();
 
   await page.getByRole('button', { name: 'whole', exact: true }).click();
   await page.getByRole('button', { name: 'Pollinated — next' }).click();
+  await pickMales(page);
   await expect(page.getByText(/^Stop 2 of 11/)).toBeVisible();
 
   await page.getByRole('button', { name: 'torn', exact: true }).click();
   await expect(page.getByText(/not for seed/)).toBeVisible();
   await page.getByRole('button', { name: 'Skip it', exact: true }).click();
+  await pickMales(page);
   await expect(page.getByText(/^Stop 3 of 11/)).toBeVisible();
 
   await page.getByRole('button', { name: 'hole', exact: true }).click();
   await page.getByRole('button', { name: /^For the kitchen/ }).click();
   await expect(page.getByText(/Never eat a bitter fruit/)).toBeVisible();
   await page.getByRole('button', { name: 'Pollinated — next' }).click();
+  await pickMales(page);
   await expect(page.getByText(/^Stop 4 of 11/)).toBeVisible();
 
   await page.getByRole('button', { name: 'not open', exact: true }).click();
   await page.getByRole('button', { name: 'Come back to it later' }).click();
+  await pickMales(page);
   await expect(page.getByText(/^Stop 5 of 11/)).toBeVisible();
 
   await page.getByRole('button', { name: 'gone', exact: true }).click();
   await page.getByRole('button', { name: 'knocked off' }).click();
+  await pickMales(page);
   await expect(page.getByText(/^Stop 6 of 11/)).toBeVisible();
 
   // Half an answer is kept through a reload; the round goes on where it was.
   await page.getByRole('button', { name: 'whole', exact: true }).click();
   await page.reload();
+  await pickMales(page);
   await expect(page.getByText(/^Stop 6 of 11/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'whole', exact: true })).toHaveAttribute(
     'aria-pressed',

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { beginPatch, openDemo, setTime } from './helpers';
+import { beginPatch, openDemo, pickMales, setTime } from './helpers';
 
 test('full storage: the grower is told, keeps what is on screen, and can export and save again', async ({
   page,
@@ -57,6 +57,7 @@ test('two tabs record at once; both show both, and a reload keeps both', async (
 test('a reload right after a tap keeps the entry whole or not at all', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('button', { name: 'Start the 05:05 round' }).click();
+  await pickMales(page);
   await page.getByRole('button', { name: 'whole', exact: true }).click();
   await page.getByRole('button', { name: 'Pollinated — next' }).click({ noWaitAfter: true });
   await page.reload();

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { beginPatch, setTime, today } from './helpers';
+import { beginPatch, pickMales, setTime, today } from './helpers';
 
 test('from the first start to the first fruit verdict, with one reload on the way', async ({ page }) => {
   await setTime(page, '2026-07-13T17:30:00Z');
@@ -36,6 +36,7 @@ test('from the first start to the first fruit verdict, with one reload on the wa
     await page.getByRole('button', { name: 'whole', exact: true }).click();
     await expect(page.getByText('Shut again · the mark is 1-A')).toBeVisible();
     await page.getByRole('button', { name: 'Pollinated — next' }).click();
+    await pickMales(page);
     await expect(page.getByRole('heading', { name: 'The round is done' })).toBeVisible();
     await page.getByRole('button', { name: 'Back to Today' }).click();
   });

@@ -22,3 +22,15 @@ export async function beginPatch(page: Page, variety = 'Harbour Lantern'): Promi
 }
 
 export const today = (page: Page) => page.getByRole('link', { name: 'Today' }).click();
+
+/** Takes the males that a round asks for first, where it does; then a flower (or the end) is on the screen. */
+export async function pickMales(page: Page): Promise<void> {
+  const picked = page.getByRole('button', { name: /^Picked: / });
+  const flower = page.getByText(/^Stop \d+ of /).first();
+  const end = page.getByRole('heading', { name: /^(The round is done|No round)$/ });
+  for (let i = 0; i < 4; i++) {
+    await expect(picked.or(flower).or(end).first()).toBeVisible();
+    if (!(await picked.isVisible())) return;
+    await picked.click();
+  }
+}

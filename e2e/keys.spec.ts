@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { openDemo } from './helpers';
+import { openDemo, pickMales } from './helpers';
 
 test('the keyboard goes from place to place, along a round, and names its keys', async ({ page }) => {
   await openDemo(page);
@@ -9,6 +9,7 @@ test('the keyboard goes from place to place, along a round, and names its keys',
   await expect(page.getByRole('heading', { name: 'Set and drop' })).toBeVisible();
   await page.keyboard.press('t');
   await page.getByRole('button', { name: 'Start the 05:05 round' }).press('Enter');
+  await pickMales(page);
   await expect(page.getByText(/^Stop 1 of 11/)).toBeVisible();
   await page.keyboard.press('ArrowRight');
   await expect(page.getByText(/^Stop 2 of 11/)).toBeVisible();

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { beginPatch, openDemo, setTime } from './helpers';
+import { beginPatch, openDemo, pickMales, setTime } from './helpers';
 
 test('after the first visit everything works with the network cut: reload, cold start, a whole round', async ({
   page,
@@ -13,8 +13,10 @@ test('after the first visit everything works with the network cut: reload, cold 
   await page.reload();
   await expect(page.getByText('no network, none needed')).toBeVisible();
   await page.getByRole('button', { name: 'Start the 05:05 round' }).click();
+  await pickMales(page);
   await page.getByRole('button', { name: 'whole', exact: true }).click();
   await page.getByRole('button', { name: 'Pollinated — next' }).click();
+  await pickMales(page);
   await expect(page.getByText(/^Stop 2 of 11/)).toBeVisible();
   await page.close();
 

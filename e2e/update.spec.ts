@@ -1,3 +1,4 @@
+import { pickMales } from './helpers';
 import { appendFileSync, cpSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
@@ -33,6 +34,7 @@ test('a new version is offered, not forced, and kept back during a round', async
     writeFileSync(join(dist, 'sw.js.br'), brotliCompressSync(readFileSync(join(dist, 'sw.js'))));
 
     await page.goto(`${base}/round`);
+    await pickMales(page);
     await expect(page.getByText(/^Stop 1 of 11/)).toBeVisible();
     await page.waitForFunction(
       async () => (await navigator.serviceWorker.getRegistration())?.waiting !== null,

@@ -99,7 +99,7 @@ test('hashed files are kept for a year and handed out compressed', async () => {
 test.each([
   ['a file that is not there', '/static/none.js', 404],
   ['a hidden file', '/.build', 404],
-  ['a service there is not', '/api/station', 404],
+  ['a service there is not', '/api/nothing', 404],
   ['an address that cannot be read', '/%E0%A4%A', 400],
   ['an address too long', `/${'a'.repeat(3000)}`, 414],
 ])('%s is answered properly', async (_name, path, status) => {

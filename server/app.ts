@@ -4,6 +4,9 @@ import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
+import Joi from 'joi';
+import { simulatedStation } from '../core/sky';
+import { isZone } from '../core/time';
 
 const MOST_URL = 2048;
 const HASHED = /(-[0-9a-f]{20,}\.|\.[0-9a-f]{32}\.|^atkinson-)/;
@@ -20,6 +23,34 @@ const onlyReading: RequestHandler = (request, response, next) => {
 const shortUrls: RequestHandler = (request, response, next) => {
   if (request.url.length <= MOST_URL) return next();
   response.status(414).type('text').send(`An address here has at most ${MOST_URL} characters.`);
+};
+
+const stationQuery = Joi.object({
+  latitude: Joi.number().min(-90).max(90).required(),
+  longitude: Joi.number().min(-180).max(180).required(),
+  zone: Joi.string()
+    .max(60)
+    .required()
+    .custom((value: string, helpers) => (isZone(value) ? value : helpers.error('any.invalid'))),
+  now: Joi.number().integer().min(631_152_000_000).max(7_258_118_400_000).required(),
+  seed: Joi.number().integer().min(0).max(1_000_000).default(1),
+});
+
+/** A made-up weather station; a real one would answer the same question in the same shape. Nothing is kept. */
+const station: RequestHandler = (request, response) => {
+  const { error, value } = stationQuery.validate(request.query);
+  if (error) {
+    response.status(400).json({ error: error.message, field: error.details[0]?.path.join('.') ?? null });
+    return;
+  }
+  const { now, seed, ...place } = value as {
+    now: number;
+    seed: number;
+    latitude: number;
+    longitude: number;
+    zone: string;
+  };
+  response.set('Cache-Control', 'no-store').json(simulatedStation(place, now, seed));
 };
 
 const broken: ErrorRequestHandler = (error: { status?: number }, _request, response, _next) => {
@@ -60,6 +91,7 @@ export function createApp(dist: string): Express {
     }),
   );
   app.use(shortUrls, onlyReading, compression());
+  app.get('/api/station', station);
   app.use('/api', (_request, response) => {
     response.status(404).json({ error: 'There is no such service here.' });
   });

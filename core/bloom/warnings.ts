@@ -41,13 +41,13 @@ export function weatherWarnings(
   if (care)
     add(
       'people',
-      `It will feel like ${Math.round(care.feelsC)} °C in the shade, more in the sun and in a tunnel. ${
+      `Feels like ${Math.round(care.feelsC)} °C in the afternoon’s shade, more in a tunnel. ${
         care.care === 'danger'
-          ? 'Dangerous: keep to dawn and dusk, not alone.'
+          ? 'Dangerous: only dawn and dusk, not alone.'
           : care.care === 'extreme-caution'
-            ? 'Work at dawn, drink, rest in the shade, not alone in a tunnel.'
+            ? 'Work early, drink, rest, not alone.'
             : 'Drink, and rest in the shade.'
-      } Dizzy, sick or no longer sweating: stop, cool down, get help.`,
+      } Dizzy or sick: stop, cool down, get help.`,
     );
   if ((day.rainMm ?? 0) >= WET_MM)
     add(

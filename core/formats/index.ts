@@ -1,4 +1,5 @@
 export * from './calendar';
+export * from './cardHtml';
 export * from './roundCalendar';
 export * from './csv';
 export * from './json';

@@ -2,7 +2,7 @@ import type { FlowerId } from '../ids';
 import type { Place, State } from '../ledger';
 import { mainPatch, walkOrder } from '../patch';
 import type { LocalDate } from '../time';
-import type { Morning } from '../bloom';
+import type { Morning, OpenWindow } from '../bloom';
 import { matchPollen, type PollenFemale, type PollenMale, type PollenMatch } from './matching';
 import { planRound, type PlanRequest, type PlanStop, type PlanWorker, type RoundPlan } from './plan';
 import { lastCheck, shutMales, stopsOf, type Stop } from './stops';
@@ -14,6 +14,8 @@ const MALE_S = 20;
 const FATHER_S = 15;
 /** A flower found not open yet is come back to after this long [M]. */
 export const COME_BACK_MIN = 20;
+/** A crop that opens later than this before the hard end is not held to it [M]. */
+const LATE_OPENER_MIN = 10;
 /** The walk to the flower is planned apart: this much of a flower's minutes is walking [M]. */
 const WALK_SHARE = 0.15;
 
@@ -103,7 +105,14 @@ export function dawnQuestion(
     needs.set(female, (needs.get(female) ?? new Set()).add(id));
   }
   const collecting = [...gathered].map(([id, each]): Collecting => ({ id, ...each }));
-  const closesAll = Math.max(options.deadline, options.now);
+  // A flower that only opens once the insects fly is worked in its own window: its closure keeps them out till then.
+  const endOf = ({ opens, closes }: OpenWindow) =>
+    opens + LATE_OPENER_MIN * MINUTE < options.deadline ? Math.min(closes, options.deadline) : closes;
+  const last = Math.max(
+    options.now,
+    options.deadline,
+    ...stops.map(({ growing: { crop } }) => endOf(morning.window(crop))),
+  );
   const planStops: PlanStop[] = collecting.map(({ id, plant, variety, males: picked }) => ({
     id,
     kind: 'collect',
@@ -111,7 +120,7 @@ export function dawnQuestion(
     pollen: variety,
     serviceS: FATHER_S + MALE_S * picked.length,
     opens: 0,
-    closes: closesAll,
+    closes: last,
     value: 0,
     needs: [],
   }));
@@ -130,7 +139,7 @@ export function dawnQuestion(
       serviceS: workTime(state, crop).minutes * 60 * (1 - WALK_SHARE),
       opens: Math.max(window.opens, back),
       // Without a male there is nothing to do at it: it can never be reached in time.
-      closes: own ? window.closes : 0,
+      closes: own ? endOf(window) : 0,
       value: worthOf(stop),
       needs: own ? [...own] : [],
     });
@@ -149,7 +158,7 @@ export function dawnQuestion(
       startAt: Math.max(options.now, 0),
       stops: planStops,
       workers,
-      deadline: options.deadline,
+      deadline: last,
     },
   };
 }
@@ -163,7 +172,8 @@ export function freeMales(state: State, place: Place, date: LocalDate): PollenMa
   return walkOrder(state).flatMap((growing) =>
     shutMales(state, growing, date, place.zone)
       .filter(
-        ({ id, checks, lost }) => !used.has(id) && !lost && checks.every(({ result }) => result === 'whole'),
+        ({ id, checks, lost, harvested }) =>
+          !used.has(id) && !lost && !harvested && checks.every(({ result }) => result === 'whole'),
       )
       .map(({ id }): PollenMale => ({
         id,

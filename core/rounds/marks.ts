@@ -18,6 +18,16 @@ function indexOf(mark: string): number | null {
   return match && letter >= 0 ? (Number(match[1]) - 1) * LETTERS.length + letter : null;
 }
 
+/** How many marks have been given out, in the order of `markAt`: the next one's index. */
+export function markIndexIn({ flowers }: Pick<State, 'flowers'>): number {
+  let highest = -1;
+  for (const { mark } of flowers.values()) {
+    const index = mark === null ? null : indexOf(mark);
+    if (index !== null && index > highest) highest = index;
+  }
+  return highest + 1;
+}
+
 /** The mark after the highest in use; marks written in another way are left alone. `1-A` on a new patch. */
 export function nextMark(used: Iterable<string | null>): string {
   let highest = -1;

@@ -1,10 +1,11 @@
-import { gardenDay, openWindow, type GardenDay, type OpenWindow } from '../bloom';
+import { gardenDay, morningOf, NO_WEATHER, type GardenDay, type OpenWindow, type WeatherOf } from '../bloom';
 import { lookDue, type LookDue } from '../fruitset';
 import type { PlantId } from '../ids';
 import type { Flower, Place, State } from '../ledger';
 import { growing, walkOrder, type Growing } from '../patch';
 import { addDays, localDateOf, type LocalDate } from '../time';
 import { roundMinutes, shutMales, stopsOf, type Stop } from './stops';
+import { workTime } from './workTimes';
 
 const MINUTE = 60_000;
 /** An evening walk begins no earlier than this long before sunset [M]: earlier, tomorrow's buds don't show yet. */
@@ -48,13 +49,15 @@ export function pollinationRound(
   place: Place,
   date: LocalDate,
   kind: 'dawn' | 'dusk',
+  weatherOf: WeatherOf = NO_WEATHER,
 ): PollinationRound | null {
   const stops = stopsOf(state, date, place.zone, kind);
   if (stops.length === 0) return null;
-  const day = gardenDay(place, date);
+  const morning = morningOf(state, place, date, weatherOf);
+  const { day } = morning;
   const toDo = stops.filter((stop) => stop.state === 'to-do' || stop.state === 'later');
-  const minutes = roundMinutes(toDo);
-  const windows = stops.map(({ growing: { crop } }) => openWindow(crop, day));
+  const minutes = roundMinutes(toDo, (crop) => workTime(state, crop).minutes);
+  const windows = stops.map(({ growing: { crop } }) => morning.window(crop));
   const window = {
     opens: Math.min(...windows.map(({ opens }) => opens)),
     closes: Math.max(...windows.map(({ closes }) => closes)),
@@ -124,19 +127,24 @@ function walkedBetween(state: State, plantId: PlantId, from: string, to: string)
  * What comes next, soonest first: this morning's round while its flowers are open, tonight's walk, this dusk's
  * round, tomorrow's dawn. Empty on a patch without plants.
  */
-export function nextRounds(state: State, place: Place, now: number): Round[] {
+export function nextRounds(
+  state: State,
+  place: Place,
+  now: number,
+  weatherOf: WeatherOf = NO_WEATHER,
+): Round[] {
   const today = localDateOf(now, place.zone);
   const rounds: Round[] = [];
   const add = (round: PollinationRound | null) => {
     if (round && round.toDo.length > 0 && now < round.window.closes) rounds.push(round);
   };
-  add(pollinationRound(state, place, addDays(today, -1), 'dusk'));
-  add(pollinationRound(state, place, today, 'dawn'));
+  add(pollinationRound(state, place, addDays(today, -1), 'dusk', weatherOf));
+  add(pollinationRound(state, place, today, 'dawn', weatherOf));
   const walk = eveningWalk(state, place, today);
   const walkOpen = walk !== null && walk.walked.length < walk.plants.length && now < walk.endsAt;
   if (walk && walkOpen) rounds.push(walk);
-  add(pollinationRound(state, place, today, 'dusk'));
-  const tomorrow = pollinationRound(state, place, addDays(today, 1), 'dawn');
+  add(pollinationRound(state, place, today, 'dusk', weatherOf));
+  const tomorrow = pollinationRound(state, place, addDays(today, 1), 'dawn', weatherOf);
   add(tomorrow);
   if (!walkOpen && !tomorrow) {
     const next = eveningWalk(state, place, addDays(today, 1));

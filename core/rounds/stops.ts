@@ -176,10 +176,13 @@ export function suggestFathers(offers: readonly FatherOffer[], wanted: number): 
   return chosen;
 }
 
-/** Minutes a round takes: each crop's own time for a female, and the walk from plant to plant. */
-export function roundMinutes(stops: readonly Stop[]): number {
+/** Minutes a round takes: each crop's time for a female (the catalogue's, or as learnt), and the walk from plant to plant. */
+export function roundMinutes(
+  stops: readonly Stop[],
+  minutesOf: (crop: Crop) => number = (crop) => crop.minutesPerFemale.value,
+): number {
   const plants = new Set(stops.map(({ growing }) => growing.plant.id));
-  const work = stops.reduce((sum, { growing }) => sum + growing.crop.minutesPerFemale.value, 0);
+  const work = stops.reduce((sum, { growing }) => sum + minutesOf(growing.crop), 0);
   return Math.round(work + plants.size * WALK_MIN);
 }
 

@@ -1,7 +1,8 @@
 import { gardenDay } from '../bloom';
 import { cropOf, type CropId, type FruitShape, type Stage } from '../crops';
-import { emptyState, type LedgerEvent, type Place, type State } from '../ledger';
+import { emptyState, type Goal, type LedgerEvent, type Place, type State } from '../ledger';
 import { mainPatch, nextPlantPlaces, type Growing } from '../patch';
+import { NO_GOAL } from '../rounds';
 import { addDays, atLocalTime, localDateOf, type LocalDate } from '../time';
 import { dawnWork, Diary, eveningWork, lookWork } from './growers';
 import { budsOf, stageOn, type Bud } from './truth';
@@ -57,7 +58,29 @@ export function demoLog(seed: number = DEMO_SEED, onProgress?: (share: number) =
     eveningWork(diary, date, by);
     onProgress?.((i + 1) / days);
   }
+  setGoals(diary);
   return diary.events;
+}
+
+/** What the seed circle wants of each stand, said once at the season's start. */
+const GOALS: Readonly<Record<string, Partial<Goal>>> = {
+  "Ferryman's Lamp": { seed: { amount: 2600, unit: 'seeds' }, mothers: 5, fathers: 5, precious: 'rare' },
+  'Slate Dome': { seed: { amount: 380, unit: 'grams' }, mothers: 5, fathers: 5 },
+  'Long Halyard': { seed: { amount: 1500, unit: 'seeds' }, mothers: 6, fathers: 6, kitchenFruits: 12 },
+  'Quiet Bell': { seed: { amount: 110, unit: 'grams' }, mothers: 4, by: '2026-09-12' },
+};
+
+function setGoals(diary: Diary): void {
+  let time = atLocalTime(DEMO_SEASON_START, 20, 0, DEMO_PLACE.zone);
+  for (const stand of diary.state.stands.values()) {
+    const goal = GOALS[diary.state.varieties.get(stand.variety)?.name ?? ''];
+    if (goal)
+      diary.write((time += 60_000), 'Vesna', {
+        kind: 'goalSet',
+        stand: stand.id,
+        goal: { ...NO_GOAL, ...goal },
+      });
+  }
 }
 
 function plantPatch(diary: Diary): void {

@@ -48,7 +48,7 @@ function truthOf(seed: number, place: Coordinates, date: LocalDate): DayTruth {
     cloudPct,
     rainMm,
     rainFrom: Math.floor(random() * 20),
-    dryness: 2 + 3 * (1 - cloudPct / 100) + random(),
+    dryness: 1.4 + 1.8 * (1 - cloudPct / 100) + random(),
     windFromDeg: (((225 + 60 * noise(seed, 'wind', n)) % 360) + 360) % 360,
     windMPerS: 0.5 + 2.5 * Math.abs(noise(seed, 'speed', n)),
   };
@@ -97,7 +97,7 @@ export function simulatedStation(
   const today = localDateOf(now, place.zone);
   const start = Math.floor((now - BACK_DAYS * 86_400_000) / HOUR) * HOUR;
   const hours: WeatherHour[] = [];
-  for (let at = start; at <= now + AHEAD_DAYS * 86_400_000; at += HOUR) {
+  for (let at = start; at <= now + (AHEAD_DAYS + 1) * 86_400_000; at += HOUR) {
     const truth = hourOf(seed, spot, at);
     const lead = Math.max(0, daysBetween(today, localDateOf(at, place.zone)));
     const off = forecastError(seed, today, lead);

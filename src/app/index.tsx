@@ -2,18 +2,25 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { mdiCog, mdiMagnify } from '@/ui/controls/iconPaths';
 import { useRouter } from 'expo-router';
-import { openWindow } from '@core/bloom';
+import { morningOf } from '@core/bloom';
 import { bandDay, looksDue, nextRounds, type Round } from '@core/rounds';
 import { walkOrder } from '@core/patch';
 import { clockText, dayText } from '@core/time';
 import { useGarden } from '@/data/garden';
 import { useOutlook } from '@/data/outlook';
+import { useTonight } from '@/data/tonight';
 import { useOnline } from '@/data/update';
+import { useWeather } from '@/data/weather';
 import { DawnBand } from '@/ui/charts/DawnBand';
 import { Card, Icon, Key, Notice } from '@/ui/controls';
 import { LooksCard } from '@/ui/today/LooksCard';
 import { OutlookCard } from '@/ui/today/OutlookCard';
+import { GoalsCard } from '@/ui/today/GoalsCard';
+import { MoreWork } from '@/ui/today/MoreWork';
 import { RoundCard } from '@/ui/today/RoundCard';
+import { TonightCard } from '@/ui/today/TonightCard';
+import { SeenNow } from '@/ui/today/SeenNow';
+import { WeatherCard } from '@/ui/today/WeatherCard';
 import { UndoLine } from '@/ui/UndoLine';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
@@ -24,13 +31,17 @@ function Today() {
   const { state, place, now, today, prefs, patch } = useGarden();
   const router = useRouter();
   const outlook = useOutlook();
+  const tonight = useTonight();
   const wide = useIsWide();
   const online = useOnline();
-  const rounds = useMemo(() => nextRounds(state, place, now), [state, place, now]);
+  const { weatherOf } = useWeather();
+  const rounds = useMemo(() => nextRounds(state, place, now, weatherOf), [state, place, now, weatherOf]);
   const owed = useMemo(() => looksDue(state, place.zone, today), [state, place.zone, today]);
   const hour12 = prefs.clock === '12';
   const first = rounds[0];
-  const day = useMemo(() => bandDay(place, now), [place, now]);
+  const date = useMemo(() => bandDay(place, now).date, [place, now]);
+  const morning = useMemo(() => morningOf(state, place, date, weatherOf), [state, place, date, weatherOf]);
+  const { day } = morning;
   const evening =
     first !== undefined && first.kind !== 'dawn' && first.date === today && now > day.sunrise + 5 * 3_600_000;
   const windows = useMemo(() => {
@@ -38,7 +49,7 @@ function Today() {
     for (const { crop } of walkOrder(state)) {
       const squash = crop.id.startsWith('squash');
       if (crop.clock.round !== (evening ? 'dusk' : 'dawn')) continue;
-      const { opens, closes } = openWindow(crop, day);
+      const { opens, closes } = morning.window(crop);
       bars.set(squash ? 'squash' : crop.id, {
         name: `${squash ? 'squash' : crop.name} open`,
         from: opens,
@@ -46,7 +57,7 @@ function Today() {
       });
     }
     return [...bars.values()];
-  }, [state, day, evening]);
+  }, [state, morning, evening]);
   const onBand =
     first &&
     (first.kind === 'walk' ? evening : evening === (first.kind === 'dusk') && first.date === day.date);
@@ -97,6 +108,8 @@ function Today() {
             icon={<Icon path={mdiMagnify} />}
             onPress={() => router.navigate('/key')}
           />
+          <GoalsCard />
+          <MoreWork date={today} />
           {wide ? null : <OutlookCard outlook={outlook} />}
         </>
       }
@@ -116,6 +129,9 @@ function Today() {
           }
         />
       ) : null}
+      {first?.kind === 'walk' ? <TonightCard plan={tonight} /> : null}
+      <WeatherCard date={day.date} />
+      <SeenNow spreadMin={morning.spreadMin} />
       {first ? null : (
         <Card>
           <Txt size="heading">Nothing grows here yet</Txt>

@@ -1,29 +1,54 @@
-import { useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { gardenDay } from '@core/bloom';
-import { pollinationRound } from '@core/rounds';
+import { lastCheck, pollinationRound, type PollinationRound } from '@core/rounds';
 import { isLocalDate } from '@core/time';
+import { useDawnPlan } from '@/data/dawnPlan';
 import { useDraft } from '@/data/draft';
 import { useGarden } from '@/data/garden';
+import { useWeather } from '@/data/weather';
 import { Key } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
+import { BeesBadge } from '@/ui/round/BeesBadge';
+import { CollectMales } from '@/ui/round/CollectMales';
+import { DeadlineLine } from '@/ui/round/DeadlineLine';
+import { NextStops } from '@/ui/round/NextStops';
 import { RoundDone } from '@/ui/round/RoundDone';
 import { RoundStop } from '@/ui/round/RoundStop';
-import { LightProvider, Txt, useLight } from '@/ui/theme';
+import { LightProvider, Txt, useIsWide, useLight } from '@/ui/theme';
 
-/** The round of one morning (or dusk), one flower a screen. It can be left and taken up again at any stop. */
+/** The round of one morning (or dusk), planned and run one stop a screen. It can be left and taken up again. */
 function Round() {
   const { state, place, today, now, prefs, space } = useGarden();
+  const { weatherOf } = useWeather();
   const params = useLocalSearchParams<{ date?: string; kind?: string }>();
   const router = useRouter();
   const light = useLight();
+  const wide = useIsWide();
   const date = params.date && isLocalDate(params.date) ? params.date : today;
   const kind = params.kind === 'dusk' ? 'dusk' : 'dawn';
-  const round = useMemo(() => pollinationRound(state, place, date, kind), [state, place, date, kind]);
-  const { value, ready, change } = useDraft<{ flower: string | null }>(`round/${space}/${date}`, {
-    flower: null,
-  });
+  const round = useMemo(
+    () => pollinationRound(state, place, date, kind, weatherOf),
+    [state, place, date, kind, weatherOf],
+  );
+  const dawn = useDawnPlan(round);
+  const { value, ready, change } = useDraft<{ flower: string | null; shown: string | null }>(
+    `round/${space}/${date}`,
+    { flower: null, shown: null },
+  );
+  const pinned = value.shown;
+  const toDo = round?.toDo ?? [];
+  const chosen = round?.stops.find(({ flower }) => flower.id === value.flower);
+  const planned = dawn?.order.find((id) => toDo.some(({ flower }) => flower.id === id)) ?? null;
+  // What is on the screen stays there while the plan changes under it: no tap may land on another flower.
+  const held = toDo.some(({ flower, state: how }) => flower.id === pinned && how === 'to-do') ? pinned : null;
+  const stop = chosen ?? round?.stops.find(({ flower }) => flower.id === (held ?? planned)) ?? null;
+  const shown = stop?.flower.id ?? null;
+  const settled = ready && dawn?.plan !== null;
+  useEffect(() => {
+    if (settled && shown !== pinned) change({ shown });
+  }, [settled, shown, pinned, change]);
   if (!ready) return null;
   const night = prefs.light === 'by-itself' && now < gardenDay(place, date).sunrise && date === today;
   const leave = () => router.replace('/');
@@ -34,27 +59,55 @@ function Round() {
       </Page>
     );
   }
-  const chosen = round.stops.find(({ flower }) => flower.id === value.flower);
-  const stop =
-    chosen ??
-    round.stops.find(({ state: how }) => how === 'to-do') ??
-    round.stops.find(({ state: how }) => how === 'later') ??
-    null;
+  const planning = stop !== null && dawn !== null && dawn.plan === null;
+  const collecting = chosen ? [] : (dawn?.collectFirst ?? []);
+  const numbered = numberedOrder(round, dawn?.order ?? []);
+  const onGo = (flower: string | null) => change({ flower });
   return (
     <LightProvider light={night ? 'before-dawn' : light}>
-      {stop ? (
+      {planning ? (
+        <Page title="Planning the round" foot={<Key title="Leave" look="quiet" onPress={leave} />}>
+          <Txt>Who goes where, in what order, before the insects.</Txt>
+        </Page>
+      ) : stop && collecting.length > 0 && dawn ? (
+        <CollectMales
+          key={collecting[0]?.variety}
+          collecting={collecting}
+          hands={dawn.hands}
+          badge={<BeesBadge round={round} />}
+          foot={<DeadlineLine round={round} dawn={dawn} />}
+          side={<NextStops round={round} dawn={dawn} numbered={numbered} current="" onGo={onGo} all={wide} />}
+          onLeave={leave}
+        />
+      ) : stop ? (
         <RoundStop
           key={stop.flower.id}
           round={round}
           stop={stop}
-          onGo={(flower) => change({ flower })}
+          dawn={dawn}
+          numbered={numbered}
+          onGo={onGo}
           onLeave={leave}
         />
       ) : (
-        <RoundDone round={round} onLeave={leave} onGo={(flower) => change({ flower })} />
+        <RoundDone round={round} dawn={dawn} numbered={numbered} onLeave={leave} onGo={onGo} />
       )}
     </LightProvider>
   );
+}
+
+/** The round as it went and is to go: what was handled, in that order, then the rest as planned. */
+function numberedOrder(round: PollinationRound, order: readonly string[]): string[] {
+  const handledAt = ({ flower }: PollinationRound['stops'][number]) =>
+    [...flower.checks, ...flower.pollinations].reduce((last, { at }) => (at > last ? at : last), '') ||
+    (lastCheck(flower)?.at ?? '');
+  const handled = round.stops
+    .filter(({ state: how }) => how !== 'to-do')
+    .sort((a, b) => (handledAt(a) < handledAt(b) ? -1 : 1))
+    .map(({ flower }) => flower.id as string);
+  const done = new Set(handled);
+  const rest = order.length > 0 ? order : round.stops.map(({ flower }) => flower.id);
+  return [...handled, ...rest.filter((id) => !done.has(id))];
 }
 
 export default gated(Round);

@@ -4,6 +4,7 @@ import { eveningWalk } from '@core/rounds';
 import { clockText } from '@core/time';
 import { useDraft } from '@/data/draft';
 import { useGarden } from '@/data/garden';
+import { useTonight } from '@/data/tonight';
 import { Key } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
@@ -15,6 +16,7 @@ import { WalkList } from '@/ui/walk/WalkList';
 function Walk() {
   const { state, place, today, now, prefs, space } = useGarden();
   const router = useRouter();
+  const tonight = useTonight();
   const walk = useMemo(() => eveningWalk(state, place, today), [state, place, today]);
   const { value, ready, change } = useDraft(`walk/${space}`, { date: '', plant: '' });
   const kept =
@@ -40,6 +42,7 @@ function Walk() {
     <WalkPlant
       key={here.plant.id}
       growing={here}
+      tonight={tonight?.plants.find(({ growing }) => growing.plant.id === here.plant.id) ?? null}
       over={`Plant ${index + 1} of ${walk.plants.length} · ${here.bed.name} · ${clockText(now, place.zone, prefs.clock === '12')}`}
       side={<WalkList walk={walk} index={index} onGo={go} />}
       onBack={index === 0 ? null : () => go(index - 1)}

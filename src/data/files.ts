@@ -27,11 +27,11 @@ export function exportTable(state: State, table: Table, date: string): void {
 }
 
 /** Asks for a file. Resolves with `null` when the person thinks better of it. */
-export function pickFile(): Promise<File | null> {
+export function pickFile(accept = '.json,application/json'): Promise<File | null> {
   return new Promise((resolve) => {
     const input = document.createElement('input');
     input.type = 'file';
-    input.accept = '.json,application/json';
+    input.accept = accept;
     input.addEventListener('change', () => resolve(input.files?.[0] ?? null));
     input.addEventListener('cancel', () => resolve(null));
     input.click();

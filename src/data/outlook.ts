@@ -4,10 +4,12 @@ import type { State } from '@core/ledger';
 import { bandDay } from '@core/rounds';
 import { addDays, type LocalDate } from '@core/time';
 import { useGarden } from './garden';
+import { useWeather } from './weather';
 
 interface Told {
   readonly state: State;
   readonly from: LocalDate;
+  readonly temperatures: readonly object[];
   readonly outlook: readonly VarietyOutlook[];
 }
 
@@ -20,12 +22,14 @@ const SLICE = 500;
  */
 export function useOutlook(): readonly VarietyOutlook[] | null {
   const { state, place, now, today } = useGarden();
+  const { temperatures } = useWeather();
   const day = bandDay(place, now);
   const from = now > day.sunrise + 6 * 3_600_000 && day.date === today ? addDays(today, 1) : day.date;
   const [told, setTold] = useState<Told | null>(latest);
-  const known = latest?.state === state && latest.from === from ? latest : null;
+  const known =
+    latest?.state === state && latest.from === from && latest.temperatures === temperatures ? latest : null;
   useEffect(() => {
-    if (latest?.state === state && latest.from === from) return;
+    if (latest?.state === state && latest.from === from && latest.temperatures === temperatures) return;
     // A few flowers at a time, so that a tap in between never waits: an old log holds tens of thousands.
     const flowers = teachingFlowers(state, from);
     const records: BudRecord[] = [];
@@ -36,12 +40,17 @@ export function useOutlook(): readonly VarietyOutlook[] | null {
         timer = setTimeout(step, 0, at + SLICE);
         return;
       }
-      latest = { state, from, outlook: bloomOutlook({ state, zone: place.zone, from, records }) };
+      latest = {
+        state,
+        from,
+        temperatures,
+        outlook: bloomOutlook({ state, zone: place.zone, from, records, temperatures }),
+      };
       setTold(latest);
     };
     timer = setTimeout(step, 60, 0);
     return () => clearTimeout(timer);
-  }, [state, from, place.zone]);
+  }, [state, from, place.zone, temperatures]);
   // While the new one is worked out the one before stands, if it is of the same garden.
   const shown = known ?? (told?.state.patches === state.patches ? told : null);
   return shown?.outlook ?? null;

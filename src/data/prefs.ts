@@ -11,6 +11,10 @@ export interface Prefs {
   readonly units: 'metric' | 'us';
   readonly clock: '24' | '12';
   readonly space: Space | null;
+  /** Weather from the made-up station; the demo always has it. */
+  readonly station: 'none' | 'simulated';
+  /** Who goes along on a round, besides the one who records. */
+  readonly helpers: number;
   /** Who is working: written into each record. */
   readonly by: string;
   readonly device: string;
@@ -27,6 +31,8 @@ function defaults(): Prefs {
     units: /^en-(US|LR|MM)/.test(locale.locale) ? 'us' : 'metric',
     clock: locale.hour12 ? '12' : '24',
     space: null,
+    station: 'none',
+    helpers: 0,
     by: '',
     device: `device-${crypto.getRandomValues(new Uint32Array(2)).join('-')}`,
     exportedAt: null,

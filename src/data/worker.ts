@@ -25,3 +25,11 @@ export function inWorker<T>(
   );
   return { result, cancel: () => stop(new Error('cancelled')) };
 }
+
+let kept: Remote<Trade> | null = null;
+
+/** The worker that stays: for short questions asked again and again, where starting one would take longer than the answer. */
+export function keptWorker(): Remote<Trade> {
+  kept ??= wrap<Trade>(new Worker(new URL('../workers/trade.worker', import.meta.url)));
+  return kept;
+}

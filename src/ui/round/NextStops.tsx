@@ -1,6 +1,9 @@
 import { View } from 'react-native';
 import type { PollinationRound, StopState } from '@core/rounds';
 import { plantName } from '@core/patch';
+import { clockText } from '@core/time';
+import type { DawnPlan } from '@/data/dawnPlan';
+import { useGarden } from '@/data/garden';
 import { Card, Key } from '../controls';
 import { Txt } from '../theme';
 import { flowerPlace } from '../words';
@@ -13,26 +16,50 @@ const stateWords: Record<StopState, string> = {
   lost: 'lost',
 };
 
+const skipWords = {
+  window: 'its flowers will have shut',
+  pollen: 'no male to be had for it',
+  time: 'no time before the end; others are worth more',
+} as const;
+
 /** The stops after this one (or all of them), to see what comes and go straight there. */
 export function NextStops({
   round,
+  dawn,
+  numbered,
   current,
   onGo,
   all,
 }: {
   round: PollinationRound;
+  dawn: DawnPlan | null;
+  /** Flower ids in the order of the round. */
+  numbered: readonly string[];
   current: string;
   onGo: (flower: string) => void;
   all?: boolean;
 }) {
-  const index = round.stops.findIndex(({ flower }) => flower.id === current);
+  const { place, prefs } = useGarden();
+  const byId = new Map(round.stops.map((stop) => [stop.flower.id as string, stop]));
+  const ordered = numbered.flatMap((id) => byId.get(id) ?? []);
+  const index = ordered.findIndex(({ flower }) => flower.id === current);
+  const skipped = new Map((dawn?.plan?.skipped ?? []).map(({ id, reason }) => [id, reason]));
+  const helperOf = (worker: string) => (worker === 'me' ? '' : ` · ${worker}`);
   const stops = all
-    ? round.stops
-    : round.stops
+    ? ordered
+    : ordered
         .slice(index + 1)
         .filter(({ state }) => state === 'to-do' || state === 'later')
         .slice(0, 3);
   if (stops.length === 0) return null;
+  const whenWords = (id: string, state: StopState): string => {
+    const planned = dawn?.at.get(id);
+    const why = skipped.get(id);
+    if (state !== 'to-do' && state !== 'later') return stateWords[state];
+    if (planned)
+      return `${state === 'later' ? 'come back at ' : ''}${clockText(planned.begin, place.zone, prefs.clock === '12')}${helperOf(planned.worker)}`;
+    return why ? `left out: ${skipWords[why]}` : stateWords[state];
+  };
   return (
     <Card>
       <Txt size="label" tone="muted">
@@ -45,7 +72,7 @@ export function NextStops({
               {plantName(growing)}, {flowerPlace(flower)}
             </Txt>
             <Txt size="label" tone="muted">
-              {growing.bed.name} · {stateWords[state]}
+              {growing.bed.name} · {whenWords(flower.id, state)}
             </Txt>
           </View>
           {state === 'worked' || flower.id === current ? null : (

@@ -1,26 +1,37 @@
-import type { PollinationRound } from '@core/rounds';
-import { Card, Key, Row, Stat } from '../controls';
+import { surplusMales, type PollinationRound } from '@core/rounds';
+import type { DawnPlan } from '@/data/dawnPlan';
+import { useGarden } from '@/data/garden';
+import { Card, Key, Notice, Row, Stat } from '../controls';
 import { Page } from '../Page';
 import { Txt } from '../theme';
 import { UndoLine } from '../UndoLine';
+import { plural } from '../words';
 import { NextStops } from './NextStops';
 
 /** What the round came to. */
 export function RoundDone({
   round,
+  dawn,
+  numbered,
   onLeave,
   onGo,
 }: {
   round: PollinationRound;
+  dawn: DawnPlan | null;
+  numbered: readonly string[];
   onLeave: () => void;
   onGo: (flower: string) => void;
 }) {
   const count = (how: string) => round.stops.filter(({ state }) => state === how).length;
+  const { state, place, record } = useGarden();
+  // With every female done or lost nothing is reserved any more.
+  const surplus = dawn ? surplusMales(state, place, round.date, dawn.question.match) : [];
+  const squash = surplus.filter(({ variety }) => state.varieties.get(variety)?.crop.startsWith('squash'));
   return (
     <Page
       title="The round is done"
       foot={<Key title="Back to Today" look="main" onPress={onLeave} />}
-      side={<NextStops round={round} current="" onGo={onGo} all />}
+      side={<NextStops round={round} dawn={dawn} numbered={numbered} current="" onGo={onGo} all />}
     >
       <Card>
         <Row gap={20}>
@@ -28,11 +39,31 @@ export function RoundDone({
           <Stat value={count('spoiled')} name="not whole" />
           <Stat value={count('lost')} name="lost" />
         </Row>
-        <Txt>
-          The first look that tells something is in three days. Males left over are good in the kitchen, if
-          nothing was sprayed: shake the insects out.
-        </Txt>
+        <Txt>The first look that tells something is in three days.</Txt>
       </Card>
+      {squash.length > 0 ? (
+        <Card>
+          <Txt size="heading">{plural(squash.length, 'male')} left over</Txt>
+          <Txt>Shut, whole, and no female needs them any more: good in the kitchen.</Txt>
+          <Notice
+            tone="brick"
+            text="Only from plants treated with nothing that is not cleared for eating. Shake the insects out; taste a little, and eat nothing bitter. Where flowers are sold, food rules hold."
+          />
+          <Key
+            title={`Take ${plural(squash.length, 'male')} to the kitchen`}
+            onPress={() =>
+              void record(
+                ...squash.map(({ id }) => ({
+                  kind: 'harvested' as const,
+                  flower: id,
+                  harvestFor: 'kitchen' as const,
+                  weightG: null,
+                })),
+              )
+            }
+          />
+        </Card>
+      ) : null}
       <UndoLine />
     </Page>
   );

@@ -1,31 +1,47 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { Closure, Tool } from '@core/crops';
-import { CHECK_RESULTS, type CheckResult, type Draft, type LossCause, type Purpose } from '@core/ledger';
-import { plantName } from '@core/patch';
+import {
+  CHECK_RESULTS,
+  type CheckResult,
+  type Draft,
+  type LossCause,
+  type Purpose,
+  type State,
+} from '@core/ledger';
+import { growing as growingOf, plantName, walkOrder } from '@core/patch';
 import {
   fathersFor,
   isWhole,
   nextMarkIn,
   suggestFathers,
+  holdSeconds,
+  lobesOf,
   windowNow,
+  workSteps,
   type PollinationRound,
   type Stop,
 } from '@core/rounds';
 import { gardenDay, openWindow } from '@core/bloom';
 import { closureAtDawn, DEMO_SEED } from '@core/simulation';
-import { clockText } from '@core/time';
+import { clockText, localDateOf } from '@core/time';
+import type { DawnPlan } from '@/data/dawnPlan';
 import { useDraft } from '@/data/draft';
 import { useGarden } from '@/data/garden';
-import { Badge, Key, Notice, Tile, Tiles } from '../controls';
+import { Key, Notice, Tile, Tiles } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Page } from '../Page';
+import { Steps } from '../Steps';
 import { Txt, useIsWide } from '../theme';
 import { UndoLine } from '../UndoLine';
 import { useKeys } from '../useKeys';
 import { checkWords, closureWords, flowerPlace, toolWords } from '../words';
+import { BeesBadge } from './BeesBadge';
+import { DeadlineLine } from './DeadlineLine';
 import { FatherTiles } from './FatherTiles';
+import { HoldTimer } from './HoldTimer';
+import { HowItWent } from './HowItWent';
 import { lastTool } from './lastTool';
 import { NextStops } from './NextStops';
 import { WhereItIs } from './WhereItIs';
@@ -38,9 +54,27 @@ interface Answers {
   readonly tool: Tool | null;
   readonly shutAgain: Closure | 'open' | null;
   readonly more: boolean;
+  readonly lobes: number | null;
+  readonly openS: number | null;
+  readonly beeIn: boolean;
+  readonly went: boolean;
+  /** Hands and brush cleaned, where they carried another variety. */
+  readonly clean: boolean;
 }
 
-const NONE: Answers = { found: null, purpose: 'seed', males: null, tool: null, shutAgain: null, more: false };
+const NONE: Answers = {
+  found: null,
+  purpose: 'seed',
+  males: null,
+  tool: null,
+  shutAgain: null,
+  more: false,
+  lobes: null,
+  openS: null,
+  beeIn: false,
+  went: false,
+  clean: false,
+};
 const GONE_CAUSES: readonly { cause: LossCause; words: string }[] = [
   { cause: 'knocked-off', words: 'knocked off' },
   { cause: 'pest', words: 'eaten' },
@@ -48,15 +82,20 @@ const GONE_CAUSES: readonly { cause: LossCause; words: string }[] = [
   { cause: 'unknown', words: "can't tell" },
 ];
 
+/** Seconds a flower stands open when all goes well [M]. */
+const QUICK_S = 40;
+
 export interface RoundStopProps {
   readonly round: PollinationRound;
   readonly stop: Stop;
+  readonly dawn: DawnPlan | null;
+  readonly numbered: readonly string[];
   readonly onGo: (flower: string | null) => void;
   readonly onLeave: () => void;
 }
 
 /** One flower of the round: find it, look at its closure, pollinate, shut again, mark. */
-export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
+export function RoundStop({ round, stop, dawn, numbered, onGo, onLeave }: RoundStopProps) {
   const { state, place, now, prefs, patch, record, demo, space } = useGarden();
   const { flower, growing } = stop;
   const { crop, variety, plant, bed } = growing;
@@ -69,12 +108,21 @@ export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
     () => fathersFor(state, stop, round.date, place.zone, schools?.selfing ?? 'others-first'),
     [state, stop, round.date, place.zone, schools],
   );
-  const suggested = useMemo(() => suggestFathers(offers, Number(schools?.males ?? 2)), [offers, schools]);
+  const match = dawn?.question.match;
+  const suggested = useMemo(() => {
+    // The matching of the whole round knows who else needs these males.
+    const matched = new Map<string, number>();
+    for (const { female, male } of match?.pairs ?? []) {
+      const father = female === flower.id ? state.flowers.get(male)?.plant : undefined;
+      if (father) matched.set(father, (matched.get(father) ?? 0) + 1);
+    }
+    return matched.size > 0 ? matched : suggestFathers(offers, Number(schools?.males ?? 2));
+  }, [match, flower.id, state, offers, schools]);
   const mark = useMemo(() => nextMarkIn(state), [state]);
 
-  const index = round.stops.findIndex((each) => each.flower.id === flower.id);
-  const before = round.stops[index - 1]?.flower.id;
-  const after = round.stops[index + 1]?.flower.id;
+  const index = numbered.indexOf(flower.id);
+  const before = numbered[index - 1];
+  const after = numbered[index + 1];
   useKeys(
     useMemo(
       () => ({ ArrowLeft: before ? () => onGo(before) : null, ArrowRight: after ? () => onGo(after) : null }),
@@ -83,12 +131,23 @@ export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
   );
   const { found } = answers;
   const whole = found !== null && isWhole(found) && found !== 'not-open';
-  const purpose: Purpose = whole && !kitchenRound ? 'seed' : 'kitchen';
+  // With a bee inside the flower is no longer provably pure, however whole it was.
+  const purpose: Purpose = whole && !kitchenRound && !answers.beeIn ? 'seed' : 'kitchen';
   const pollinating =
     whole || (found !== null && ['torn', 'holed', 'insect'].includes(found) && answers.purpose === 'kitchen');
   const males = answers.males ?? Object.fromEntries(suggested);
   const tool = answers.tool ?? lastTool(state, crop);
-  const shutBefore = flower.shuttings[flower.shuttings.length - 1]?.closure ?? 'tape';
+  const wanted = growing.stand.goal?.fatherVariety ?? variety.id;
+  const carried =
+    dawn?.hands &&
+    dawn.hands !== wanted &&
+    !answers.clean &&
+    !collectedSince(state, wanted, dawn.hands, round, place.zone)
+      ? (state.varieties.get(dawn.hands)?.name ?? null)
+      : null;
+  const wornClosure = flower.shuttings[flower.shuttings.length - 1]?.closure ?? 'tape';
+  // An ear is covered with the tassel's own bag.
+  const shutBefore = wornClosure === 'shoot-bag' ? 'tassel-bag' : wornClosure;
   const shutAgain =
     purpose === 'kitchen' && answers.shutAgain === null ? 'open' : (answers.shutAgain ?? shutBefore);
   const fathers = offers.flatMap(({ growing: father, free }) => {
@@ -112,7 +171,9 @@ export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
     save(
       { kind: 'closureChecked', flower: flower.id, result: found as CheckResult },
       ...fathers.flatMap(({ flowers }) =>
-        flowers.map((id): Draft => ({ kind: 'closureChecked', flower: id, result: 'whole' })),
+        flowers
+          .filter((id) => state.flowers.get(id)?.checks.length === 0)
+          .map((id): Draft => ({ kind: 'closureChecked', flower: id, result: 'whole' })),
       ),
       {
         kind: 'pollinated',
@@ -121,12 +182,15 @@ export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
         tool,
         shutAgain: shutAgain === 'open' ? null : shutAgain,
         purpose,
+        ...(lobesOf(crop) === null ? {} : { lobes: answers.lobes ?? (lobesOf(crop) as number) }),
+        openS: answers.openS ?? QUICK_S,
+        ...(answers.beeIn ? { beeIn: true } : {}),
       },
       ...(markNow ? [{ kind: 'marked' as const, flower: flower.id, mark }] : []),
     );
-  const day = gardenDay(place, round.date);
-  const status = windowNow(openWindow(crop, day), now);
-  const bees = Math.round((day.insectsFrom - now) / 60_000);
+  const window = dawn ? dawn.morning.window(crop) : openWindow(crop, gardenDay(place, round.date));
+  const status = windowNow(window, now);
+  const hold = holdSeconds(tool);
   const selfing = fathers.some((father) => father.plant === plant.id);
   const title =
     found === 'not-open'
@@ -134,9 +198,11 @@ export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
       : found === 'gone'
         ? 'Gone'
         : pollinating
-          ? total === 0
-            ? 'Choose the males first'
-            : 'Pollinated — next'
+          ? carried
+            ? 'Clean hands and brush first'
+            : total === 0
+              ? 'Choose the males first'
+              : 'Pollinated — next'
           : found === null
             ? 'First look at the closure'
             : 'Skip it';
@@ -151,14 +217,7 @@ export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
     <Page
       title={plantName(growing)}
       over={`Stop ${index + 1} of ${round.stops.length} · ${bed.name} · ${flowerPlace(flower)}`}
-      badge={
-        round.kind === 'dawn' ? (
-          <Badge
-            text={bees > 0 ? `bees in ${bees} min` : 'bees are about'}
-            tone={bees > 0 ? 'pollen' : 'brick'}
-          />
-        ) : undefined
-      }
+      badge={<BeesBadge round={round} />}
       corner={
         <Key
           title="Leave"
@@ -168,7 +227,11 @@ export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
           onPress={onLeave}
         />
       }
-      side={wide ? <NextStops round={round} current={flower.id} onGo={onGo} all /> : undefined}
+      side={
+        wide ? (
+          <NextStops round={round} dawn={dawn} numbered={numbered} current={flower.id} onGo={onGo} all />
+        ) : undefined
+      }
       foot={
         found === 'gone' ? (
           <Tiles question="How was it lost?">
@@ -187,13 +250,16 @@ export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
             ))}
           </Tiles>
         ) : (
-          <Key
-            title={title}
-            look="main"
-            busy={busy}
-            disabled={found === null || (pollinating && total === 0)}
-            onPress={() => void main()}
-          />
+          <>
+            <DeadlineLine round={round} dawn={dawn} />
+            <Key
+              title={title}
+              look="main"
+              busy={busy}
+              disabled={found === null || (pollinating && (total === 0 || carried !== null))}
+              onPress={() => void main()}
+            />
+          </>
         )
       }
     >
@@ -231,7 +297,7 @@ export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
       {status === 'before' ? (
         <Notice
           tone="dusk"
-          text={`${crop.plural} open from about ${clockText(openWindow(crop, day).opens, place.zone, prefs.clock === '12')}. If it is still shut, say "not open" and come back.`}
+          text={`${crop.plural} open from about ${clockText(window.opens, place.zone, prefs.clock === '12')}. If it is still shut, say "not open" and come back.`}
         />
       ) : null}
       {status === 'over' && found === null ? (
@@ -264,6 +330,15 @@ export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
       ) : null}
       {pollinating ? (
         <>
+          {carried ? (
+            <Notice
+              tone="brick"
+              title={`This brush carries ${carried} pollen`}
+              text={`Wipe your hands, put it away, and take the dry brush for ${state.varieties.get(wanted)?.name ?? 'this variety'}.`}
+            >
+              <Key title="Clean hands, fresh brush" small onPress={() => change({ clean: true })} />
+            </Notice>
+          ) : null}
           <FatherTiles offers={offers} males={males} onChange={(next) => change({ males: next })} />
           {selfing ? (
             <Notice
@@ -272,10 +347,21 @@ export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
             />
           ) : null}
           {purpose === 'kitchen' ? <Notice tone="brick" text={crop.caution} /> : null}
-          <Txt size="label" tone="muted">
-            Pick the males with their stalks, peel the petals, see pollen come off on a finger. Rub every
-            lobe. {crop.id === 'melon' ? 'Many melon "females" have anthers too. ' : ''}Don’t let a bee in.
-          </Txt>
+          <Steps steps={workSteps(crop, tool, wornClosure)} />
+          {hold ? <HoldTimer seconds={hold} verb={tool === 'vibration' ? 'Vibrate' : 'Brush'} /> : null}
+          <HowItWent
+            crop={crop}
+            value={answers}
+            open={answers.went}
+            onOpen={() => change({ went: true })}
+            onChange={change}
+          />
+          {answers.beeIn ? (
+            <Notice
+              tone="brick"
+              text="A bee brings pollen from anywhere: not for seed. It counts for the kitchen and gets no mark."
+            />
+          ) : null}
           <Tiles question={markNow ? `Shut again · the mark is ${mark}` : 'Shut again'}>
             {[...crop.closures, 'open' as const].map((closure) => (
               <Tile
@@ -316,8 +402,37 @@ export function RoundStop({ round, stop, onGo, onLeave }: RoundStopProps) {
           )}
         </>
       ) : null}
-      {wide ? null : <NextStops round={round} current={flower.id} onGo={onGo} />}
+      {wide ? null : (
+        <NextStops round={round} dawn={dawn} numbered={numbered} current={flower.id} onGo={onGo} />
+      )}
       <UndoLine />
     </Page>
   );
+}
+
+/** Whether males of a variety were picked after the last flower of another: the brush was changed then. */
+function collectedSince(
+  state: State,
+  wanted: string,
+  hands: string,
+  round: PollinationRound,
+  zone: string,
+): boolean {
+  const varietyOf = (plantId: string) => growingOf(state, plantId)?.variety.id;
+  let picked = '';
+  let worked = '';
+  for (const { growing, flower } of round.stops) {
+    if (growing.variety.id === hands) for (const { at } of flower.pollinations) if (at > worked) worked = at;
+  }
+  for (const { plant } of walkOrder(state)) {
+    if (varietyOf(plant.id) !== wanted) continue;
+    for (const id of state.flowersOf.get(plant.id) ?? []) {
+      const flower = state.flowers.get(id);
+      if (flower?.sex !== 'male') continue;
+      for (const { at, result } of flower.checks)
+        if (result === 'whole' && at > picked && localDateOf(Date.parse(at), zone) === round.date)
+          picked = at;
+    }
+  }
+  return picked > worked;
 }

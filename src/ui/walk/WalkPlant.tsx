@@ -13,6 +13,7 @@ import {
 import { workedForKitchen, type Draft, type Flower } from '@core/ledger';
 import { plantName, type Growing, flowersOn } from '@core/patch';
 import { daysBetween, localDateOf } from '@core/time';
+import type { PlantTonight } from '@core/rounds';
 import { useDraft } from '@/data/draft';
 import { useGarden } from '@/data/garden';
 import { Card, Key, Notice, Row, Sheet, Stepper, Tile, Tiles } from '../controls';
@@ -23,6 +24,7 @@ import { Txt } from '../theme';
 import { UndoLine } from '../UndoLine';
 import { useKeys } from '../useKeys';
 import { InSight, type Choice } from './InSight';
+import { PlannedHere } from './PlannedHere';
 import { Tonight } from './Tonight';
 import { closureWords, healthWords, partName, partNote, plural } from '../words';
 
@@ -37,6 +39,8 @@ interface Doubted {
 
 export interface WalkPlantProps {
   readonly growing: Growing;
+  /** What the plan wants shut on this plant; `null` = nothing, or not known yet. */
+  readonly tonight: PlantTonight | null;
   readonly over: string;
   readonly side: ReactNode;
   /** `null` on the first and the last plant. */
@@ -48,7 +52,16 @@ export interface WalkPlantProps {
 }
 
 /** One plant of the walk: what is on it tonight, by tapping sex and stage. */
-export function WalkPlant({ growing, over, side, onBack, onNext, onLeave, onKey }: WalkPlantProps) {
+export function WalkPlant({
+  growing,
+  tonight: plan,
+  over,
+  side,
+  onBack,
+  onNext,
+  onLeave,
+  onKey,
+}: WalkPlantProps) {
   const { state, place, today, now, patch, record, newId, demo, space } = useGarden();
   const { plant, crop, variety, stand } = growing;
   const flowers = useMemo(() => flowersOn(state, plant.id), [state, plant.id]);
@@ -172,6 +185,7 @@ export function WalkPlant({ growing, over, side, onBack, onNext, onLeave, onKey 
           />
         </Card>
       ) : null}
+      {plan ? <PlannedHere plan={plan} /> : null}
       {awaited.length > 0 ? (
         <Card>
           <Txt size="label" tone="muted">

@@ -1,0 +1,270 @@
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { plantName, type Growing } from '@core/patch';
+import { cornDay, nextMarkIn, workSteps, type Ear, type EarPair } from '@core/rounds';
+import { stageFacts, cropOf } from '@core/crops';
+import type { Draft } from '@core/ledger';
+import { useGarden } from '@/data/garden';
+import { useWeather } from '@/data/weather';
+import { Badge, Card, Key, Notice } from '@/ui/controls';
+import { FlowerRow } from '@/ui/FlowerRow';
+import { gated } from '@/ui/Gate';
+import { Page } from '@/ui/Page';
+import { Steps } from '@/ui/Steps';
+import { Txt } from '@/ui/theme';
+import { UndoLine } from '@/ui/UndoLine';
+import { plural } from '@/ui/words';
+
+const WINDS = [
+  'north',
+  'north-east',
+  'east',
+  'south-east',
+  'south',
+  'south-west',
+  'west',
+  'north-west',
+] as const;
+
+/** Corn's day: this morning's swaps, silk under the bags, tassels to bag this afternoon, shoots to scout. */
+function Corn() {
+  const { state, place, today, record, newId } = useGarden();
+  const { weatherOf } = useWeather();
+  const [busy, setBusy] = useState(false);
+  const wind = weatherOf(today)?.windFromDeg ?? null;
+  const corn = useMemo(() => cornDay(state, place, today, wind), [state, place, today, wind]);
+  const crop = cropOf('corn');
+  const save = async (...drafts: Draft[]) => {
+    setBusy(true);
+    try {
+      await record(...drafts);
+    } finally {
+      setBusy(false);
+    }
+  };
+  const pour = ({ ear, tassel }: EarPair) =>
+    save(
+      { kind: 'closureChecked', flower: ear.flower.id, result: 'whole' },
+      { kind: 'closureChecked', flower: tassel.flower.id, result: 'whole' },
+      {
+        kind: 'pollinated',
+        flower: ear.flower.id,
+        fathers: [{ plant: tassel.growing.plant.id, males: 1, flowers: [tassel.flower.id] }],
+        tool: 'pouring',
+        shutAgain: 'tassel-bag',
+        purpose: 'seed',
+      },
+      { kind: 'marked', flower: ear.flower.id, mark: nextMarkIn(state) },
+    );
+  const newShoot = (growing: Growing, bagged: boolean) => {
+    const flower = newId('flower');
+    return save(
+      {
+        kind: 'flowerSeen',
+        flower,
+        plant: growing.plant.id,
+        sex: 'female',
+        stage: bagged ? 'green' : 'open',
+        node: null,
+      },
+      ...(bagged ? [{ kind: 'flowerShut' as const, flower, closure: 'shoot-bag' as const }] : []),
+    );
+  };
+  const seenShedding = (growing: Growing) => {
+    const flower = newId('flower');
+    return save({
+      kind: 'flowerSeen',
+      flower,
+      plant: growing.plant.id,
+      sex: 'male',
+      stage: 'open',
+      node: null,
+    });
+  };
+  const plants = [
+    ...corn.toScout,
+    ...uniquePlants([...corn.toBag, ...corn.toCheck, ...corn.silked, ...corn.tooLate]),
+  ];
+  const nothing = plants.length === 0;
+  return (
+    <Page
+      title="Corn"
+      over={wind === null ? 'no wind known' : `wind from the ${WINDS[Math.round(wind / 45) % 8]}`}
+      badge={
+        corn.covered > 0 ? <Badge text={`${plural(corn.covered, 'ear')} covered`} tone="leaf" /> : undefined
+      }
+      side={
+        <>
+          <Card>
+            <Txt size="heading">Every day: shoots</Txt>
+            <Txt tone="muted">
+              A bag goes on before any silk shows: slide it over, wedge it between ear and stalk, cut the leaf
+              below and trim the shoot’s leaf tips. {stageFacts(crop, 'female', 'green')?.looks ?? ''}
+            </Txt>
+            {corn.toBag.map(({ flower, growing }) => (
+              <FlowerRow key={flower.id} flower={flower} growing={growing} note="no bag yet">
+                <Key
+                  title="Bag on"
+                  small
+                  label={`Shoot bag on ${plantName(growing)}`}
+                  disabled={busy}
+                  onPress={() => void save({ kind: 'flowerShut', flower: flower.id, closure: 'shoot-bag' })}
+                />
+                <SilkKey ear={{ flower, growing }} busy={busy} onSave={save} />
+              </FlowerRow>
+            ))}
+            {plants.map((growing) => (
+              <View
+                key={growing.plant.id}
+                style={{ flexDirection: 'row', alignItems: 'center', gap: 6, flexWrap: 'wrap' }}
+              >
+                <Txt style={{ flexGrow: 1, minWidth: 120 }}>{plantName(growing)}</Txt>
+                <Key
+                  title="New shoot: bag on"
+                  small
+                  label={`New shoot on ${plantName(growing)}, bag on`}
+                  disabled={busy}
+                  onPress={() => void newShoot(growing, true)}
+                />
+                <Key
+                  title="Tassel sheds"
+                  small
+                  label={`The tassel of ${plantName(growing)} sheds`}
+                  disabled={busy}
+                  onPress={() => void seenShedding(growing)}
+                />
+              </View>
+            ))}
+            {nothing ? <Txt>No corn grown for seed or a cross stands here.</Txt> : null}
+          </Card>
+          {corn.tooLate.length > 0 ? (
+            <Notice
+              tone="brick"
+              text={`${plural(corn.tooLate.length, 'ear')} had silk out before a bag, or stood open: foreign pollen is there. Good to eat, not for seed.`}
+            />
+          ) : null}
+        </>
+      }
+    >
+      <UndoLine />
+      <Card>
+        <Txt size="heading">This morning: swaps</Txt>
+        {corn.pairs.length > 0 ? (
+          <>
+            <Steps steps={workSteps(crop, 'pouring', 'shoot-bag')} />
+            <Txt size="label" tone="muted">
+              When the dew is off and before the breeze. Pollen lives minutes in the open.{' '}
+              {wind === null ? '' : 'In this order: what is spilt drifts over ears already covered.'}
+            </Txt>
+          </>
+        ) : (
+          <Txt tone="muted">
+            {corn.unpaired > 0
+              ? `${plural(corn.unpaired, 'silked ear')} and no tassel bag from yesterday: bag as many tassels this afternoon.`
+              : 'No ear with silk under its bag yet.'}
+          </Txt>
+        )}
+        {corn.pairs.map((pair) => (
+          <FlowerRow
+            key={pair.ear.flower.id}
+            flower={pair.ear.flower}
+            growing={pair.ear.growing}
+            note={`${pair.turn}. from the tassel of ${plantName(pair.tassel.growing)} · silk ${pair.ear.silkDays === 0 ? 'since today' : plural(pair.ear.silkDays, 'day')}`}
+          >
+            <Key
+              title="Poured, covered"
+              small
+              label={`Poured over ${plantName(pair.ear.growing)} and covered`}
+              disabled={busy}
+              onPress={() => void pour(pair)}
+            />
+            <Key
+              title="Bag torn"
+              small
+              label={`The tassel bag of ${plantName(pair.tassel.growing)} is torn`}
+              disabled={busy}
+              onPress={() =>
+                void save({ kind: 'closureChecked', flower: pair.tassel.flower.id, result: 'torn' })
+              }
+            />
+          </FlowerRow>
+        ))}
+      </Card>
+      {corn.toCheck.length > 0 ? (
+        <Card>
+          <Txt size="heading">Silk under the bag?</Txt>
+          {corn.toCheck.map((ear) => (
+            <FlowerRow
+              key={ear.flower.id}
+              flower={ear.flower}
+              growing={ear.growing}
+              note="bag on, no silk yet"
+            >
+              <SilkKey ear={ear} busy={busy} onSave={save} />
+            </FlowerRow>
+          ))}
+        </Card>
+      ) : null}
+      <Card>
+        <Txt size="heading">This afternoon: tassels</Txt>
+        <Txt>
+          {corn.bagsWanted > 0
+            ? `Bag ${plural(corn.bagsWanted, 'tassel')}, as many as ears with silk: take the top leaf off, bag the whole tassel, fold round the stalk at a slant, tight.`
+            : corn.silked.length > 0
+              ? 'As many tassels are bagged as ears wait for pollen.'
+              : 'None while no ear has silk.'}
+        </Txt>
+        {corn.tasselsToBag.map(({ flower, growing }) => (
+          <FlowerRow key={flower.id} flower={flower} growing={growing} note="shedding">
+            <Key
+              title="Bag on"
+              small
+              label={`Tassel bag on ${plantName(growing)}`}
+              disabled={busy}
+              onPress={() => void save({ kind: 'flowerShut', flower: flower.id, closure: 'tassel-bag' })}
+            />
+          </FlowerRow>
+        ))}
+        <Txt size="label" tone="muted">
+          Corn suffers badly from its own pollen: other plants’ tassels come first. Leaves and staples cut:
+          mind eyes and hands.
+        </Txt>
+      </Card>
+    </Page>
+  );
+}
+
+function SilkKey({
+  ear,
+  busy,
+  onSave,
+}: {
+  ear: Ear;
+  busy: boolean;
+  onSave: (...drafts: Draft[]) => Promise<void>;
+}) {
+  return (
+    <Key
+      title="Silk is out"
+      small
+      label={`Silk is out on ${plantName(ear.growing)}`}
+      disabled={busy}
+      onPress={() =>
+        void onSave({
+          kind: 'flowerSeen',
+          flower: ear.flower.id,
+          plant: ear.growing.plant.id,
+          sex: 'female',
+          stage: 'open',
+          node: ear.flower.node,
+        })
+      }
+    />
+  );
+}
+
+function uniquePlants(ears: readonly Ear[]): Growing[] {
+  return [...new Map(ears.map(({ growing }) => [growing.plant.id, growing])).values()];
+}
+
+export default gated(Corn);

@@ -1,0 +1,152 @@
+import { useMemo, useState } from 'react';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { cropOf } from '@core/crops';
+import type { Stand, Variety } from '@core/ledger';
+import { frostAfter, NO_GOAL } from '@core/rounds';
+import { dayText, isLocalDate } from '@core/time';
+import { useDraft } from '@/data/draft';
+import { useGarden } from '@/data/garden';
+import { readGoal, typedGoal } from '@/data/goalForm';
+import { useGoals, useSumOf } from '@/data/goals';
+import { Card, Field, Key, Notice } from '@/ui/controls';
+import { gated } from '@/ui/Gate';
+import { GoalForm } from '@/ui/goals/GoalForm';
+import { GoalRow } from '@/ui/goals/GoalRow';
+import { SumCard } from '@/ui/goals/SumCard';
+import { Page } from '@/ui/Page';
+import { Txt } from '@/ui/theme';
+import { UndoLine } from '@/ui/UndoLine';
+import { reasonWords } from '@/ui/words';
+
+/** What each stand is to bring; one stand's goal with its sum. */
+function Goals() {
+  const { state } = useGarden();
+  const params = useLocalSearchParams<{ stand?: string }>();
+  const stand = params.stand ? (state.stands.get(params.stand) ?? null) : null;
+  const variety = stand ? (state.varieties.get(stand.variety) ?? null) : null;
+  return stand && variety ? <OneGoal key={stand.id} stand={stand} variety={variety} /> : <AllGoals />;
+}
+
+function AllGoals() {
+  const { state, patch, place, today, record } = useGarden();
+  const router = useRouter();
+  const sums = useGoals();
+  const frost = frostAfter(state, place, today);
+  const [typed, setTyped] = useState<string | null>(null);
+  const [error, setError] = useState<string | null>(null);
+  const stands = [...state.stands.values()].flatMap((stand) => {
+    const variety = state.varieties.get(stand.variety);
+    const lives = [...state.plants.values()].some((plant) => plant.stand === stand.id && !plant.ended);
+    return variety && lives ? [{ stand, variety }] : [];
+  });
+  const saveFrost = async () => {
+    const text = (typed ?? '').trim();
+    if (!patch || !isLocalDate(`2024-${text}`)) return setError(`"${text}" is not a day like 10-05`);
+    await record({ kind: 'frostExpected', patch: patch.id, frostOn: text });
+    setTyped(null);
+    setError(null);
+  };
+  return (
+    <Page
+      title="Goals"
+      over="What each stand is to bring"
+      side={
+        <Card>
+          <Txt size="heading">First frost</Txt>
+          <Txt>
+            {frost
+              ? `Reckoned with on ${dayText(frost)}${patch?.frostOn ? '' : ' (usual for the latitude; hills and valleys differ)'}.`
+              : 'No frost is usual here.'}
+          </Txt>
+          <Field
+            label="Your own date (MM-DD)"
+            value={typed ?? patch?.frostOn ?? ''}
+            onChange={setTyped}
+            error={error}
+          />
+          <Key
+            title="Keep this frost date"
+            small
+            disabled={typed === null}
+            onPress={() => void saveFrost()}
+          />
+        </Card>
+      }
+    >
+      <UndoLine />
+      {stands.length === 0 ? (
+        <Txt>No plants yet: add some on the Patch, then say what they are to bring.</Txt>
+      ) : null}
+      {stands.map(({ stand, variety }) => (
+        <GoalRow
+          key={stand.id}
+          variety={variety}
+          stand={stand}
+          sum={sums.find((sum) => sum.stand.id === stand.id) ?? null}
+          onOpen={() => router.navigate({ pathname: '/goals', params: { stand: stand.id } })}
+        />
+      ))}
+    </Page>
+  );
+}
+
+function OneGoal({ stand, variety }: { stand: Stand; variety: Variety }) {
+  const { record, space } = useGarden();
+  const router = useRouter();
+  const { value, ready, change, clear } = useDraft(
+    `goal/${space}/${stand.id}`,
+    typedGoal(stand.goal ?? NO_GOAL),
+  );
+  const [problem, setProblem] = useState<string | null>(null);
+  const { goal, errors } = useMemo(() => readGoal(value), [value]);
+  const sum = useSumOf(stand, goal);
+  const crop = cropOf(variety.crop);
+  if (!ready) return null;
+  const asks = goal.seed !== null || goal.kitchenFruits !== null;
+  const back = () => router.navigate('/goals');
+  const save = async (kept: typeof goal | null) => {
+    try {
+      await record({ kind: 'goalSet', stand: stand.id, goal: kept });
+      clear();
+      back();
+    } catch (wrong) {
+      setProblem((wrong as Error).message);
+    }
+  };
+  return (
+    <Page
+      title={`Goal: ${variety.name}`}
+      over={`${crop.name} · for ${reasonWords[stand.reason]}`}
+      corner={<Key title="Back" look="quiet" small label="Back to all goals" onPress={back} />}
+      side={
+        sum ? (
+          <SumCard sum={sum} />
+        ) : (
+          <Card>
+            <Txt size="heading">The sum</Txt>
+            <Txt>Say how much is wanted: the sum goes back from there to tonight’s tape.</Txt>
+          </Card>
+        )
+      }
+      foot={
+        <Key
+          title={asks || stand.goal === null ? 'Keep this goal' : 'No goal for this stand'}
+          look="main"
+          disabled={Object.keys(errors).length > 0 || (!asks && stand.goal === null)}
+          onPress={() => void save(asks ? goal : null)}
+        />
+      }
+    >
+      {problem ? <Notice tone="brick" text={problem} /> : null}
+      {stand.reason === 'fruit' && goal.seed ? (
+        <Notice
+          tone="pollen"
+          text="This stand is grown for the fruit: seed asks for shut flowers. Change its reason on the Patch."
+        />
+      ) : null}
+      <GoalForm stand={stand} variety={variety} value={value} errors={errors} onChange={change} />
+    </Page>
+  );
+}
+
+export default gated(Goals);

@@ -1,0 +1,143 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { CHECK_RESULTS } from '@core/ledger';
+import { FOUND_CODES, readCardLine, type CardEntry, type CardRow } from '@core/rounds';
+import { useDraft } from '@/data/draft';
+import { Card, Field, Key, Notice, Stepper, Tile, Tiles } from '../controls';
+import { Txt } from '../theme';
+import { checkWords, plural } from '../words';
+
+const BLANK: CardEntry = { found: null, males: null, shutAgain: null, marked: true };
+
+/** The lines of a card to fill in: by tapping the ringed letter, or by typing lines as they are pencilled. */
+export function CardEntryForm({
+  name,
+  rows,
+  onSave,
+}: {
+  name: string;
+  rows: readonly CardRow[];
+  onSave: (entries: { row: CardRow; entry: CardEntry }[]) => Promise<boolean>;
+}) {
+  const { value, change, clear } = useDraft<{ entries: Record<string, CardEntry>; typed: string }>(
+    `enter-card/${name}`,
+    {
+      entries: {},
+      typed: '',
+    },
+  );
+  const [wrong, setWrong] = useState<string[]>([]);
+  const [busy, setBusy] = useState(false);
+  const entryOf = (row: CardRow) => value.entries[row.line] ?? BLANK;
+  const set = (row: CardRow, part: Partial<CardEntry>) =>
+    change({ entries: { ...value.entries, [row.line]: { ...entryOf(row), ...part } } });
+  const most = Math.max(...rows.map(({ line }) => line));
+  const read = () => {
+    const entries = { ...value.entries };
+    const problems: string[] = [];
+    const left: string[] = [];
+    for (const text of value.typed.split('\n').filter((each) => each.trim() !== '')) {
+      const line = readCardLine(text, most);
+      if (line.ok && rows.some((row) => row.line === line.line)) entries[line.line] = line.entry;
+      else {
+        problems.push(line.ok ? `Line ${line.line} has its entry already.` : line.message);
+        left.push(text);
+      }
+    }
+    setWrong(problems);
+    // What could not be read stays to be put right.
+    change({ entries, typed: left.join('\n') });
+  };
+  const filled = rows.filter((row) => entryOf(row).found !== null);
+  const save = async () => {
+    setBusy(true);
+    try {
+      if (await onSave(filled.map((row) => ({ row, entry: entryOf(row) })))) clear();
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <>
+      <Card>
+        <Field
+          label="Type lines as pencilled: line, found, males, shut again, x when marked"
+          value={value.typed}
+          onChange={(typed) => change({ typed })}
+          placeholder={'1 W 2 T x\n2 T'}
+          multiline
+        />
+        <Key title="Read these lines" small disabled={value.typed.trim() === ''} onPress={read} />
+        {wrong.map((text) => (
+          <Notice key={text} tone="brick" text={text} />
+        ))}
+      </Card>
+      {rows.map((row) => {
+        const entry = entryOf(row);
+        return (
+          <Card key={row.line} style={{ padding: 10, gap: 6 }}>
+            <View style={{ flexDirection: 'row', gap: 10, alignItems: 'center' }}>
+              <Txt size="number">{row.line}</Txt>
+              <View style={{ flex: 1 }}>
+                <Txt size="strong">
+                  {row.plant}
+                  {row.node === null ? '' : `, node ${row.node}`}
+                </Txt>
+                <Txt size="label" tone="muted">
+                  {row.fathers.map(({ label, males }) => `${males.length} of plant ${label}`).join(', ') ||
+                    'no male'}{' '}
+                  · mark {row.mark}
+                </Txt>
+              </View>
+            </View>
+            <Tiles question={`Line ${row.line}: found`} hideQuestion>
+              {CHECK_RESULTS.map((result) => (
+                <Tile
+                  key={result}
+                  title={FOUND_CODES[result]}
+                  small
+                  label={`Line ${row.line}: ${checkWords[result]}`}
+                  chosen={entry.found === result}
+                  onPress={() => set(row, { found: entry.found === result ? null : result })}
+                  minWidth={44}
+                />
+              ))}
+            </Tiles>
+            {entry.found === 'whole' ? (
+              <>
+                <Stepper
+                  label="Males used"
+                  value={entry.males ?? row.fathers.reduce((sum, { males }) => sum + males.length, 0)}
+                  least={0}
+                  most={12}
+                  onChange={(males) => set(row, { males })}
+                />
+                <Tiles question="Mark" hideQuestion>
+                  <Tile
+                    title={`marked ${row.mark}`}
+                    small
+                    chosen={entry.marked}
+                    onPress={() => set(row, { marked: true })}
+                  />
+                  <Tile
+                    title="no mark"
+                    small
+                    chosen={!entry.marked}
+                    onPress={() => set(row, { marked: false })}
+                  />
+                </Tiles>
+              </>
+            ) : null}
+          </Card>
+        );
+      })}
+      <Key
+        title={`Keep ${plural(filled.length, 'line')}`}
+        look="main"
+        busy={busy}
+        disabled={filled.length === 0}
+        onPress={() => void save()}
+      />
+    </>
+  );
+}

@@ -1,0 +1,169 @@
+import { PRECIOUS, type Goal, type Stand, type Variety } from '@core/ledger';
+import { cropOf, seedsPerGram } from '@core/crops';
+import { useGarden } from '@/data/garden';
+import type { TypedGoal } from '@/data/goalForm';
+import { Card, Field, Stepper, Tile, Tiles } from '../controls';
+import { Txt } from '../theme';
+
+const preciousWords = {
+  spare: { title: 'can be had again', note: 'less for it when time is short' },
+  keep: { title: 'keeps the variety', note: 'the usual' },
+  rare: { title: 'all there is', note: 'first in every round' },
+} as const;
+
+/** What is asked of a stand: amounts as they are typed, the rest by tapping. */
+export function GoalForm({
+  stand,
+  variety,
+  value,
+  errors,
+  onChange,
+}: {
+  stand: Stand;
+  variety: Variety;
+  value: TypedGoal;
+  errors: Record<string, string>;
+  onChange: (part: Partial<TypedGoal>) => void;
+}) {
+  const { state } = useGarden();
+  const { goal } = value;
+  const crop = cropOf(variety.crop);
+  const set = (part: Partial<Goal>) => onChange({ goal: { ...goal, ...part } });
+  const others = [...state.varieties.values()].filter(
+    ({ id, crop: other }) => id !== variety.id && cropOf(other).botanical === crop.botanical,
+  );
+  const keeps = crop.daysToSeed !== null && crop.seedsPerFruit !== null;
+  return (
+    <>
+      <Card>
+        {keeps ? (
+          <>
+            <Field
+              label="Seed wanted (leave empty for none)"
+              value={value.amount}
+              onChange={(amount) => onChange({ amount })}
+              error={errors.amount ?? null}
+              keyboard="decimal-pad"
+            />
+            <Tiles question="Counted in" hideQuestion>
+              {(['seeds', 'grams'] as const).map((unit) => (
+                <Tile
+                  key={unit}
+                  title={unit === 'grams' ? 'grams' : 'seeds'}
+                  note={
+                    unit === 'grams' ? `about ${seedsPerGram(crop.id)?.value ?? '?'} seeds a gram` : undefined
+                  }
+                  small
+                  chosen={(goal.seed?.unit ?? 'seeds') === unit}
+                  onPress={() => set({ seed: { amount: goal.seed?.amount ?? 1, unit } })}
+                />
+              ))}
+            </Tiles>
+          </>
+        ) : (
+          <Txt>No seed is kept of {crop.plural}: only fruit.</Txt>
+        )}
+        <Field
+          label="Fruits wanted for the kitchen (leave empty for none)"
+          value={value.kitchen}
+          onChange={(kitchen) => onChange({ kitchen })}
+          error={errors.kitchen ?? null}
+          keyboard="number-pad"
+        />
+        <Field
+          label="Ripe by (YYYY-MM-DD; empty: by the first frost)"
+          value={value.by}
+          onChange={(by) => onChange({ by })}
+          error={errors.by ?? null}
+        />
+      </Card>
+      {keeps ? (
+        <Card>
+          <Stepper
+            label="Mothers: plants that bear seed fruit"
+            value={goal.mothers ?? 5}
+            unset={goal.mothers === null}
+            least={1}
+            most={200}
+            onChange={(mothers) => set({ mothers })}
+          />
+          <Stepper
+            label="Fathers: plants that give pollen"
+            value={goal.fathers ?? 5}
+            unset={goal.fathers === null}
+            least={1}
+            most={200}
+            onChange={(fathers) => set({ fathers })}
+          />
+          {crop.plantsToSave ? (
+            <Txt size="label" tone="muted">
+              To keep a variety {crop.plantsToSave.value.keep.join(' to ')} plants, to conserve it{' '}
+              {crop.plantsToSave.value.conserve.join(' to ')} ({crop.plantsToSave.source}).
+            </Txt>
+          ) : null}
+          {stand.reason === 'cross' ? (
+            <Tiles question="Father's variety of the cross">
+              {others.map((other) => (
+                <Tile
+                  key={other.id}
+                  title={other.name}
+                  chosen={goal.fatherVariety === other.id}
+                  onPress={() => set({ fatherVariety: goal.fatherVariety === other.id ? null : other.id })}
+                />
+              ))}
+            </Tiles>
+          ) : null}
+          {stand.reason === 'cross' && others.length === 0 ? (
+            <Txt size="label">
+              No other variety of this species grows here yet: add the father’s on the Patch.
+            </Txt>
+          ) : null}
+          <Tiles question="How precious is the seed?">
+            {PRECIOUS.map((precious) => (
+              <Tile
+                key={precious}
+                title={preciousWords[precious].title}
+                note={preciousWords[precious].note}
+                small
+                chosen={goal.precious === precious}
+                onPress={() => set({ precious })}
+                minWidth={96}
+              />
+            ))}
+          </Tiles>
+        </Card>
+      ) : null}
+      <Card>
+        <Txt size="heading">Bend the sum</Txt>
+        <Tiles question="How sure to be">
+          {[0.7, 0.8, 0.9, 0.95].map((assurance) => (
+            <Tile
+              key={assurance}
+              title={`${Math.round(assurance * 100)} %`}
+              small
+              chosen={goal.assurance === assurance}
+              onPress={() => set({ assurance })}
+              minWidth={60}
+            />
+          ))}
+        </Tiles>
+        {keeps ? (
+          <Field
+            label="Seeds in a good fruit (empty: the usual)"
+            value={value.seedsPerFruit}
+            onChange={(seedsPerFruit) => onChange({ seedsPerFruit })}
+            error={errors.seedsPerFruit ?? null}
+            keyboard="number-pad"
+          />
+        ) : null}
+        <Field
+          label="Of 100 pollinations, so many set (empty: as recorded)"
+          value={value.setShare}
+          onChange={(setShare) => onChange({ setShare })}
+          error={errors.setShare ?? null}
+          keyboard="number-pad"
+        />
+      </Card>
+    </>
+  );
+}

@@ -1,0 +1,41 @@
+import { View } from 'react-native';
+import type { Stand, Variety } from '@core/ledger';
+import type { GoalSum } from '@core/rounds';
+import { Badge, Card, Key } from '../controls';
+import { Txt } from '../theme';
+import { reasonWords } from '../words';
+import { goalLine, standingSentence, standingTone, standingWords } from './words';
+
+/** One stand in the list of goals. */
+export function GoalRow({
+  stand,
+  variety,
+  sum,
+  onOpen,
+}: {
+  stand: Stand;
+  variety: Variety;
+  sum: GoalSum | null;
+  onOpen: () => void;
+}) {
+  return (
+    <Card style={{ gap: 6 }}>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+        <View style={{ flex: 1 }}>
+          <Txt size="heading">{variety.name}</Txt>
+          <Txt size="label" tone="muted">
+            {sum ? goalLine(sum) : `for ${reasonWords[stand.reason]}, no goal yet`}
+          </Txt>
+        </View>
+        {sum ? <Badge text={standingWords[sum.standing]} tone={standingTone[sum.standing]} /> : null}
+        <Key
+          title={sum ? 'Open' : 'Set'}
+          small
+          label={`${sum ? 'Open' : 'Set'} the goal of ${variety.name}`}
+          onPress={onOpen}
+        />
+      </View>
+      {sum ? <Txt>{standingSentence(sum)}</Txt> : null}
+    </Card>
+  );
+}

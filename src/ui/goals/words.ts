@@ -1,0 +1,54 @@
+import type { GoalStanding, GoalSum, SumNumber } from '@core/rounds';
+import { shortDayText } from '@core/time';
+import { plural } from '../words';
+
+export const standingWords: Record<GoalStanding, string> = {
+  done: 'reached',
+  'on-course': 'on course',
+  behind: 'behind',
+  unreachable: 'can’t be reached',
+};
+
+export const standingTone = {
+  done: 'leaf',
+  'on-course': 'leaf',
+  behind: 'pollen',
+  unreachable: 'brick',
+} as const satisfies Record<GoalStanding, string>;
+
+/** What a goal asks for, in a line. */
+export function goalLine({ goal, fruitsForSeed, fruitsForKitchen }: GoalSum): string {
+  const parts = [
+    goal.seed
+      ? `${goal.seed.amount} ${goal.seed.unit === 'grams' ? 'g of seed' : 'seeds'} (${plural(fruitsForSeed, 'fruit')})`
+      : null,
+    fruitsForKitchen > 0 ? `${plural(fruitsForKitchen, 'fruit')} for the kitchen` : null,
+  ];
+  return parts.filter(Boolean).join(', ');
+}
+
+/** What is to be done about it, in a sentence. */
+export function standingSentence(sum: GoalSum): string {
+  const last = sum.lastUsefulOn ? shortDayText(sum.lastUsefulOn) : null;
+  switch (sum.standing) {
+    case 'done':
+      return 'Enough has set. What opens now can stay open.';
+    case 'on-course':
+      return sum.pollinations === 0
+        ? `${plural(sum.waiting, 'flower')} worked and waiting should be enough.`
+        : `${plural(sum.pollinations, 'pollination')} to go${last ? `, the last useful one on ${last}` : ''}.`;
+    case 'behind':
+      return `${plural(sum.pollinations, 'pollination')} to go by ${last ?? 'the end'}: shut every likely female, on more plants, or ask for less.`;
+    case 'unreachable':
+      return sum.morningsLeft === 0
+        ? `A fruit pollinated now would not ripen in time${last ? `; the last useful day was ${last}` : ''}. A later date, or fewer, might do.`
+        : 'More flowers are needed than will open in time. More plants, a later date, or a smaller goal.';
+  }
+}
+
+export const fromWords: Record<SumNumber['from'], string> = {
+  catalogue: 'usual',
+  records: 'your records',
+  bent: 'your number',
+  goal: 'way of working',
+};

@@ -1,0 +1,139 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { plantName, growing as growingOf } from '@core/patch';
+import type { Collecting } from '@core/rounds';
+import type { Draft } from '@core/ledger';
+import { useGarden } from '@/data/garden';
+import { Badge, Card, Key, Notice } from '../controls';
+import { flowerAppearance } from '../drawings/appearance';
+import { FlowerDrawing } from '../drawings/FlowerDrawing';
+import { Page } from '../Page';
+import { Txt } from '../theme';
+import { UndoLine } from '../UndoLine';
+import { plural } from '../words';
+
+/** The males of one variety, picked before its females: plant by plant, with what is torn or missing said at once. */
+export function CollectMales({
+  collecting,
+  hands,
+  badge,
+  foot,
+  side,
+  onLeave,
+}: {
+  collecting: readonly Collecting[];
+  /** Variety on the hands now. */
+  hands: string | null;
+  badge: React.ReactNode;
+  foot: React.ReactNode;
+  side: React.ReactNode;
+  onLeave: () => void;
+}) {
+  const { state, place, record } = useGarden();
+  const [busy, setBusy] = useState(false);
+  const variety = collecting[0]?.variety ?? '';
+  const name = state.varieties.get(variety)?.name ?? '';
+  const before = hands !== null && hands !== variety ? state.varieties.get(hands)?.name : null;
+  const total = collecting.reduce((sum, { males }) => sum + males.length, 0);
+  const check = (id: string, result: 'whole' | 'torn' | 'gone'): Draft => ({
+    kind: 'closureChecked',
+    flower: id,
+    result,
+  });
+  const save = async (...drafts: Draft[]) => {
+    setBusy(true);
+    try {
+      await record(...drafts);
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <Page
+      title={`Collect ${plural(total, 'male')}`}
+      over={`${name} · from ${plural(collecting.length, 'plant')}`}
+      badge={badge}
+      corner={
+        <Key
+          title="Leave"
+          look="quiet"
+          small
+          label="Leave the round; it can be taken up again"
+          onPress={onLeave}
+        />
+      }
+      side={side}
+      foot={
+        <>
+          {foot}
+          <Key
+            title={`Picked: ${plural(total, 'male')}, all whole`}
+            look="main"
+            busy={busy}
+            onPress={() =>
+              void save(...collecting.flatMap(({ males }) => males.map((id) => check(id, 'whole'))))
+            }
+          />
+        </>
+      }
+    >
+      {before ? (
+        <Notice
+          tone="brick"
+          title={`Your hands and brush carry ${before} pollen`}
+          text={`Wipe your hands, put that brush away, take the dry brush for ${name}.`}
+        />
+      ) : (
+        <Notice tone="pollen" text={`Clean hands, and the dry brush for ${name}.`} />
+      )}
+      {collecting.map(({ id, plant, males }) => {
+        const growing = growingOf(state, plant);
+        const first = males[0] ? state.flowers.get(males[0]) : undefined;
+        if (!growing) return null;
+        const last = males[males.length - 1] as string;
+        return (
+          <Card key={id} style={{ gap: 6 }}>
+            <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
+              {first ? (
+                <FlowerDrawing
+                  {...flowerAppearance(first, growing.crop, place.zone)}
+                  shape={growing.variety.shape}
+                  crop={growing.crop.id}
+                  size={64}
+                />
+              ) : null}
+              <View style={{ flex: 1 }}>
+                <Txt size="strong">{plantName(growing)}</Txt>
+                <Txt size="label" tone="muted">
+                  {growing.bed.name}
+                </Txt>
+              </View>
+              <Badge text={plural(males.length, 'male')} tone="pollen" />
+            </View>
+            <View style={{ flexDirection: 'row', gap: 8 }}>
+              <Key
+                title="One is torn"
+                small
+                label={`A male of ${plantName(growing)} is torn`}
+                disabled={busy}
+                onPress={() => void save(check(last, 'torn'))}
+              />
+              <Key
+                title="One is missing"
+                small
+                label={`A male of ${plantName(growing)} is missing`}
+                disabled={busy}
+                onPress={() => void save(check(last, 'gone'))}
+              />
+            </View>
+          </Card>
+        );
+      })}
+      <Txt size="label" tone="muted">
+        Pick with the stalk for a handle, peel all petals, see pollen come off on a finger. A torn or chewed
+        male is no good for seed.
+      </Txt>
+      <UndoLine />
+    </Page>
+  );
+}

@@ -1,0 +1,42 @@
+import { View } from 'react-native';
+import { useRouter } from 'expo-router';
+import { useGoals } from '@/data/goals';
+import { Badge, Card, Key } from '../controls';
+import { goalLine, standingTone, standingWords } from '../goals/words';
+import { Txt } from '../theme';
+
+/** How the goals stand, a line each. */
+export function GoalsCard() {
+  const router = useRouter();
+  const sums = useGoals();
+  return (
+    <Card style={{ gap: 6 }}>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+        <Txt size="heading" style={{ flex: 1 }}>
+          Goals
+        </Txt>
+        <Key
+          title={sums.length === 0 ? 'Set one' : 'All goals'}
+          small
+          onPress={() => router.navigate('/goals')}
+        />
+      </View>
+      {sums.length === 0 ? (
+        <Txt tone="muted">
+          Say how much seed or fruit you want: the evening’s tape and the mornings follow from it.
+        </Txt>
+      ) : null}
+      {sums.map((sum) => (
+        <View key={sum.stand.id} style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+          <View style={{ flex: 1 }}>
+            <Txt size="strong">{sum.variety.name}</Txt>
+            <Txt size="label" tone="muted">
+              {goalLine(sum)}
+            </Txt>
+          </View>
+          <Badge text={standingWords[sum.standing]} tone={standingTone[sum.standing]} />
+        </View>
+      ))}
+    </Card>
+  );
+}

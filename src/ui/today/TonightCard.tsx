@@ -1,0 +1,59 @@
+import { View } from 'react-native';
+import type { TonightPlan } from '@core/rounds';
+import { useGarden } from '@/data/garden';
+import { Card, Row, Stat } from '../controls';
+import { Txt, useColours } from '../theme';
+import { closureWords, plural } from '../words';
+
+/** What to shut this evening, by variety, and what goes into the pockets for it. */
+export function TonightCard({ plan }: { plan: TonightPlan | null }) {
+  const { prefs } = useGarden();
+  const colours = useColours();
+  if (!plan || plan.varieties.length === 0) return null;
+  const { tapeCm, bags, marks, firstMark, brushes } = plan.pockets;
+  const females = plan.varieties.reduce((sum, each) => sum + each.females, 0);
+  const males = plan.varieties.reduce((sum, each) => sum + each.males, 0);
+  const pockets = [
+    tapeCm > 0
+      ? prefs.units === 'us'
+        ? `${Math.ceil(tapeCm / 30.48)} ft tape`
+        : `${(tapeCm / 100).toFixed(1)} m tape`
+      : null,
+    ...bags.map(({ closure, count }) => plural(count, closureWords[closure])),
+    marks > 0 ? `${plural(marks, 'mark')} (from ${firstMark})` : null,
+    brushes > 0 ? plural(brushes, 'brush', 'brushes') : null,
+  ].filter(Boolean);
+  return (
+    <Card>
+      <Txt size="heading">Shut tonight</Txt>
+      <Row gap={20}>
+        <Stat value={females} name={females === 1 ? 'female, likely' : 'females, likely'} />
+        <Stat value={males} name={males === 1 ? 'male' : 'males'} />
+        <Stat value={plan.minutes} name="minutes" />
+      </Row>
+      {plan.varieties.map((each) => (
+        <View key={each.variety} style={{ borderTopWidth: 1, borderTopColor: colours.rule, paddingTop: 6 }}>
+          <Txt size="strong">{each.name}</Txt>
+          <Txt size="label" tone="muted">
+            {[
+              `${plural(each.females, 'female')}${each.femalesWanted === null ? '' : ` of ${each.femalesWanted} still wanted`}`,
+              plural(each.males, 'male'),
+              each.shutAlready.females + each.shutAlready.males > 0
+                ? `${each.shutAlready.females + each.shutAlready.males} shut already`
+                : null,
+              each.leftOut > 0 ? `${each.leftOut} may stay open` : null,
+              each.femalesWanted === null ? 'no goal: every likely female' : null,
+            ]
+              .filter(Boolean)
+              .join(' · ')}
+          </Txt>
+        </View>
+      ))}
+      {pockets.length > 0 ? <Txt tone="muted">Pockets, with the morning’s: {pockets.join(', ')}.</Txt> : null}
+      <Txt size="label" tone="muted">
+        From the buds seen so far; the walk finds more. Healthiest mothers first, mothers and males spread
+        over plants.
+      </Txt>
+    </Card>
+  );
+}

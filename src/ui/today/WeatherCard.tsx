@@ -1,0 +1,59 @@
+import { View } from 'react-native';
+import { useRouter } from 'expo-router';
+import { weatherWarnings, type WeatherWarning } from '@core/bloom';
+import { isKnownWeather, type WeatherDay, type WeatherSource } from '@core/sky';
+import { walkOrder } from '@core/patch';
+import { addDays } from '@core/time';
+import { useGarden } from '@/data/garden';
+import { useWeather } from '@/data/weather';
+import { Card, Key, Notice } from '../controls';
+import { Txt } from '../theme';
+import { degrees, rainText } from '../weather/words';
+
+export const sourceWords: Record<WeatherSource, string> = {
+  hand: 'noted by hand',
+  file: 'from a file',
+  station: 'made-up station',
+  forecast: 'made-up station’s forecast',
+  climate: 'usual for here; nobody measured',
+};
+
+/** The weather of the day that matters, where it comes from, and what it asks for. */
+export function WeatherCard({ date }: { date: string }) {
+  const { state, prefs } = useGarden();
+  const { weatherOf } = useWeather();
+  const router = useRouter();
+  const day = weatherOf(date);
+  if (!day) return null;
+  const crops = [...new Map(walkOrder(state).map(({ crop }) => [crop.id, crop])).values()];
+  const before = Array.from({ length: 5 }, (_, i) => weatherOf(addDays(date, i - 5))).filter(
+    (each): each is WeatherDay => each !== null,
+  );
+  const warnings = weatherWarnings(crops, day, before);
+  return (
+    <Card style={{ gap: 6 }}>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+        <View style={{ flex: 1 }}>
+          <Txt size="strong">{weatherLine(day, prefs.units)}</Txt>
+          <Txt size="label" tone="muted">
+            {sourceWords[day.source]}
+          </Txt>
+        </View>
+        <Key title="Weather" small onPress={() => router.navigate('/weather')} />
+      </View>
+      {warnings.map((warning) => (
+        <Notice key={warning.kind} tone={warning.kind === 'rain' ? 'dusk' : 'pollen'} text={warning.words} />
+      ))}
+    </Card>
+  );
+}
+
+export type { WeatherWarning };
+
+export function weatherLine(day: WeatherDay, units: 'metric' | 'us'): string {
+  const parts = [`${degrees(day.minC, units, false)} to ${degrees(day.maxC, units)}`];
+  if (!isKnownWeather(day))
+    parts.push(`give or take ${Math.round(units === 'us' ? day.spreadC * 1.8 : day.spreadC)}`);
+  if (day.rainMm !== null) parts.push(rainText(day.rainMm, units));
+  return parts.join(' · ');
+}

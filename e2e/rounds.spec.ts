@@ -27,7 +27,7 @@ test('from a goal to tonight, to the dawn with a torn closure and a missing male
   await test.step('the goal is a sum that can be bent', async () => {
     await page.getByRole('button', { name: 'All goals' }).click();
     await page.getByRole('button', { name: "Open the goal of Ferryman's Lamp" }).click();
-    await expect(page.getByRole('heading', { name: 'The sum' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'The sum', exact: true })).toBeVisible();
     await page.getByLabel('Seed wanted (leave empty for none)').fill('9x');
     await expect(page.getByText('"9x": a number from 0.1 to 10000000')).toBeVisible();
     await expect(page.getByRole('button', { name: 'Keep this goal' })).toBeDisabled();

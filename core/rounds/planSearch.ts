@@ -32,7 +32,7 @@ type Routes = number[][];
 interface Scored {
   readonly routes: Routes;
   readonly value: number;
-  /** Sum of the ends, in minutes after the start: between equal worths the sooner. */
+  /** Sum of the times at which flowers are done, in minutes after the start: between equal worths the sooner, so that no wait comes before work. */
   readonly minutes: number;
 }
 
@@ -48,6 +48,8 @@ export function improve(
 
 class Planner {
   private steps = 0;
+  /** Of the route last looked at by `endOf`. */
+  private endsSum = 0;
   private readonly works: readonly number[];
 
   constructor(
@@ -89,7 +91,8 @@ class Planner {
     let minutes = 0;
     for (const [w, route] of routes.entries()) {
       for (const stop of route) value += this.s.value[stop] as number;
-      minutes += (this.endOf(w, route) - this.s.startAt) / 60_000;
+      this.endOf(w, route);
+      minutes += this.endsSum / 60_000;
     }
     return { routes, value, minutes };
   }
@@ -102,6 +105,7 @@ class Planner {
     let last = -1;
     let hands = person.pollen;
     this.steps += route.length;
+    this.endsSum = 0;
     for (const stop of route) {
       const kind = pollen[stop] as number;
       if (kind >= 0) {
@@ -112,6 +116,7 @@ class Planner {
       if (time < (opens[stop] as number)) time = opens[stop] as number;
       time += person.service[stop] as number;
       if (time > (closes[stop] as number)) return Infinity;
+      this.endsSum += time - this.s.startAt;
       last = stop;
     }
     return time;

@@ -130,7 +130,11 @@ function OneGoal({ stand, variety }: { stand: Stand; variety: Variety }) {
       }
       foot={
         <Key
-          title={asks || stand.goal === null ? 'Keep this goal' : 'No goal for this stand'}
+          title={
+            asks || stand.goal === null || Object.keys(errors).length > 0
+              ? 'Keep this goal'
+              : 'No goal for this stand'
+          }
           look="main"
           disabled={Object.keys(errors).length > 0 || (!asks && stand.goal === null)}
           onPress={() => void save(asks ? goal : null)}

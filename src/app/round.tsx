@@ -60,7 +60,7 @@ function Round() {
     );
   }
   const planning = stop !== null && dawn !== null && dawn.plan === null;
-  const collecting = chosen ? [] : (dawn?.collectFirst ?? []);
+  const collecting = chosen ? [] : (dawn?.collectFor(shown) ?? []);
   const numbered = numberedOrder(round, dawn?.order ?? []);
   const onGo = (flower: string | null) => change({ flower });
   return (

@@ -25,8 +25,8 @@ export interface DawnPlan {
   readonly at: ReadonlyMap<string, { readonly begin: number; readonly worker: string }>;
   /** What the one who records does, in order: flowers, and collecting not yet done. */
   readonly mine: readonly PlannedStop[];
-  /** Collecting of one variety that comes before the next flower; empty when the males are in hand. */
-  readonly collectFirst: readonly Collecting[];
+  /** Collecting of its variety that comes before a flower; empty when the males are in hand. */
+  collectFor(flower: string | null): readonly Collecting[];
   /** The flowers of the round in the order planned: mine, then the others', then what is left out or done. */
   readonly order: readonly FlowerId[];
   /** How much slower (or quicker) than reckoned the round goes. */
@@ -114,7 +114,7 @@ export function useDawnPlan(round: PollinationRound | null): DawnPlan | null {
       plan: current,
       at,
       mine,
-      collectFirst: collectFirst(mine, open, toDo, question),
+      collectFor: (flower) => collectFirst(flower, mine, open, question),
       order,
       pace: progress.pace,
       hands: progress.hands,
@@ -122,21 +122,22 @@ export function useDawnPlan(round: PollinationRound | null): DawnPlan | null {
   }, [round, question, morning, progress, current, state, place.zone]);
 }
 
-/** What is collected before the next flower: all of that variety that I need, in one go. */
+/** What is collected before a flower: all of that variety that I need, in one go. */
 function collectFirst(
+  flower: string | null,
   mine: readonly PlannedStop[],
   open: ReadonlyMap<string, Collecting>,
-  toDo: ReadonlySet<string>,
   question: DawnQuestion,
 ): Collecting[] {
-  const next = mine.find(({ id }) => toDo.has(id));
-  const needs = new Set(question.request.stops.find(({ id }) => id === next?.id)?.needs ?? []);
-  const first = [...needs].flatMap((id) => open.get(id) ?? [])[0];
+  const needs = question.request.stops.find(({ id }) => id === flower)?.needs ?? [];
+  const own = needs.flatMap((id) => open.get(id) ?? []);
+  const first = own[0];
   if (!first) return [];
-  return mine.flatMap(({ id }) => {
+  const planned = mine.flatMap(({ id }) => {
     const each = open.get(id);
     return each && each.variety === first.variety ? [each] : [];
   });
+  return [...new Set([...planned, ...own])];
 }
 
 interface Progress {

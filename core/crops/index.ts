@@ -5,3 +5,4 @@ export * from './neighbours';
 export * from './advice';
 export * from './schools';
 export * from './seedWeights';
+export * from './closures';

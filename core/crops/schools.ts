@@ -64,6 +64,19 @@ export const SCHOOLS = [
     fallback: '2',
   },
   {
+    key: 'sharing',
+    question: 'Females that one male may serve?',
+    why: practice(
+      'A good fruit needs many grains (squash on the order of a thousand), so most give each male to one female. A large male stretches to a second where males are few.',
+    ),
+    choices: [
+      { value: '1', label: 'One', words: 'All its pollen in one place.' },
+      { value: '2', label: 'Two', words: 'When males are scarce.' },
+      { value: '3', label: 'Three', words: 'Only for large flowers full of pollen.' },
+    ],
+    fallback: '1',
+  },
+  {
     key: 'marking',
     question: 'When to put the mark on?',
     why: practice(

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { fold } from '../ledger';
+import { fold, SCHEMA_VERSION } from '../ledger';
 import { demoLog, practiceHistory } from '../simulation';
 import { arbitraryLog } from '../testing';
 import { compareEvents, type AnyEvent } from '../ledger';
@@ -7,6 +7,7 @@ import { csvRows, csvText, FORMAT_VERSION, fromJson, MOST_BYTES, toCsv, toJson, 
 import cases from './fixtures/csv.json';
 import versionOne from './fixtures/version-1.json';
 import versionTwo from './fixtures/version-2.json';
+import versionThree from './fixtures/version-3.json';
 
 const good = demoLog(4).slice(0, 30) as AnyEvent[];
 const changed = (change: (event: Record<string, unknown>) => unknown, index = 3) =>
@@ -47,6 +48,31 @@ describe('our file', () => {
     expect(read.practice.map(({ kind }) => kind)).toEqual(['practised', 'rehearsed']);
   });
 
+  test('events of version 3 are read for ever: goals, weather, clock notes, tallies, crosses', () => {
+    const read = fromJson(JSON.stringify(versionThree));
+    if (!read.ok) throw new Error(read.message);
+    expect(read.unknownKinds).toBe(0);
+    const state = fold(read.events);
+    const [squash, tomato] = [...state.stands.values()];
+    expect(squash).toMatchObject({
+      goal: { seed: { amount: 20, unit: 'grams' }, mothers: 2, kitchenFruits: 3, bent: { setShare: 0.5 } },
+      clock: [{ what: 'opened' }],
+    });
+    expect(tomato?.goal?.fatherVariety).toBe(squash?.variety);
+    expect([...state.patches.values()][0]).toMatchObject({
+      frostOn: '10-12',
+      weather: { '2026-07-02': { minC: 14.5, felt: 'warm', origin: 'hand' } },
+    });
+    const flowers = [...state.flowers.values()];
+    expect(flowers.flatMap(({ pollinations }) => pollinations)).toMatchObject([
+      { lobes: 2, openS: 120, beeIn: true },
+    ]);
+    expect(flowers.filter(({ emasculatedAt }) => emasculatedAt !== null)).toHaveLength(1);
+    expect([...state.plants.values()].flatMap(({ tallies }) => tallies)).toMatchObject([
+      { tool: 'vibration', flowers: 6, truss: 2 },
+    ]);
+  });
+
   test('practice goes out beside the events and comes back apart from them', () => {
     const practice = practiceHistory(3).slice(0, 12);
     const read = fromJson(toJson(good, practice));
@@ -81,7 +107,7 @@ describe('our file', () => {
     ],
     [
       'an event of a newer schema',
-      changed((event) => ({ ...event, v: 3 })),
+      changed((event) => ({ ...event, v: SCHEMA_VERSION + 1 })),
       'newer-version',
       /Event 4 of 30/,
     ],

@@ -3,7 +3,7 @@ import { mainPatch, walkOrder, type Growing } from '../patch';
 import { addDays, localDateOf, type LocalDate } from '../time';
 import { freeMales } from './dawn';
 import { matchPollen } from './matching';
-import { lastCheck, shutMales, silkAge, silkReady, silkSeenAt, stopsOf } from './stops';
+import { fatherVarietyOf, lastCheck, shutMales, silkAge, silkReady, silkSeenAt, stopsOf } from './stops';
 
 export interface Ear {
   readonly flower: Flower;
@@ -141,7 +141,7 @@ function pairsOf(
       id: flower.id,
       plant: growing.plant.id,
       variety: growing.variety.id,
-      ...(growing.stand.goal?.fatherVariety ? { fatherVariety: growing.stand.goal.fatherVariety } : {}),
+      fatherVariety: fatherVarietyOf(growing),
       // The oldest silk first: it has least time left.
       value: 1 + silkDays / 20,
       wants: 1,

@@ -5,7 +5,17 @@ import type { LocalDate } from '../time';
 import type { Morning, OpenWindow } from '../bloom';
 import { matchPollen, type PollenFemale, type PollenMale, type PollenMatch } from './matching';
 import { planRound, type PlanRequest, type PlanStop, type PlanWorker, type RoundPlan } from './plan';
-import { lastCheck, shutMales, stopsOf, type Stop } from './stops';
+import { malesFor } from './goals';
+import {
+  fatherVarietyOf,
+  femalesPerMale,
+  isPure,
+  lastCheck,
+  maleUses,
+  shutMales,
+  stopsOf,
+  type Stop,
+} from './stops';
 import { workTime } from './workTimes';
 
 const MINUTE = 60_000;
@@ -65,30 +75,27 @@ export function dawnQuestion(
   morning: Morning,
   options: DawnOptions,
 ): DawnQuestion {
-  const schools = mainPatch(state)?.schools;
+  const selfing = mainPatch(state)?.schools.selfing;
   const stops = stopsOf(state, date, place.zone, kind).filter(
     ({ state: how }) => how === 'to-do' || how === 'later',
   );
-  const wants = Math.min(4, Math.max(1, Number(schools?.males ?? 2)));
-  const females = stops.map((stop): PollenFemale => {
-    const { goal } = stop.growing.stand;
-    return {
-      id: stop.flower.id,
-      plant: stop.growing.plant.id,
-      variety: stop.growing.variety.id,
-      ...(goal?.fatherVariety ? { fatherVariety: goal.fatherVariety } : {}),
-      value: worthOf(stop),
-      wants: stop.growing.crop.family === 'corn' ? 1 : (goal?.bent.malesPerFemale ?? wants),
-      purpose: 'seed',
-    };
-  });
+  const females = stops.map((stop): PollenFemale => ({
+    id: stop.flower.id,
+    plant: stop.growing.plant.id,
+    variety: stop.growing.variety.id,
+    fatherVariety: fatherVarietyOf(stop.growing),
+    value: worthOf(stop),
+    wants: malesFor(state, stop.growing.crop, stop.growing.stand.goal).value,
+    purpose: 'seed',
+    ...(stop.growing.crop.family === 'corn' && selfing === 'allowed' ? { selfing: 'others-first' } : {}),
+  }));
   const males = freeMales(state, place, date);
-  const selfing = schools?.selfing;
   const match = matchPollen({
     females,
     males,
     rules: {
       selfing: selfing === 'allowed' || selfing === 'never' ? selfing : 'others-first',
+      // Each male comes with what it may still serve.
       femalesPerMale: 1,
     },
   });
@@ -125,7 +132,7 @@ export function dawnQuestion(
     needs: [],
   }));
   for (const stop of stops) {
-    const { crop, plant, variety, stand } = stop.growing;
+    const { crop, plant } = stop.growing;
     const window = morning.window(crop);
     const check = lastCheck(stop.flower);
     const back = stop.state === 'later' && check ? Date.parse(check.at) + COME_BACK_MIN * MINUTE : 0;
@@ -135,7 +142,7 @@ export function dawnQuestion(
       kind: 'work',
       xM: plant.xM,
       yM: plant.yM,
-      pollen: stand.goal?.fatherVariety ?? variety.id,
+      pollen: fatherVarietyOf(stop.growing),
       serviceS: workTime(state, crop).minutes * 60 * (1 - WALK_SHARE),
       opens: Math.max(window.opens, back),
       // Without a male there is nothing to do at it: it can never be reached in time.
@@ -163,25 +170,18 @@ export function dawnQuestion(
   };
 }
 
-/** Shut, whole, unused males that open on a date, of every variety. */
+/** Shut, whole males that open on a date and have pollen left, of every variety. */
 export function freeMales(state: State, place: Place, date: LocalDate): PollenMale[] {
-  const used = new Set<string>();
-  for (const flower of state.flowers.values())
-    for (const { fathers } of flower.pollinations)
-      for (const father of fathers) for (const id of father.flowers) used.add(id);
-  return walkOrder(state).flatMap((growing) =>
-    shutMales(state, growing, date, place.zone)
-      .filter(
-        ({ id, checks, lost, harvested }) =>
-          !used.has(id) && !lost && !harvested && checks.every(({ result }) => result === 'whole'),
-      )
-      .map(({ id }): PollenMale => ({
-        id,
-        plant: growing.plant.id,
-        variety: growing.variety.id,
-        pure: true,
-      })),
-  );
+  const uses = maleUses(state, date, place.zone);
+  return walkOrder(state).flatMap((growing) => {
+    const most = femalesPerMale(state, growing.crop);
+    return shutMales(state, growing, date, place.zone).flatMap((male): PollenMale | [] => {
+      const serves = most - (uses.get(male.id) ?? 0);
+      return isPure(male) && serves > 0
+        ? { id: male.id, plant: growing.plant.id, variety: growing.variety.id, pure: true, serves }
+        : [];
+    });
+  });
 }
 
 function placeOf(state: State, plant: string): { xM: number; yM: number } {

@@ -1,4 +1,4 @@
-import { closuresFor, seedsPerGram, sexesOf, type Closure, type Crop } from '../crops';
+import { closureFacts, closuresFor, seedsPerGram, sexesOf, type Closure, type Crop } from '../crops';
 import { fateOf, pollinationsNeeded } from '../fruitset';
 import type { Goal, Place, Stand, State, Variety } from '../ledger';
 import { growing, mainPatch, plantsOfStand } from '../patch';
@@ -17,6 +17,19 @@ export interface SumNumber {
 
 export type GoalStanding = 'done' | 'on-course' | 'behind' | 'unreachable';
 
+/** One half of a goal: the fruits for seed, or those for the kitchen. */
+export interface GoalPart {
+  /** Fruits asked for. */
+  readonly wanted: number;
+  readonly set: number;
+  /** Worked, and no verdict yet. */
+  readonly waiting: number;
+  /** Fruits still to come, those waiting included. */
+  readonly left: number;
+  /** Pollinations still to be made, over and above those waiting. Infinity = out of reach. */
+  readonly pollinations: number;
+}
+
 /** The way from what is wanted back to tonight's tape, number by number. Counts are flowers or fruits. */
 export interface GoalSum {
   readonly stand: Stand;
@@ -25,14 +38,14 @@ export interface GoalSum {
   readonly goal: Goal;
   readonly seeds: number | null;
   readonly seedsPerFruit: SumNumber | null;
-  /** Ripe fruits for seed and for the kitchen. */
-  readonly fruitsForSeed: number;
-  readonly fruitsForKitchen: number;
-  readonly setAlready: number;
-  readonly waiting: number;
+  readonly forSeed: GoalPart;
+  readonly forKitchen: GoalPart;
+  /** Plants behind the seed fruit that has set: as mothers, as fathers. */
+  readonly mothers: number;
+  readonly fathers: number;
   readonly setRate: Rate;
   readonly setShare: SumNumber;
-  /** Still to be made, over and above those waiting. Infinity = out of reach. */
+  /** Of both halves. */
   readonly pollinations: number;
   readonly wholeShare: SumNumber;
   readonly wholeRate: Rate;
@@ -53,10 +66,14 @@ export interface GoalSum {
   readonly standing: GoalStanding;
 }
 
-/** Tape for one closure, two turns and tabs [M]. */
-export const TAPE_CM = 12;
 /** Females a plant opens on a morning in season, where nothing is known yet [M]. */
 const FEMALES_A_PLANT = 0.25;
+/** A share given by hand counts as known to the point. */
+const POINT = 1e6;
+/** Share of the females that open which a plan can count on: rain, slips and spoilt flowers take the rest [M]. */
+const USABLE = 0.8;
+/** What no effort reaches: this many times the females that open [M]. */
+const OUT_OF_REACH = 2.5;
 
 /** A goal as the form begins it. */
 export const NO_GOAL: Goal = {
@@ -104,12 +121,8 @@ export function goalSum(
       : goal.seed.amount * (seedsPerGram(crop.id)?.value ?? 1)
     : null;
   const perFruit = seeds === null ? null : seedsInFruit(crop, goal);
-  const fruitsForSeed =
-    seeds === null || !perFruit
-      ? 0
-      : Math.max(Math.ceil(seeds / perFruit.value), goal.mothers ?? 1, goal.fathers ? 1 : 0);
-  const fruitsForKitchen = goal.kitchenFruits ?? 0;
-  const { set, waiting } = counted(state, place, stand, crop, fruitsForSeed > 0, fruitsForKitchen > 0);
+  const males = malesFor(state, crop, goal);
+  const done = counted(state, place, stand, crop, addDays(today, -SEASON_DAYS));
 
   const setRate = rates.set(crop, variety.id);
   const bentSet = goal.bent.setShare;
@@ -117,59 +130,50 @@ export function goalSum(
     bentSet === undefined
       ? setRate
       : { alpha: bentSet * POINT, beta: Math.max(1e-6, (1 - bentSet) * POINT), mean: bentSet };
-  const left = Math.max(0, fruitsForSeed + fruitsForKitchen - set);
-  const total = pollinationsNeeded({
-    fruitsWanted: left,
-    alpha: shape.alpha,
-    beta: shape.beta,
-    assurance: goal.assurance,
-  });
-  const pollinations = Math.max(0, total - waiting);
+  const part = (wanted: number, set: number, waiting: number, least = 0): GoalPart => {
+    const left = Math.max(0, wanted - set, least);
+    const { alpha, beta } = shape;
+    const all = pollinationsNeeded({ fruitsWanted: left, alpha, beta, assurance: goal.assurance });
+    return { wanted, set, waiting, left, pollinations: Math.max(0, all - waiting) };
+  };
+  const wantedForSeed =
+    seeds === null || !perFruit ? 0 : Math.max(Math.ceil(seeds / perFruit.value), goal.mothers ?? 1);
+  const forSeed =
+    wantedForSeed === 0
+      ? part(0, 0, 0)
+      : part(
+          wantedForSeed,
+          done.seed.set,
+          done.seed.waiting,
+          // Ten fruits of one mother are no five mothers; a fruit has as many fathers as males.
+          Math.max(
+            (goal.mothers ?? 0) - done.mothers,
+            Math.ceil(((goal.fathers ?? 0) - done.fathers) / males.value),
+          ),
+        );
+  const forKitchen = goal.kitchenFruits
+    ? part(goal.kitchenFruits, done.kitchen.set, done.kitchen.waiting)
+    : part(0, 0, 0);
+  const pollinations = forSeed.pollinations + forKitchen.pollinations;
 
-  const forSeed = fruitsForSeed > 0;
   const wholeRate = rates.whole(crop, variety.id, closure);
-  const wholeShare: SumNumber = !forSeed
-    ? { value: 1, from: 'catalogue' }
-    : goal.bent.wholeShare !== undefined
+  const wholeShare: SumNumber =
+    goal.bent.wholeShare !== undefined
       ? { value: goal.bent.wholeShare, from: 'bent' }
       : { value: wholeRate.mean, from: wholeRate.own.n + wholeRate.crop.n > 0 ? 'records' : 'catalogue' };
-  // Kitchen flowers need no closure: only the seed's share of the work is shut.
-  const seedShare = forSeed ? fruitsForSeed / (fruitsForSeed + fruitsForKitchen) : 0;
-  const seedPollinations = Math.ceil(pollinations * seedShare);
-  const femalesToShut = forSeed ? Math.ceil(seedPollinations / wholeShare.value) : 0;
-  const schoolMales = Number(mainPatch(state)?.schools.males ?? 2);
-  const malesPerFemale: SumNumber =
-    goal.bent.malesPerFemale !== undefined
-      ? { value: goal.bent.malesPerFemale, from: 'bent' }
-      : { value: crop.family === 'corn' ? 1 : schoolMales, from: 'goal' };
+  const femalesToShut = Math.ceil(forSeed.pollinations / wholeShare.value);
   const malesToShut =
-    forSeed && sexesOf(crop).length > 1
-      ? Math.ceil((seedPollinations * malesPerFemale.value) / wholeShare.value) +
-        (seedPollinations > 0 ? 1 : 0)
-      : forSeed
-        ? seedPollinations
-        : 0;
+    forSeed.pollinations === 0
+      ? 0
+      : Math.ceil((forSeed.pollinations * males.value) / wholeShare.value) + SPARE_MALES;
   const shut = femalesToShut + malesToShut;
-  const taped = closure === 'tape';
+  const { tapeCm, minutes } = closureFacts(closure);
 
   const until = goal.by ?? frostAfter(state, place, today);
-  const ripens = forSeed ? crop.daysToSeed : (crop.daysToEat ?? crop.daysToSeed);
+  const ripens = wantedForSeed > 0 ? crop.daysToSeed : (crop.daysToEat ?? crop.daysToSeed);
   const lastUsefulOn = until && ripens ? addDays(until, -ripens.value[1]) : null;
-  const morningsLeft = lastUsefulOn === null ? null : Math.max(0, daysBetween(today, lastUsefulOn));
+  const morningsLeft = lastUsefulOn === null ? null : Math.max(0, daysBetween(today, lastUsefulOn) + 1);
   const flowering = perMorning ?? plants.length * FEMALES_A_PLANT;
-  const need = forSeed ? femalesToShut + (pollinations - seedPollinations) : pollinations;
-  const standing: GoalStanding =
-    left === 0
-      ? 'done'
-      : need === 0
-        ? 'on-course'
-        : morningsLeft === 0 ||
-            need === Infinity ||
-            (morningsLeft !== null && need > flowering * 2.5 * morningsLeft)
-          ? 'unreachable'
-          : morningsLeft !== null && need > flowering * 0.8 * morningsLeft
-            ? 'behind'
-            : 'on-course';
   return {
     stand,
     variety,
@@ -177,10 +181,10 @@ export function goalSum(
     goal,
     seeds,
     seedsPerFruit: perFruit,
-    fruitsForSeed,
-    fruitsForKitchen,
-    setAlready: set,
-    waiting,
+    forSeed,
+    forKitchen,
+    mothers: done.mothers,
+    fathers: done.fathers,
     setRate,
     setShare: {
       value: shape.mean,
@@ -191,22 +195,51 @@ export function goalSum(
     wholeRate,
     closure,
     femalesToShut,
-    malesPerFemale,
+    malesPerFemale: males,
     malesToShut,
-    tapeCm: taped ? (shut + seedPollinations) * TAPE_CM : 0,
-    bags: taped ? 0 : shut,
-    marks: seedPollinations,
+    // Once in the evening, and the females again in the morning.
+    tapeCm: (shut + forSeed.pollinations) * tapeCm,
+    bags: tapeCm > 0 ? 0 : shut,
+    marks: forSeed.pollinations,
     brushes: pollinations > 0 ? 1 : 0,
-    minutes: Math.round(pollinations * workTime(state, crop).minutes + shut * 0.7),
+    minutes: Math.round(pollinations * workTime(state, crop).minutes + shut * minutes.value),
     lastUsefulOn,
     morningsLeft,
     perMorning: flowering,
-    standing,
+    standing: standingOf(
+      forSeed.left + forKitchen.left,
+      femalesToShut + forKitchen.pollinations,
+      morningsLeft,
+      flowering,
+    ),
   };
 }
 
-/** A share given by hand counts as known to the point. */
-const POINT = 1e6;
+/** Spare males for each variety [M]. */
+export const SPARE_MALES = 1;
+
+/** How a goal stands: flowers still needed against mornings left and females that open on each. */
+function standingOf(
+  fruitsLeft: number,
+  flowers: number,
+  mornings: number | null,
+  perMorning: number,
+): GoalStanding {
+  if (fruitsLeft === 0) return 'done';
+  if (flowers === 0) return 'on-course';
+  if (flowers === Infinity) return 'unreachable';
+  if (mornings === null) return 'on-course';
+  if (mornings === 0 || flowers > OUT_OF_REACH * perMorning * mornings) return 'unreachable';
+  return flowers > USABLE * perMorning * mornings ? 'behind' : 'on-course';
+}
+
+/** Males for one female: the goal's own number, one tassel for an ear, one bagged father for a perfect flower, else the school's. */
+export function malesFor(state: State, crop: Crop, goal: Goal | null): SumNumber {
+  if (goal?.bent.malesPerFemale !== undefined) return { value: goal.bent.malesPerFemale, from: 'bent' };
+  if (crop.family === 'corn' || sexesOf(crop).length === 1) return { value: 1, from: 'catalogue' };
+  const school = Number(mainPatch(state)?.schools.males ?? 2);
+  return { value: Math.min(4, Math.max(1, school)), from: 'goal' };
+}
 
 export function closureOf(state: State, crop: Crop): Closure {
   const wanted = (mainPatch(state)?.schools.closure ?? 'tape') as Closure;
@@ -221,20 +254,32 @@ function seedsInFruit(crop: Crop, goal: Goal): SumNumber | null {
   return range ? { value: Math.round(range[0] + (range[1] - range[0]) / 3), from: 'catalogue' } : null;
 }
 
-function counted(state: State, place: Place, stand: Stand, crop: Crop, seed: boolean, kitchen: boolean) {
-  let set = 0;
-  let waiting = 0;
-  for (const plant of plantsOfStand(state, stand.id))
+/** Older work belongs to another season: strawberries stand for years. */
+const SEASON_DAYS = 300;
+
+/** What a stand has brought this season, by purpose. Tallied kitchen flowers have no verdict: they count as waiting. */
+function counted(state: State, place: Place, stand: Stand, crop: Crop, since: LocalDate) {
+  const seed = { set: 0, waiting: 0 };
+  const kitchen = { set: 0, waiting: 0 };
+  const mothers = new Set<string>();
+  const fathers = new Set<string>();
+  for (const plant of plantsOfStand(state, stand.id)) {
+    for (const { at, flowers } of plant.tallies) if (at >= since) kitchen.waiting += flowers;
     for (const id of state.flowersOf.get(plant.id) ?? []) {
       const flower = state.flowers.get(id);
       const last = flower?.pollinations[flower.pollinations.length - 1];
-      if (!flower || !last) continue;
-      if (last.purpose === 'seed' ? !seed : !kitchen) continue;
+      if (!flower || !last || last.at < since) continue;
+      const into = last.purpose === 'seed' ? seed : kitchen;
       const fate = fateOf(flower, crop, place.zone);
-      if (fate === 'set') set++;
-      if (fate === 'waiting') waiting++;
+      if (fate === 'waiting') into.waiting++;
+      if (fate !== 'set') continue;
+      into.set++;
+      if (into === kitchen) continue;
+      mothers.add(plant.id);
+      for (const father of last.fathers) fathers.add(father.plant);
     }
-  return { set, waiting };
+  }
+  return { seed, kitchen, mothers: mothers.size, fathers: fathers.size };
 }
 
 /** Every stand's goal, with its sum. */

@@ -12,6 +12,8 @@ export interface PollenFemale {
   /** Males it should get, 1 to 4. */
   readonly wants: number;
   readonly purpose: 'seed' | 'kitchen';
+  /** Where a crop has a rule of its own: corn suffers from selfing whatever the patch allows. */
+  readonly selfing?: PollenRules['selfing'];
 }
 
 export interface PollenMale {
@@ -20,6 +22,8 @@ export interface PollenMale {
   readonly variety: string;
   /** Shut before it opened and found whole: the only pollen fit for seed. */
   readonly pure: boolean;
+  /** Females it may still serve; `femalesPerMale` when left out. */
+  readonly serves?: number;
 }
 
 export interface PollenRules {
@@ -60,7 +64,7 @@ const PER_SQUARE = 1;
  * Which male goes to which female: exact optimum. As many pairs as can be; among those the least of
  * `-1000 value gain(n) + 400 kinship + (uses of a father plant)^2` summed over females (gains 1, 1/2, 1/4, 1/8 of
  * the first to fourth male), pairs and father plants. So females of more worth go first when males are short, close kin are
- * avoided, and fathers are used evenly. Males of one plant are alike; a female gets no male twice. Where other
+ * avoided, and fathers are used evenly. Males of one plant are alike (those that may serve fewer are a group of their own); a female gets no male twice. Where other
  * plants come first, own males only go to females left without any, as a second matching. For seed only pure males.
  * Throws `wants`, `value` or `femalesPerMale` out of range.
  */
@@ -74,13 +78,13 @@ export function matchPollen({
   readonly rules: PollenRules;
 }): PollenMatch {
   check(females, rules);
-  const groups = groupsOf(males);
-  const left = groups.map((group) => group.males.length * rules.femalesPerMale);
+  const groups = groupsOf(males, rules.femalesPerMale);
+  const left = groups.map(({ males: alike, each }) => alike.length * each);
   const got = females.map(() => 0);
   const uses = groups.map(() => 0);
   const flow = groups.map(() => females.map(() => 0));
   let objective = 0;
-  const own = rules.selfing;
+  const ownOf = (female: PollenFemale) => female.selfing ?? rules.selfing;
   const run = (
     fits: (group: Group, female: PollenFemale, j: number) => boolean,
     most: (j: number) => number,
@@ -124,13 +128,14 @@ export function matchPollen({
   const usable = ({ variety, pure }: Group, female: PollenFemale) =>
     variety === (female.fatherVariety ?? female.variety) && (pure || female.purpose === 'kitchen');
   run(
-    (group, female) => usable(group, female) && (own === 'allowed' || group.plant !== female.plant),
+    (group, female) => usable(group, female) && (ownOf(female) === 'allowed' || group.plant !== female.plant),
     (j) => (females[j] as PollenFemale).wants,
   );
-  if (own === 'others-first')
+  const last = females.map((female, j) => ownOf(female) === 'others-first' && got[j] === 0);
+  if (last.includes(true))
     run(
-      (group, female, j) => usable(group, female) && group.plant === female.plant && got[j] === 0,
-      (j) => (got[j] === 0 ? (females[j] as PollenFemale).wants : 0),
+      (group, female, j) => usable(group, female) && group.plant === female.plant && last[j] === true,
+      (j) => (last[j] ? (females[j] as PollenFemale).wants : 0),
     );
   return {
     pairs: handedOut(groups, females, flow),
@@ -155,15 +160,18 @@ interface Group {
   readonly variety: string;
   readonly pure: boolean;
   readonly males: readonly string[];
+  /** Females each of them may still serve. */
+  readonly each: number;
 }
 
-function groupsOf(males: readonly PollenMale[]): Group[] {
+function groupsOf(males: readonly PollenMale[], femalesPerMale: number): Group[] {
   const groups = new Map<string, Group & { males: string[] }>();
-  for (const { id, plant, variety, pure } of males) {
-    const key = `${plant}/${variety}/${pure}`;
+  for (const { id, plant, variety, pure, serves: each = femalesPerMale } of males) {
+    if (each <= 0) continue;
+    const key = `${plant}/${variety}/${pure}/${each}`;
     const group = groups.get(key);
     if (group) group.males.push(id);
-    else groups.set(key, { plant, variety, pure, males: [id] });
+    else groups.set(key, { plant, variety, pure, males: [id], each });
   }
   return [...groups.values()];
 }

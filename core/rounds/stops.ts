@@ -1,8 +1,8 @@
 import type { OpenWindow } from '../bloom';
 import type { Crop } from '../crops';
-import type { FlowerId, PlantId } from '../ids';
+import type { FlowerId, PlantId, VarietyId } from '../ids';
 import type { CheckResult, Flower, State } from '../ledger';
-import { walkOrder, type Growing } from '../patch';
+import { mainPatch, walkOrder, type Growing } from '../patch';
 import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
 
 /**
@@ -97,6 +97,11 @@ function stateOn(flower: Flower, crop: Crop, zone: string, date: LocalDate): Sto
   return checkedToday && !isWhole(check.result) ? 'spoiled' : 'to-do';
 }
 
+/** Whose pollen a stand's flowers get: the father's variety where a cross is asked for, else their own. */
+export function fatherVarietyOf({ stand, variety }: Pick<Growing, 'stand' | 'variety'>): VarietyId {
+  return (stand.reason === 'cross' ? stand.goal?.fatherVariety : null) ?? variety.id;
+}
+
 export interface FatherOffer {
   readonly growing: Growing;
   /** Shut, whole, unused males of that plant that open on this day. */
@@ -107,9 +112,9 @@ export interface FatherOffer {
 }
 
 /**
- * Fathers for one female: shut males of the same variety that open on `date`, other plants first and those with
- * most males left in front; the plant's own last, or left out, by the school. Males already given to another
- * female today, torn or gone are not free.
+ * Fathers for one female: shut males of the same variety (of the father's, in a cross) that open on `date`, other
+ * plants first and those with most males left in front; the plant's own last, or left out, by the school. Males
+ * that gave their pollen away, torn or gone are not free.
  */
 export function fathersFor(
   state: State,
@@ -118,17 +123,19 @@ export function fathersFor(
   zone: string,
   selfing: string,
 ): FatherOffer[] {
-  const { variety, plant } = stop.growing;
-  const used = usedMales(state, date, zone);
+  const { plant } = stop.growing;
+  const wanted = fatherVarietyOf(stop.growing);
+  const uses = maleUses(state, date, zone);
+  const most = femalesPerMale(state, stop.growing.crop);
   const offers: FatherOffer[] = [];
   for (const each of walkOrder(state)) {
-    if (each.variety.id !== variety.id) continue;
+    if (each.variety.id !== wanted) continue;
     const own = each.plant.id === plant.id;
     if (own && selfing === 'never') continue;
     const shut = shutMales(state, each, date, zone);
-    const free = shut.filter(({ id, checks, lost }) => {
-      return !used.has(id) && lost === null && checks.every(({ result }) => result === 'whole');
-    });
+    const free = shut
+      .filter((male) => isPure(male) && (uses.get(male.id) ?? 0) < most)
+      .sort((a, b) => (uses.get(a.id) ?? 0) - (uses.get(b.id) ?? 0));
     if (shut.length > 0)
       offers.push({ growing: each, free: free.map(({ id }) => id), shut: shut.length, selfing: own });
   }
@@ -146,15 +153,29 @@ export function shutMales(state: State, { plant, crop }: Growing, date: LocalDat
   return males;
 }
 
-function usedMales(state: State, date: LocalDate, zone: string): Set<FlowerId> {
-  const used = new Set<FlowerId>();
+/** Shut, and whole at every look: pollen that nothing else can have touched. */
+export function isPure({ checks, lost, harvested }: Flower): boolean {
+  return !lost && !harvested && checks.every(({ result }) => result === 'whole');
+}
+
+/** How many females one male may serve, as the patch works; a tassel bag is poured over one ear. */
+export function femalesPerMale(state: State, crop: Crop): number {
+  if (crop.family === 'corn') return 1;
+  return Math.max(1, Math.floor(Number(mainPatch(state)?.schools.sharing ?? 1)));
+}
+
+/** How many females each male has served, in pollinations of `date`. */
+export function maleUses(state: State, date: LocalDate, zone: string): ReadonlyMap<FlowerId, number> {
+  const uses = new Map<FlowerId, number>();
+  // A male opens on one day: what was written before the day before cannot name it.
+  const since = addDays(date, -1);
   for (const flower of state.flowers.values()) {
     for (const { at, fathers } of flower.pollinations) {
-      if (localDateOf(Date.parse(at), zone) !== date) continue;
-      for (const father of fathers) for (const id of father.flowers) used.add(id);
+      if (at < since || localDateOf(Date.parse(at), zone) !== date) continue;
+      for (const father of fathers) for (const id of father.flowers) uses.set(id, (uses.get(id) ?? 0) + 1);
     }
   }
-  return used;
+  return uses;
 }
 
 /** The fathers and males to start from: `wanted` males, spread over as many plants as have one free. */

@@ -1,12 +1,12 @@
-import { type VarietyOutlook } from '../bloom';
-import { closuresFor, type Closure } from '../crops';
+import type { Forecast, VarietyOutlook } from '../bloom';
+import { closureFacts, closuresFor, type Closure, type Crop, type Sex } from '../crops';
 import type { Flower, Health, Place, State } from '../ledger';
-import { mainPatch, walkOrder, type Growing } from '../patch';
+import { walkOrder, type Growing } from '../patch';
 import { addDays, type LocalDate } from '../time';
-import { closureOf, goalSum, TAPE_CM } from './goals';
+import { closureOf, goalSum, malesFor, SPARE_MALES } from './goals';
 import { nextMarkIn } from './marks';
 import { bearsFruit, ratesOf } from './rates';
-import { roundDateOf, shutMales } from './stops';
+import { fatherVarietyOf, femalesPerMale, roundDateOf, shutMales } from './stops';
 
 /** From this chance of opening tomorrow on a bud is shut tonight [M]: tape is cheaper than a morning missed. */
 const SHUT_FROM = 0.35;
@@ -18,9 +18,7 @@ const BY_LOAD = 0.7;
 const BY_SHARE = 0.75;
 /** Below this node a fruit lies on a young vine and holds it back [M]. */
 const LOW_NODE = 5;
-/** Spare males for each variety [M]. */
-const SPARES = 1;
-const SHUT_MINUTES = 0.7;
+/** Finding a plant and looking it over [M]. */
 const PLANT_MINUTES = 1;
 
 export interface ToShut {
@@ -35,10 +33,10 @@ export interface PlantTonight {
   readonly males: number;
 }
 
+/** A variety's part of the evening: as a mother, as a father, or both. */
 export interface VarietyTonight {
   readonly variety: string;
   readonly name: string;
-  readonly growing: Growing;
   /** `null`: no goal, all that open are shut. */
   readonly femalesWanted: number | null;
   readonly females: number;
@@ -68,7 +66,8 @@ export interface TonightPlan {
 /**
  * Which flowers to shut this evening, on which plant: females likely to open tomorrow, as many as the stand's goal still
  * needs, healthiest mothers first, with fruit load and place on the vine considered and mothers spread; males for them
- * spread over the plants of the variety. A seed stand without a goal shuts every likely female. Ranks: [M].
+ * (of the father's variety in a cross) spread over its plants. A seed stand without a goal shuts every likely female. Of
+ * crops that open at dusk what opens this evening counts too. Ranks: [M].
  */
 export function tonightPlan(
   state: State,
@@ -76,75 +75,142 @@ export function tonightPlan(
   date: LocalDate,
   outlook: readonly VarietyOutlook[],
 ): TonightPlan {
-  const tomorrow = addDays(date, 1);
-  const plants = new Map<string, { growing: Growing; females: ToShut[]; males: number }>();
+  const order = walkOrder(state);
+  const mothers = outlook.flatMap((view) => mothersTonight(state, place, date, order, view) ?? []);
+  const needed = new Map<string, number>();
+  for (const { malesFor: males } of mothers)
+    for (const [variety, count] of males) needed.set(variety, (needed.get(variety) ?? 0) + count);
+  const fathers = new Map(
+    [...needed].map(([variety, count]) => [
+      variety,
+      fathersTonight(state, place, date, order, variety, Math.ceil(count) + SPARE_MALES, outlook),
+    ]),
+  );
+  const onPlant = new Map<string, { growing: Growing; females: ToShut[]; males: number }>();
   const at = (growing: Growing) => {
-    const found = plants.get(growing.plant.id) ?? { growing, females: [], males: 0 };
-    plants.set(growing.plant.id, found);
+    const found = onPlant.get(growing.plant.id) ?? { growing, females: [], males: 0 };
+    onPlant.set(growing.plant.id, found);
     return found;
   };
-  const order = walkOrder(state);
-  const varieties: VarietyTonight[] = [];
-  const rates = ratesOf(state, place.zone);
-  for (const view of outlook) {
-    const standing = order.filter(({ variety }) => variety.id === view.variety);
-    const first = standing[0];
-    if (!first || first.crop.family !== 'cucurbit') continue;
-    const seed = standing.filter(({ stand }) => stand.reason !== 'fruit');
-    if (seed.length === 0) continue;
-    const wanted = wantedTonight(state, place, date, seed, view);
-    const already = shutFor(state, seed, tomorrow, place.zone);
-    const chanceOf = (forecast: VarietyOutlook['buds'][number]['forecast']) =>
-      forecast.find((each) => each.date === tomorrow)?.probability ?? 0;
-    const candidates = view.buds.flatMap(
-      ({ flower, growing, sex, forecast }): (ToShut & { growing: Growing })[] => {
-        const chance = chanceOf(forecast);
-        if (!flower || sex !== 'female' || flower.shuttings.length > 0 || chance < SHUT_FROM) return [];
-        if (growing.stand.reason === 'fruit') return [];
-        const load = (state.flowersOf.get(growing.plant.id) ?? []).filter((id) => {
-          const other = state.flowers.get(id);
-          return other !== undefined && bearsFruit(other, growing.crop, place.zone);
-        }).length;
-        const health = growing.plant.health === null ? UNLOOKED : BY_HEALTH[growing.plant.health];
-        const low = flower.node !== null && flower.node < LOW_NODE ? 0.8 : 1;
-        return [{ flower, growing, chance, worth: chance * health * BY_LOAD ** load * low }];
-      },
-    );
-    const taken = choose(candidates, wanted === null ? Infinity : Math.max(0, wanted - already.females));
-    for (const { growing, ...each } of taken) at(growing).females.push(each);
-
-    const females = taken.length + already.females;
-    const closure = closureOf(state, first.crop);
-    const whole = rates.whole(first.crop, view.variety, closure).mean;
-    const perFemale = first.stand.goal?.bent.malesPerFemale ?? Number(mainPatch(state)?.schools.males ?? 2);
-    const malesWanted = females === 0 ? 0 : Math.ceil((females * perFemale) / whole) + SPARES;
-    const males = spreadMales(view, standing, Math.max(0, malesWanted - already.males), chanceOf);
-    for (const [growing, count] of males) at(growing).males += count;
-    varieties.push({
-      variety: view.variety,
-      name: view.name,
-      growing: first,
-      femalesWanted: wanted,
-      females: taken.length,
-      leftOut: candidates.length - taken.length,
-      malesWanted,
-      males: [...males.values()].reduce((a, b) => a + b, 0),
-      shutAlready: already,
-    });
-  }
-  const listed = order.flatMap(({ plant }) => plants.get(plant.id) ?? []);
+  for (const { taken } of mothers) for (const { growing, ...each } of taken) at(growing).females.push(each);
+  for (const { given } of fathers.values()) for (const [growing, count] of given) at(growing).males += count;
+  const plants = order.flatMap(({ plant }) => onPlant.get(plant.id) ?? []);
+  const names = new Set([...mothers.map(({ variety }) => variety), ...fathers.keys()]);
   return {
     date,
-    plants: listed,
-    varieties,
-    pockets: pocketsFor(state, listed),
-    minutes: Math.ceil(
-      listed.reduce(
-        (sum, { females, males }) => sum + PLANT_MINUTES + (females.length + males) * SHUT_MINUTES,
-        0,
-      ),
-    ),
+    plants,
+    varieties: [...names].map((variety): VarietyTonight => {
+      const mother = mothers.find((each) => each.variety === variety);
+      const father = fathers.get(variety);
+      return {
+        variety,
+        name: state.varieties.get(variety)?.name ?? variety,
+        femalesWanted: mother ? mother.wanted : 0,
+        females: mother?.taken.length ?? 0,
+        leftOut: mother?.leftOut ?? 0,
+        malesWanted: father?.wanted ?? 0,
+        males: father ? [...father.given.values()].reduce((a, b) => a + b, 0) : 0,
+        shutAlready: { females: mother?.already ?? 0, males: father?.already ?? 0 },
+      };
+    }),
+    pockets: pocketsFor(state, plants),
+    minutes: Math.ceil(plants.reduce((sum, each) => sum + PLANT_MINUTES + shuttingMinutes(state, each), 0)),
   };
+}
+
+interface Mothers {
+  readonly variety: string;
+  readonly wanted: number | null;
+  readonly already: number;
+  readonly taken: readonly (ToShut & { growing: Growing })[];
+  readonly leftOut: number;
+  /** Males that these females (and those shut already) ask for, by father's variety. */
+  readonly malesFor: ReadonlyMap<string, number>;
+}
+
+/** The females of one variety's seed and cross stands; `null` where it has none, or is no vine. */
+function mothersTonight(
+  state: State,
+  place: Place,
+  date: LocalDate,
+  order: readonly Growing[],
+  view: VarietyOutlook,
+): Mothers | null {
+  const standing = order.filter(
+    ({ variety, stand }) => variety.id === view.variety && stand.reason !== 'fruit',
+  );
+  const first = standing[0];
+  if (!first || first.crop.family !== 'cucurbit') return null;
+  const { crop } = first;
+  const stands = new Set(standing.map(({ stand }) => stand.id));
+  const wanted = wantedTonight(state, place, date, standing, view);
+  const candidates = view.buds.flatMap(
+    ({ flower, growing, sex, forecast }): (ToShut & { growing: Growing })[] => {
+      const chance = chanceTonight(forecast, date, crop);
+      if (!flower || sex !== 'female' || flower.shuttings.length > 0 || chance < SHUT_FROM) return [];
+      if (!stands.has(growing.stand.id)) return [];
+      const load = (state.flowersOf.get(growing.plant.id) ?? []).filter((id) => {
+        const other = state.flowers.get(id);
+        return other !== undefined && bearsFruit(other, crop, place.zone);
+      }).length;
+      const health = growing.plant.health === null ? UNLOOKED : BY_HEALTH[growing.plant.health];
+      const low = flower.node !== null && flower.node < LOW_NODE ? 0.8 : 1;
+      return [{ flower, growing, chance, worth: chance * health * BY_LOAD ** load * low }];
+    },
+  );
+  const shut = femalesShutFor(state, standing, nextRoundOf(crop, date), place.zone);
+  const taken = choose(candidates, wanted === null ? Infinity : Math.max(0, wanted - shut.length));
+  const whole = ratesOf(state, place.zone).whole(crop, view.variety, closureOf(state, crop)).mean;
+  const males = new Map<string, number>();
+  for (const growing of [...taken.map((each) => each.growing), ...shut]) {
+    const father = fatherVarietyOf(growing);
+    const each = malesFor(state, crop, growing.stand.goal).value / whole / femalesPerMale(state, crop);
+    males.set(father, (males.get(father) ?? 0) + each);
+  }
+  return {
+    variety: view.variety,
+    wanted,
+    already: shut.length,
+    taken,
+    leftOut: candidates.length - taken.length,
+    malesFor: males,
+  };
+}
+
+interface Fathers {
+  readonly wanted: number;
+  readonly already: number;
+  readonly given: ReadonlyMap<Growing, number>;
+}
+
+/** The males of one variety, over all its plants, whatever they are grown for. */
+function fathersTonight(
+  state: State,
+  place: Place,
+  date: LocalDate,
+  order: readonly Growing[],
+  variety: string,
+  wanted: number,
+  outlook: readonly VarietyOutlook[],
+): Fathers {
+  const standing = order.filter((growing) => growing.variety.id === variety);
+  const view = outlook.find((each) => each.variety === variety) ?? null;
+  const already = standing.reduce(
+    (sum, growing) => sum + shutMales(state, growing, nextRoundOf(growing.crop, date), place.zone).length,
+    0,
+  );
+  return { wanted, already, given: spreadMales(view, standing, Math.max(0, wanted - already), date) };
+}
+
+/** The day of the round for which a flower is shut this evening. */
+function nextRoundOf(crop: Crop, date: LocalDate): LocalDate {
+  return crop.clock.round === 'dusk' ? date : addDays(date, 1);
+}
+
+/** The chance that a bud opens at the next round: tomorrow; of dusk crops this evening or the next. */
+function chanceTonight(forecast: Forecast, date: LocalDate, crop: Crop): number {
+  const on = (day: LocalDate) => forecast.find((each) => each.date === day)?.probability ?? 0;
+  return on(addDays(date, 1)) + (crop.clock.round === 'dusk' ? on(date) : 0);
 }
 
 /** How many females of a variety its stands' goals still need; `null` where a seed stand has no goal. */
@@ -170,18 +236,21 @@ function wantedTonight(
   return sum;
 }
 
-function shutFor(state: State, growings: readonly Growing[], date: LocalDate, zone: string) {
-  let females = 0;
-  let males = 0;
-  for (const growing of growings) {
-    males += shutMales(state, growing, date, zone).length;
-    for (const id of state.flowersOf.get(growing.plant.id) ?? []) {
+/** The plants of the females shut already for a day, one entry for each flower. */
+function femalesShutFor(
+  state: State,
+  growings: readonly Growing[],
+  date: LocalDate,
+  zone: string,
+): Growing[] {
+  return growings.flatMap((growing) =>
+    (state.flowersOf.get(growing.plant.id) ?? []).flatMap((id) => {
       const flower = state.flowers.get(id);
-      if (flower?.sex === 'female' && !flower.lost && roundDateOf(flower, growing.crop, zone) === date)
-        females++;
-    }
-  }
-  return { females, males };
+      return flower?.sex === 'female' && !flower.lost && roundDateOf(flower, growing.crop, zone) === date
+        ? growing
+        : [];
+    }),
+  );
 }
 
 /** The best by worth, where every one taken on a plant makes the plant's others worth less. */
@@ -201,15 +270,18 @@ function choose<T extends ToShut & { growing: Growing }>(candidates: readonly T[
 
 /** Males in turn from each plant that has some to open, sick plants left out. */
 function spreadMales(
-  view: VarietyOutlook,
+  view: VarietyOutlook | null,
   standing: readonly Growing[],
   wanted: number,
-  chanceOf: (forecast: VarietyOutlook['buds'][number]['forecast']) => number,
+  date: LocalDate,
 ): Map<Growing, number> {
   const likely = new Map<string, number>();
-  for (const { sex, growing, forecast, flower } of view.buds)
+  for (const { sex, growing, forecast, flower } of view?.buds ?? [])
     if (sex === 'male' && (flower === null || flower.shuttings.length === 0))
-      likely.set(growing.plant.id, (likely.get(growing.plant.id) ?? 0) + chanceOf(forecast));
+      likely.set(
+        growing.plant.id,
+        (likely.get(growing.plant.id) ?? 0) + chanceTonight(forecast, date, growing.crop),
+      );
   const able = standing.filter(({ plant }) => plant.health !== 'sick');
   // Where no males were counted any plant may have one: the walk will tell.
   const uncounted = [...likely.values()].every((sum) => sum < 0.5);
@@ -228,26 +300,34 @@ function spreadMales(
   return given;
 }
 
+/** What a flower of a sex is shut with, by the school and what its crop allows. */
+function closureFor(state: State, { crop }: Growing, sex: Sex): Closure {
+  const wanted = closureOf(state, crop);
+  const possible = closuresFor(crop, sex);
+  return possible.includes(wanted) ? wanted : (possible[0] as Closure);
+}
+
+function shuttingMinutes(state: State, { growing, females, males }: PlantTonight): number {
+  const each = (sex: Sex) => closureFacts(closureFor(state, growing, sex)).minutes.value;
+  return females.length * each('female') + males * each('male');
+}
+
 function pocketsFor(state: State, plants: readonly PlantTonight[]): Pockets {
   const bags = new Map<Closure, number>();
   let tapeCm = 0;
   let females = 0;
   const brushes = new Set<string>();
   for (const { growing, females: shut, males } of plants) {
-    const wanted = closureOf(state, growing.crop);
-    for (const [sex, count] of [
-      ['female', shut.length],
-      ['male', males],
-    ] as const) {
-      const possible = closuresFor(growing.crop, sex);
-      const closure = possible.includes(wanted) ? wanted : (possible[0] as Closure);
-      if (closure === 'tape') tapeCm += count * TAPE_CM;
-      else if (count > 0) bags.set(closure, (bags.get(closure) ?? 0) + count);
-    }
-    // Shut again in the morning with fresh tape.
-    if (wanted === 'tape') tapeCm += shut.length * TAPE_CM;
+    const add = (closure: Closure, count: number, again: number) => {
+      const tape = closureFacts(closure).tapeCm;
+      // Females are shut again in the morning with fresh tape; a bag goes back on.
+      tapeCm += (count + again) * tape;
+      if (tape === 0 && count > 0) bags.set(closure, (bags.get(closure) ?? 0) + count);
+    };
+    add(closureFor(state, growing, 'female'), shut.length, shut.length);
+    add(closureFor(state, growing, 'male'), males, 0);
     females += shut.length;
-    if (shut.length > 0) brushes.add(growing.variety.id);
+    if (shut.length > 0) brushes.add(fatherVarietyOf(growing));
   }
   return {
     tapeCm,

@@ -1,12 +1,12 @@
-import type { Crop, CropId } from '../crops';
-import type { State } from '../ledger';
+import type { Crop, CropId, Tool } from '../crops';
+import type { Flower, State } from '../ledger';
 import { growing } from '../patch';
 
 /** A gap this many times the catalogue's time is a pause, not work [M]. */
 const PAUSE = 3;
-/** The catalogue's time is worth this many flowers [M]. */
+/** What is known beforehand is worth this many flowers [M]. */
 const WEIGHT = 6;
-/** Of each crop the latest so many gaps are looked at. */
+/** Of each crop and method the latest so many gaps are looked at. */
 const MOST = 60;
 
 export interface WorkTime {
@@ -16,44 +16,88 @@ export interface WorkTime {
   readonly from: number;
 }
 
-const known = new WeakMap<State['flowers'], ReadonlyMap<CropId, readonly number[]>>();
-
-/**
- * Minutes a female takes, learnt from the log's own times: the median gap between one pollination and the next by
- * the same person on the same morning, pauses left out (anything past three times the catalogue's), drawn towards the catalogue.
- */
-export function workTime(state: State, crop: Crop): WorkTime {
-  const gaps = gapsOf(state).get(crop.id) ?? [];
-  const usual = crop.minutesPerFemale.value;
-  if (gaps.length === 0) return { minutes: usual, from: 0 };
-  const sorted = [...gaps].sort((a, b) => a - b);
-  const median = sorted[Math.floor(sorted.length / 2)] as number;
-  return { minutes: (usual * WEIGHT + median * gaps.length) / (WEIGHT + gaps.length), from: gaps.length };
+interface Known {
+  readonly gaps: ReadonlyMap<string, readonly number[]>;
+  readonly lastTool: ReadonlyMap<CropId, Tool>;
 }
 
-function gapsOf(state: State): ReadonlyMap<CropId, readonly number[]> {
+const known = new WeakMap<State['flowers'], Known>();
+
+/**
+ * Minutes a female takes with a method (a tool), learnt from the log's own times: the median gap between one pollination
+ * and the next by the same person on the same crop, pauses left out (anything past three times the catalogue's). The
+ * catalogue's time is drawn towards the crop's, and that towards the method's own.
+ */
+export function workTime(state: State, crop: Crop, tool: Tool = lastTool(state, crop)): WorkTime {
+  const { gaps } = knownOf(state);
+  const ofCrop = gaps.get(crop.id) ?? [];
+  const ofTool = gaps.get(`${crop.id}/${tool}`) ?? [];
+  const usual = drawn(crop.minutesPerFemale.value, ofCrop);
+  // Where one method is all there is, its gaps are the crop's: they count once.
+  return ofTool.length === ofCrop.length
+    ? { minutes: usual, from: ofCrop.length }
+    : { minutes: drawn(usual, ofTool), from: ofTool.length };
+}
+
+/** The tool of a crop's latest pollination; the catalogue's first before any. */
+export function lastTool(state: State, crop: Crop): Tool {
+  return knownOf(state).lastTool.get(crop.id) ?? crop.tools[0] ?? 'male-flower';
+}
+
+function drawn(usual: number, gaps: readonly number[]): number {
+  if (gaps.length === 0) return usual;
+  const sorted = [...gaps].sort((a, b) => a - b);
+  const half = sorted.length / 2;
+  const median = ((sorted[Math.ceil(half) - 1] as number) + (sorted[Math.floor(half)] as number)) / 2;
+  return (usual * WEIGHT + median * gaps.length) / (WEIGHT + gaps.length);
+}
+
+interface Worked {
+  readonly at: number;
+  readonly by: string;
+  readonly tool: Tool;
+  readonly crop: Crop;
+}
+
+function knownOf(state: State): Known {
   const found = known.get(state.flowers);
   if (found) return found;
-  const worked: { at: number; by: string; crop: Crop }[] = [];
-  for (const flower of state.flowers.values())
-    for (const { at, by } of flower.pollinations) {
-      const crop = growing(state, flower.plant)?.crop;
-      if (crop) worked.push({ at: Date.parse(at), by, crop });
-    }
-  worked.sort((a, b) => a.at - b.at);
-  const last = new Map<string, { at: number; crop: Crop }>();
-  const gaps = new Map<CropId, number[]>();
-  for (const { at, by, crop } of worked) {
-    const before = last.get(by);
-    last.set(by, { at, crop });
-    if (!before || before.crop.id !== crop.id) continue;
-    const minutes = (at - before.at) / 60_000;
+  const worked = latestWork(state);
+  const before = new Map<string, Worked>();
+  const gaps = new Map<string, number[]>();
+  const tools = new Map<CropId, Tool>();
+  for (const work of worked) {
+    const { at, by, tool, crop } = work;
+    const last = before.get(by);
+    before.set(by, work);
+    tools.set(crop.id, tool);
+    if (!last || last.crop.id !== crop.id) continue;
+    const minutes = (at - last.at) / 60_000;
     if (minutes <= 0.05 || minutes > crop.minutesPerFemale.value * PAUSE) continue;
-    const list = gaps.get(crop.id) ?? [];
-    list.push(minutes);
-    gaps.set(crop.id, list);
+    for (const key of [crop.id, `${crop.id}/${tool}`]) {
+      const list = gaps.get(key) ?? [];
+      list.push(minutes);
+      gaps.set(key, list);
+    }
   }
-  const latest = new Map([...gaps].map(([crop, list]) => [crop, list.slice(-MOST)]));
-  known.set(state.flowers, latest);
-  return latest;
+  const result: Known = {
+    gaps: new Map([...gaps].map(([key, list]) => [key, list.slice(-MOST)])),
+    lastTool: tools,
+  };
+  known.set(state.flowers, result);
+  return result;
+}
+
+/** Every pollination with its crop, in the order of the clock. */
+function latestWork(state: State): Worked[] {
+  const cropOf = new Map<string, Crop | null>();
+  const worked: Worked[] = [];
+  for (const flower of state.flowers.values() as Iterable<Flower>) {
+    if (flower.pollinations.length === 0) continue;
+    let crop = cropOf.get(flower.plant);
+    if (crop === undefined) cropOf.set(flower.plant, (crop = growing(state, flower.plant)?.crop ?? null));
+    if (!crop) continue;
+    for (const { at, by, tool } of flower.pollinations) worked.push({ at: Date.parse(at), by, tool, crop });
+  }
+  return worked.sort((a, b) => a.at - b.at);
 }

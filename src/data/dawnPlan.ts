@@ -1,10 +1,13 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { morningOf, type Morning } from '@core/bloom';
 import type { FlowerId } from '@core/ids';
+import type { State } from '@core/ledger';
 import {
   dawnQuestion,
   lastCheck,
+  fatherVarietyOf,
   planRound,
+  workTime,
   type Collecting,
   type DawnQuestion,
   type PlannedStop,
@@ -49,7 +52,10 @@ export function useDawnPlan(round: PollinationRound | null): DawnPlan | null {
     () => (round ? morningOf(state, place, round.date, weatherOf) : null),
     [state, place, round, weatherOf],
   );
-  const progress = useMemo(() => (round ? progressOf(round, place.zone) : null), [round, place.zone]);
+  const progress = useMemo(
+    () => (round ? progressOf(state, round, place.zone) : null),
+    [state, round, place.zone],
+  );
   // Seconds pass without changing a plan; an entry or a minute do.
   const minute = Math.floor(now / 60_000) * 60_000;
   const question = useMemo(() => {
@@ -148,7 +154,7 @@ interface Progress {
 }
 
 /** How the round goes so far, from its own entries. */
-function progressOf(round: PollinationRound, zone: string): Progress {
+function progressOf(state: State, round: PollinationRound, zone: string): Progress {
   const worked = round.stops
     .flatMap(({ flower, growing }) =>
       flower.pollinations
@@ -164,17 +170,17 @@ function progressOf(round: PollinationRound, zone: string): Progress {
   for (let i = 1; i < worked.length; i++) {
     const { at, growing } = worked[i] as (typeof worked)[number];
     const minutes = (at - (worked[i - 1] as (typeof worked)[number]).at) / 60_000;
-    const usual = growing.crop.minutesPerFemale.value;
+    const usual = workTime(state, growing.crop).minutes;
     // A pause is no pace.
     if (minutes > usual * 3) continue;
     taken += minutes;
     reckoned += usual;
     gaps++;
   }
-  const { plant, variety, stand } = last.growing;
+  const { plant } = last.growing;
   return {
     pace: gaps < PACE_FROM ? 1 : Math.min(2, Math.max(0.6, taken / reckoned)),
-    hands: stand.goal?.fatherVariety ?? variety.id,
+    hands: fatherVarietyOf(last.growing),
     at: { xM: plant.xM, yM: plant.yM },
     lastAt: last.at,
   };

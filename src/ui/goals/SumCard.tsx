@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import type { GoalSum } from '@core/rounds';
+import type { GoalPart, GoalSum } from '@core/rounds';
 import { shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden';
 import { Badge, Card } from '../controls';
@@ -11,60 +11,27 @@ const pct = (share: number) => `${Math.round(share * 100)} %`;
 
 /** The way from what is wanted back to tonight's tape, a line for each step. */
 export function SumCard({ sum }: { sum: GoalSum }) {
-  const { prefs } = useGarden();
-  const { crop, goal } = sum;
-  const forSeed = sum.fruitsForSeed > 0;
-  const rate = sum.setRate;
-  const length =
-    prefs.units === 'us' ? `${(sum.tapeCm / 30.48).toFixed(1)} ft` : `${(sum.tapeCm / 100).toFixed(1)} m`;
-  const rows: [string, string, string][] = [];
-  if (sum.seeds !== null && sum.seedsPerFruit) {
-    rows.push([
-      'Seeds',
-      String(Math.round(sum.seeds)),
-      goal.seed?.unit === 'grams' ? `${goal.seed.amount} g by the usual weight` : 'wanted',
-    ]);
-    rows.push([
-      'Fruits for seed',
-      String(sum.fruitsForSeed),
-      `${sum.seedsPerFruit.value} seeds in one (${fromWords[sum.seedsPerFruit.from]})${goal.mothers && goal.mothers >= sum.fruitsForSeed ? `; one for each of ${goal.mothers} mothers` : ''}`,
-    ]);
-  }
-  if (sum.fruitsForKitchen > 0) rows.push(['Fruits for the kitchen', String(sum.fruitsForKitchen), 'wanted']);
-  rows.push(['Set or waiting', `${sum.setAlready} + ${sum.waiting}`, 'already on the plants']);
-  rows.push([
-    'Pollinations',
-    Number.isFinite(sum.pollinations) ? String(sum.pollinations) : 'too many',
-    `${pct(sum.setShare.value)} set (${fromWords[sum.setShare.from]}${rate.own.n > 0 && sum.setShare.from === 'records' ? `, ${rate.own.k} of ${rate.own.n} here` : ''}); enough with ${pct(goal.assurance)} certainty`,
-  ]);
-  if (forSeed) {
-    rows.push([
-      'Females to shut',
-      String(sum.femalesToShut),
-      `${pct(sum.wholeShare.value)} stay whole in ${closureWords[sum.closure]} (${fromWords[sum.wholeShare.from]})`,
-    ]);
-    rows.push([
-      crop.flowers.perfect
-        ? 'Father buds to bag'
-        : crop.family === 'corn'
-          ? 'Tassels to bag'
-          : 'Males to shut',
-      String(sum.malesToShut),
-      `${sum.malesPerFemale.value} for one, and a spare`,
-    ]);
-    rows.push([
-      'Pockets',
-      sum.tapeCm > 0 ? length : plural(sum.bags, 'bag'),
-      `${sum.tapeCm > 0 ? 'tape, ' : ''}${plural(sum.marks, 'mark')}, a brush of its own`,
-    ]);
-  }
-  rows.push(['Time', `${sum.minutes} min`, 'in all, evenings and mornings']);
-  if (sum.morningsLeft !== null)
-    rows.push([
-      'Mornings left',
-      String(sum.morningsLeft),
-      `until ${sum.lastUsefulOn ? shortDayText(sum.lastUsefulOn) : '–'}; about ${sum.perMorning.toFixed(1)} females open a day`,
-    ]);
+  const { prefs, state } = useGarden();
+  const rows = [
+    ...seedRows(sum),
+    ...(sum.forKitchen.wanted > 0
+      ? [['Fruits for the kitchen', String(sum.forKitchen.wanted), doneWords(sum.forKitchen)] as const]
+      : []),
+    pollinationsRow(sum),
+    ...(sum.forSeed.pollinations > 0
+      ? shuttingRows(sum, prefs.units, state.varieties.get(sum.goal.fatherVariety ?? '')?.name ?? null)
+      : []),
+    ['Time', `${sum.minutes} min`, 'in all, evenings and mornings'] as const,
+    ...(sum.morningsLeft === null
+      ? []
+      : [
+          [
+            'Mornings left',
+            String(sum.morningsLeft),
+            `until ${sum.lastUsefulOn ? shortDayText(sum.lastUsefulOn) : '–'}; about ${sum.perMorning.toFixed(1)} females open a day`,
+          ] as const,
+        ]),
+  ];
   return (
     <Card>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center', gap: 8 }}>
@@ -77,6 +44,74 @@ export function SumCard({ sum }: { sum: GoalSum }) {
       ))}
     </Card>
   );
+}
+
+type SumLine = readonly [name: string, value: string, why: string];
+
+const doneWords = ({ set, waiting }: GoalPart) => `${set} set, ${waiting} waiting on the plants`;
+
+function seedRows({ seeds, seedsPerFruit, goal, forSeed, mothers, fathers }: GoalSum): SumLine[] {
+  if (seeds === null || !seedsPerFruit) return [];
+  const plants = [
+    goal.mothers ? `${mothers} of ${goal.mothers} mothers` : null,
+    goal.fathers ? `${fathers} of ${goal.fathers} fathers` : null,
+  ].filter(Boolean);
+  return [
+    [
+      'Seeds',
+      String(Math.round(seeds)),
+      goal.seed?.unit === 'grams' ? `${goal.seed.amount} g by the usual weight` : 'wanted',
+    ],
+    [
+      'Fruits for seed',
+      String(forSeed.wanted),
+      `${seedsPerFruit.value} seeds in one (${fromWords[seedsPerFruit.from]})${goal.mothers && goal.mothers >= forSeed.wanted ? `; one for each of ${goal.mothers} mothers` : ''}; ${doneWords(forSeed)}`,
+    ],
+    ...(plants.length > 0
+      ? [
+          [
+            'Fruits still to come',
+            String(forSeed.left),
+            `behind the set fruit stand ${plants.join(', ')}`,
+          ] as const,
+        ]
+      : []),
+  ];
+}
+
+function pollinationsRow({ pollinations, setShare, setRate, goal }: GoalSum): SumLine {
+  const own =
+    setRate.own.n > 0 && setShare.from === 'records' ? `, ${setRate.own.k} of ${setRate.own.n} here` : '';
+  return [
+    'Pollinations',
+    Number.isFinite(pollinations) ? String(pollinations) : 'too many',
+    `${pct(setShare.value)} set (${fromWords[setShare.from]}${own}); enough with ${pct(goal.assurance)} certainty`,
+  ];
+}
+
+function shuttingRows(sum: GoalSum, units: 'metric' | 'us', father: string | null): SumLine[] {
+  const { crop } = sum;
+  const length =
+    units === 'us' ? `${(sum.tapeCm / 30.48).toFixed(1)} ft` : `${(sum.tapeCm / 100).toFixed(1)} m`;
+  const perfect = crop.flowers.perfect !== undefined;
+  const males = perfect ? 'Father buds to bag' : crop.family === 'corn' ? 'Tassels to bag' : 'Males to shut';
+  return [
+    [
+      perfect ? 'Mothers to open and bag' : crop.family === 'corn' ? 'Shoots to bag' : 'Females to shut',
+      String(sum.femalesToShut),
+      `${pct(sum.wholeShare.value)} stay whole in ${closureWords[sum.closure]} (${fromWords[sum.wholeShare.from]})`,
+    ],
+    [
+      males,
+      String(sum.malesToShut),
+      `${father ? `${father}: ` : ''}${sum.malesPerFemale.value} for one, and a spare`,
+    ],
+    [
+      'Pockets',
+      sum.tapeCm > 0 ? length : plural(sum.bags, 'bag'),
+      `${sum.tapeCm > 0 ? 'tape, ' : ''}${plural(sum.marks, 'mark')}, a brush of its own`,
+    ],
+  ];
 }
 
 function SumRow({ name, value, why }: { name: string; value: string; why: string }) {

@@ -17,12 +17,12 @@ export const standingTone = {
 } as const satisfies Record<GoalStanding, string>;
 
 /** What a goal asks for, in a line. */
-export function goalLine({ goal, fruitsForSeed, fruitsForKitchen }: GoalSum): string {
+export function goalLine({ goal, forSeed, forKitchen }: GoalSum): string {
   const parts = [
     goal.seed
-      ? `${goal.seed.amount} ${goal.seed.unit === 'grams' ? 'g of seed' : 'seeds'} (${plural(fruitsForSeed, 'fruit')})`
+      ? `${goal.seed.amount} ${goal.seed.unit === 'grams' ? 'g of seed' : 'seeds'} (${plural(forSeed.wanted, 'fruit')})`
       : null,
-    fruitsForKitchen > 0 ? `${plural(fruitsForKitchen, 'fruit')} for the kitchen` : null,
+    forKitchen.wanted > 0 ? `${plural(forKitchen.wanted, 'fruit')} for the kitchen` : null,
   ];
   return parts.filter(Boolean).join(', ');
 }
@@ -35,7 +35,7 @@ export function standingSentence(sum: GoalSum): string {
       return 'Enough has set. What opens now can stay open.';
     case 'on-course':
       return sum.pollinations === 0
-        ? `${plural(sum.waiting, 'flower')} worked and waiting should be enough.`
+        ? `${plural(sum.forSeed.waiting + sum.forKitchen.waiting, 'flower')} worked and waiting should be enough.`
         : `${plural(sum.pollinations, 'pollination')} to go${last ? `, the last useful one on ${last}` : ''}.`;
     case 'behind':
       return `${plural(sum.pollinations, 'pollination')} to go by ${last ?? 'the end'}: shut every likely female, on more plants, or ask for less.`;

@@ -12,7 +12,9 @@ import {
 import { growing as growingOf, plantName, walkOrder } from '@core/patch';
 import {
   fathersFor,
+  fatherVarietyOf,
   isWhole,
+  lastTool,
   nextMarkIn,
   suggestFathers,
   holdSeconds,
@@ -42,7 +44,6 @@ import { DeadlineLine } from './DeadlineLine';
 import { FatherTiles } from './FatherTiles';
 import { HoldTimer } from './HoldTimer';
 import { HowItWent } from './HowItWent';
-import { lastTool } from './lastTool';
 import { NextStops } from './NextStops';
 import { WhereItIs } from './WhereItIs';
 
@@ -137,7 +138,7 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onLeave }: RoundS
     whole || (found !== null && ['torn', 'holed', 'insect'].includes(found) && answers.purpose === 'kitchen');
   const males = answers.males ?? Object.fromEntries(suggested);
   const tool = answers.tool ?? lastTool(state, crop);
-  const wanted = growing.stand.goal?.fatherVariety ?? variety.id;
+  const wanted = fatherVarietyOf(growing);
   const carried =
     dawn?.hands &&
     dawn.hands !== wanted &&

@@ -1,0 +1,160 @@
+import { cropOf, type CropId, type Reason, type Stage, type Closure, type Sex } from './crops';
+import { idMaker, type FlowerId, type PlantId, type StandId, type VarietyId } from './ids';
+import {
+  apply,
+  emptyState,
+  SCHEMA_VERSION,
+  type AnyEvent,
+  type CheckResult,
+  type Draft,
+  type Goal,
+  type LedgerEvent,
+  type Place,
+  type State,
+} from './ledger';
+import { growing, nextPlantPlaces, type Growing } from './patch';
+import { seededRandom } from './random';
+import { NO_GOAL } from './rounds';
+import { atLocalTime, toInstant, type LocalDate } from './time';
+
+export const TEST_PLACE: Place = {
+  name: 'Test Terraces',
+  latitude: 46.2,
+  longitude: 14.6,
+  zone: 'Europe/Ljubljana',
+};
+
+export interface Planted {
+  readonly stand: StandId;
+  readonly variety: VarietyId;
+  readonly plants: readonly PlantId[];
+}
+
+/** A small garden written event by event, for tests and benchmarks only: the real ledger, without a store. */
+export class TestGarden {
+  state: State = emptyState();
+  readonly events: LedgerEvent[] = [];
+  private readonly ids;
+  private readonly patch;
+  private last = 0;
+  private beds = 0;
+
+  constructor(
+    readonly place: Place = TEST_PLACE,
+    readonly began: LocalDate = '2026-05-20',
+    seed = 1,
+  ) {
+    this.ids = idMaker(seededRandom(seed));
+    const at = this.time(began, 9);
+    this.patch = this.ids.subject('patch', at);
+    this.write(at, { kind: 'patchBegun', patch: this.patch, name: 'Test' });
+    this.write(at, { kind: 'placeSet', patch: this.patch, place });
+  }
+
+  get patchId() {
+    return this.patch;
+  }
+
+  /** A moment on the garden's clock. */
+  time(date: LocalDate, hour: number, minute = 0): number {
+    return atLocalTime(date, hour, minute, this.place.zone);
+  }
+
+  write(at: number, draft: Draft, by = 'Oda'): LedgerEvent {
+    this.last = Math.max(this.last, Math.round(at));
+    const event = {
+      id: this.ids.event(this.last),
+      v: SCHEMA_VERSION,
+      at: toInstant(Math.round(at)),
+      by,
+      device: 'test',
+      ...draft,
+    } as LedgerEvent;
+    this.events.push(event);
+    this.state = apply(this.state, event as AnyEvent);
+    return event;
+  }
+
+  school(school: string, choice: string): void {
+    this.write(this.time(this.began, 10), {
+      kind: 'schoolChosen',
+      patch: this.patch,
+      school,
+      choice,
+    } as Draft);
+  }
+
+  plant(
+    crop: CropId,
+    name: string,
+    count: number,
+    options: { reason?: Reason; goal?: Partial<Goal> } = {},
+  ): Planted {
+    const at = this.time(this.began, 9);
+    const bed = this.ids.subject('bed', at);
+    const variety = this.ids.subject('variety', at);
+    const stand = this.ids.subject('stand', at);
+    const corner = { xM: 0, yM: 5 * this.beds++, lengthM: 30, widthM: 3 };
+    this.write(at, { kind: 'bedAdded', bed, patch: this.patch, name: `bed ${this.beds}`, ...corner });
+    this.write(at, { kind: 'varietyAdded', variety, patch: this.patch, name, crop, shape: 'round' });
+    this.write(at, { kind: 'standAdded', stand, bed, variety, reason: options.reason ?? 'seed' });
+    const plants = nextPlantPlaces(corner, [], count, cropOf(crop)).map((spot, i) => {
+      const plant = this.ids.subject('plant', at);
+      this.write(at, {
+        kind: 'plantAdded',
+        plant,
+        stand,
+        label: String(i + 1),
+        ...spot,
+        plantedOn: this.began,
+      });
+      return plant;
+    });
+    if (options.goal) this.goal(stand, options.goal);
+    return { stand, variety, plants };
+  }
+
+  goal(stand: StandId, goal: Partial<Goal>): void {
+    this.write(this.time(this.began, 20), { kind: 'goalSet', stand, goal: { ...NO_GOAL, ...goal } });
+  }
+
+  see(at: number, plant: PlantId, sex: Sex, stage: Stage, node: number | null = null): FlowerId {
+    const flower = this.ids.subject('flower', at);
+    this.write(at, { kind: 'flowerSeen', flower, plant, sex, stage, node });
+    return flower;
+  }
+
+  /** A bud seen and shut on an evening: it is due at the next dawn. */
+  shut(date: LocalDate, plant: PlantId, sex: Sex, closure: Closure = 'tape', hour = 19): FlowerId {
+    const flower = this.see(this.time(date, hour), plant, sex, 'coloured');
+    this.write(this.time(date, hour, 1), { kind: 'flowerShut', flower, closure });
+    return flower;
+  }
+
+  check(at: number, flower: FlowerId, result: CheckResult): void {
+    this.write(at, { kind: 'closureChecked', flower, result });
+  }
+
+  work(at: number, flower: FlowerId, males: readonly FlowerId[], more: Partial<Draft> = {}): void {
+    this.write(at, {
+      kind: 'pollinated',
+      flower,
+      fathers: males.flatMap((male) => {
+        const plant = this.state.flowers.get(male)?.plant;
+        return plant ? [{ plant, males: 1, flowers: [male] }] : [];
+      }),
+      tool: 'male-flower',
+      shutAgain: 'tape',
+      purpose: 'seed',
+      ...more,
+    } as Draft);
+  }
+
+  look(at: number, flower: FlowerId, result: 'growing' | 'same' | 'yellowing' | 'gone'): void {
+    this.write(at, { kind: 'lookedAt', flower, result, sizeMm: null });
+  }
+
+  growing(plant: PlantId): Growing {
+    return growing(this.state, plant) as Growing;
+  }
+}

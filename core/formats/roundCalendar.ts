@@ -1,8 +1,10 @@
-import { nextRounds, looksDue, type Round } from '../rounds';
+import { morningOf } from '../bloom';
+import { cropOf } from '../crops';
+import { cornDay, crossDay, nextRounds, looksDue, type Round } from '../rounds';
 import { fateOf, workedOn } from '../fruitset';
 import type { Place, State } from '../ledger';
 import { mainPatch, growing } from '../patch';
-import { addDays, toInstant, type LocalDate } from '../time';
+import { addDays, localDateOf, toInstant, type LocalDate } from '../time';
 import { DateTime } from 'luxon';
 import type { CalendarEntry } from './calendar';
 
@@ -45,6 +47,17 @@ export function roundCalendar(
       alarmsMin: [ALARM_MIN[round.kind]],
     };
   });
+  for (const { kind, at, minutes, summary, description } of otherWork(state, place, now))
+    entries.push({
+      ...base,
+      uid: `${kind}-${localDateOf(at, place.zone)}-${home}@steady-trowel`,
+      start: local(at),
+      minutes,
+      summary,
+      description,
+      categories: ['pollination', kind],
+      alarmsMin: [ALARM_MIN.dawn],
+    });
   for (const [date, count] of looksByDay(state, place, now))
     entries.push({
       ...base,
@@ -58,9 +71,35 @@ export function roundCalendar(
   return entries;
 }
 
+/** This morning's ear swaps and the next visit to the crosses, where they are still to come. */
+function otherWork(state: State, place: Place, now: number) {
+  const today = localDateOf(now, place.zone);
+  const work: { kind: string; at: number; minutes: number; summary: string; description: string }[] = [];
+  const { pairs } = cornDay(state, place, today);
+  const dry = morningOf(state, place, today).window(cropOf('corn')).opens;
+  if (pairs.length > 0 && dry > now)
+    work.push({
+      kind: 'corn',
+      at: dry,
+      minutes: Math.max(10, pairs.length * 4),
+      summary: pairs.length === 1 ? 'Corn: pour 1 tassel bag' : `Corn: pour ${pairs.length} tassel bags`,
+      description: 'When the dew is off and before the breeze: tap, pour, cover, in one movement.',
+    });
+  const next = crossDay(state, place, today).mothers.find(({ nextAt }) => nextAt !== null)?.nextAt ?? null;
+  if (next !== null && next > now)
+    work.push({
+      kind: 'crosses',
+      at: next,
+      minutes: 15,
+      summary: 'Crosses: pollen on again',
+      description: 'Clean dry brush, pollen of the bagged fathers, bag on again.',
+    });
+  return work;
+}
+
 function looksByDay(state: State, place: Place, now: number): Map<LocalDate, number> {
   const days = new Map<LocalDate, number>();
-  const today = DateTime.fromMillis(now, { zone: place.zone }).toFormat('yyyy-MM-dd');
+  const today = localDateOf(now, place.zone);
   const owed = looksDue(state, place.zone, today);
   if (owed.length > 0) days.set(today, owed.length);
   const last = addDays(today, LOOK_DAYS);

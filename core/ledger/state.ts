@@ -215,3 +215,13 @@ function addFlowerOf(flowersOf: Map<PlantId, FlowerId[]>, flower: Flower): void 
   if (list) list.push(flower.id);
   else flowersOf.set(flower.plant, [flower.id]);
 }
+
+/** When the latest entry still loaded happened, by its own clock; `null` before any. */
+export function latestAt(state: State): string | null {
+  let latest: string | null = null;
+  for (const events of state.log.values()) {
+    const last = events[events.length - 1];
+    if (last && (latest === null || last.at > latest)) latest = last.at;
+  }
+  return latest;
+}

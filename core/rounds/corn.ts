@@ -3,7 +3,7 @@ import { mainPatch, walkOrder, type Growing } from '../patch';
 import { addDays, localDateOf, type LocalDate } from '../time';
 import { freeMales } from './dawn';
 import { matchPollen } from './matching';
-import { fatherVarietyOf, lastCheck, shutMales, silkAge, silkReady, silkSeenAt, stopsOf } from './stops';
+import { earStops, fatherVarietyOf, lastCheck, shutMales, silkAge, silkReady, silkSeenAt } from './stops';
 
 export interface Ear {
   readonly flower: Flower;
@@ -130,7 +130,7 @@ function pairsOf(
     ({ id }) => silked.some(({ growing }) => growing.crop.family === 'corn') && state.flowers.get(id),
   );
   const toDo = new Set(
-    stopsOf(state, date, place.zone, 'dawn').flatMap(({ flower, state: how }) =>
+    earStops(state, date, place.zone).flatMap(({ flower, state: how }) =>
       how === 'to-do' ? [flower.id] : [],
     ),
   );

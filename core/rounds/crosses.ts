@@ -1,3 +1,4 @@
+import { gardenDay } from '../bloom';
 import type { Flower, Place, State } from '../ledger';
 import { walkOrder, type Growing } from '../patch';
 import { addDays, localDateOf, type LocalDate } from '../time';
@@ -8,6 +9,17 @@ export const HOURS_BETWEEN = 3;
 /** A stigma laid bare takes pollen for about so many days [M]. */
 const RECEPTIVE_DAYS = 2;
 const HOUR = 3_600_000;
+/** Visits lie between this long after sunrise (dew off) and before sunset [M]. */
+const AFTER_SUNRISE_H = 2.5;
+const BEFORE_SUNSET_H = 1;
+
+/** The first moment from `time` on that lies in the working part of a day. */
+function byDay(place: Place, time: number): number {
+  const day = gardenDay(place, localDateOf(time, place.zone));
+  const from = day.sunrise + AFTER_SUNRISE_H * HOUR;
+  if (time <= day.sunset - BEFORE_SUNSET_H * HOUR) return Math.max(time, from);
+  return gardenDay(place, addDays(day.date, 1)).sunrise + AFTER_SUNRISE_H * HOUR;
+}
 
 export interface CrossFlower {
   readonly flower: Flower;
@@ -62,7 +74,7 @@ export function crossDay(state: State, place: Place, date: LocalDate): CrossDay 
         if (flower.coverOffAt === null) bagsOff.push({ flower, growing });
         continue;
       }
-      const mother = motherOf(flower, growing, date, on);
+      const mother = motherOf(flower, growing, place, date, on);
       if (mother) mothers.push(mother);
     }
   }
@@ -106,6 +118,7 @@ function isAt(flower: Flower, stage: string, date: LocalDate, zone: string): boo
 function motherOf(
   flower: Flower,
   growing: Growing,
+  place: Place,
   date: LocalDate,
   on: (at: string) => LocalDate,
 ): Mother | null {
@@ -115,6 +128,7 @@ function motherOf(
   const last = flower.pollinations[flower.pollinations.length - 1];
   // A cone pushed over the stigma stays there: one visit is enough.
   const enough = last?.tool === 'anthers' || flower.pollinations.length >= VISITS_A_DAY;
-  const nextAt = enough ? null : last ? Date.parse(last.at) + HOURS_BETWEEN * HOUR : Date.parse(emasculated);
+  const due = last ? Date.parse(last.at) + HOURS_BETWEEN * HOUR : Date.parse(emasculated);
+  const nextAt = enough ? null : last ? byDay(place, due) : due;
   return { flower, growing, visits: flower.pollinations.length, visitsToday: today, nextAt };
 }

@@ -1,7 +1,7 @@
 import type { FlowerId } from '../ids';
-import type { Place, State } from '../ledger';
+import type { Flower, Place, State } from '../ledger';
 import { mainPatch, walkOrder } from '../patch';
-import type { LocalDate } from '../time';
+import { localDateOf, type LocalDate } from '../time';
 import type { Morning, OpenWindow } from '../bloom';
 import { matchPollen, type PollenFemale, type PollenMale, type PollenMatch } from './matching';
 import { planRound, type PlanRequest, type PlanStop, type PlanWorker, type RoundPlan } from './plan';
@@ -10,6 +10,7 @@ import {
   fatherVarietyOf,
   femalesPerMale,
   isPure,
+  LATE_OPENER_MIN,
   lastCheck,
   maleUses,
   shutMales,
@@ -24,8 +25,6 @@ const MALE_S = 20;
 const FATHER_S = 15;
 /** A flower found not open yet is come back to after this long [M]. */
 export const COME_BACK_MIN = 20;
-/** A crop that opens later than this before the hard end is not held to it [M]. */
-const LATE_OPENER_MIN = 10;
 /** The walk to the flower is planned apart: this much of a flower's minutes is walking [M]. */
 const WALK_SHARE = 0.15;
 
@@ -61,6 +60,12 @@ export interface DawnOptions {
   readonly carrying?: string | null;
   /** Where the first person stands. */
   readonly at?: { readonly xM: number; readonly yM: number };
+}
+
+/** Whether a male was looked at that morning and taken: its pollen is in the hands of who recorded it. */
+export function inHand(male: Flower, date: LocalDate, zone: string): boolean {
+  const check = lastCheck(male);
+  return check?.result === 'whole' && localDateOf(Date.parse(check.at), zone) === date;
 }
 
 /**
@@ -112,6 +117,11 @@ export function dawnQuestion(
     needs.set(female, (needs.get(female) ?? new Set()).add(id));
   }
   const collecting = [...gathered].map(([id, each]): Collecting => ({ id, ...each }));
+  const picked = (id: FlowerId) => {
+    const male = state.flowers.get(id);
+    return male !== undefined && inHand(male, date, place.zone);
+  };
+  const has = collecting.filter(({ males: all }) => all.every(picked)).map(({ id }) => id);
   // A flower that only opens once the insects fly is worked in its own window: its closure keeps them out till then.
   const endOf = ({ opens, closes }: OpenWindow) =>
     opens + LATE_OPENER_MIN * MINUTE < options.deadline ? Math.min(closes, options.deadline) : closes;
@@ -120,12 +130,12 @@ export function dawnQuestion(
     options.deadline,
     ...stops.map(({ growing: { crop } }) => endOf(morning.window(crop))),
   );
-  const planStops: PlanStop[] = collecting.map(({ id, plant, variety, males: picked }) => ({
+  const planStops: PlanStop[] = collecting.map(({ id, plant, variety, males: all }) => ({
     id,
     kind: 'collect',
     ...placeOf(state, plant),
     pollen: variety,
-    serviceS: FATHER_S + MALE_S * picked.length,
+    serviceS: FATHER_S + MALE_S * all.filter((male) => !picked(male)).length,
     opens: 0,
     closes: last,
     value: 0,
@@ -156,6 +166,7 @@ export function dawnQuestion(
     pace: options.pace ?? 1,
     ...(i === 0 && options.at ? { at: options.at } : {}),
     ...(i === 0 && options.carrying !== undefined ? { pollen: options.carrying } : {}),
+    ...(i === 0 && has.length > 0 ? { has } : {}),
   }));
   return {
     match,

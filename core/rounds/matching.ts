@@ -12,8 +12,6 @@ export interface PollenFemale {
   /** Males it should get, 1 to 4. */
   readonly wants: number;
   readonly purpose: 'seed' | 'kitchen';
-  /** Where a crop has a rule of its own: corn suffers from selfing whatever the patch allows. */
-  readonly selfing?: PollenRules['selfing'];
 }
 
 export interface PollenMale {
@@ -84,7 +82,7 @@ export function matchPollen({
   const uses = groups.map(() => 0);
   const flow = groups.map(() => females.map(() => 0));
   let objective = 0;
-  const ownOf = (female: PollenFemale) => female.selfing ?? rules.selfing;
+  const own = rules.selfing;
   const run = (
     fits: (group: Group, female: PollenFemale, j: number) => boolean,
     most: (j: number) => number,
@@ -128,15 +126,16 @@ export function matchPollen({
   const usable = ({ variety, pure }: Group, female: PollenFemale) =>
     variety === (female.fatherVariety ?? female.variety) && (pure || female.purpose === 'kitchen');
   run(
-    (group, female) => usable(group, female) && (ownOf(female) === 'allowed' || group.plant !== female.plant),
+    (group, female) => usable(group, female) && (own === 'allowed' || group.plant !== female.plant),
     (j) => (females[j] as PollenFemale).wants,
   );
-  const last = females.map((female, j) => ownOf(female) === 'others-first' && got[j] === 0);
-  if (last.includes(true))
+  if (own === 'others-first') {
+    const without = got.map((count) => count === 0);
     run(
-      (group, female, j) => usable(group, female) && group.plant === female.plant && last[j] === true,
-      (j) => (last[j] ? (females[j] as PollenFemale).wants : 0),
+      (group, female, j) => usable(group, female) && group.plant === female.plant && without[j] === true,
+      (j) => (without[j] ? (females[j] as PollenFemale).wants : 0),
     );
+  }
   return {
     pairs: handedOut(groups, females, flow),
     unmet: females.flatMap((female, j) => {

@@ -4,7 +4,7 @@ import type { PlantId } from '../ids';
 import type { Flower, Place, State } from '../ledger';
 import { growing, walkOrder, type Growing } from '../patch';
 import { addDays, localDateOf, type LocalDate } from '../time';
-import { roundMinutes, shutMales, stopsOf, type Stop } from './stops';
+import { fatherVarietyOf, LATE_OPENER_MIN, roundMinutes, shutMales, stopsOf, type Stop } from './stops';
 import { workTime } from './workTimes';
 
 const MINUTE = 60_000;
@@ -20,7 +20,12 @@ export interface PollinationRound {
   readonly toDo: readonly Stop[];
   readonly males: number;
   readonly fatherPlants: number;
+  /** Work on the flowers that open before the end. */
   readonly minutes: number;
+  /** Flowers that only open about the end or after it: their closures keep insects out till then. */
+  readonly afterEnd: readonly Stop[];
+  /** When the first of those opens; `null` without any. */
+  readonly afterEndFrom: number | null;
   readonly window: OpenWindow;
   /** The latest start that still ends before the insects (dawn) or while one can see (dusk). */
   readonly startBy: number;
@@ -56,7 +61,6 @@ export function pollinationRound(
   const morning = morningOf(state, place, date, weatherOf);
   const { day } = morning;
   const toDo = stops.filter((stop) => stop.state === 'to-do' || stop.state === 'later');
-  const minutes = roundMinutes(toDo, (crop) => workTime(state, crop).minutes);
   const windows = stops.map(({ growing: { crop } }) => morning.window(crop));
   const window = {
     opens: Math.min(...windows.map(({ opens }) => opens)),
@@ -64,7 +68,11 @@ export function pollinationRound(
   };
   // At dusk no bee sets the end, but the light does: an hour past the last of it [M].
   const end = kind === 'dawn' ? day.insectsFrom : day.lastLight + 60 * MINUTE;
-  const varieties = new Set(stops.map(({ growing: { variety } }) => variety.id));
+  const opensAt = ({ growing: { crop } }: Stop) => morning.window(crop).opens;
+  const afterEnd = toDo.filter((stop) => opensAt(stop) + LATE_OPENER_MIN * MINUTE >= end);
+  const inTime = afterEnd.length === toDo.length ? toDo : toDo.filter((stop) => !afterEnd.includes(stop));
+  const minutes = roundMinutes(inTime, (crop) => workTime(state, crop).minutes);
+  const varieties = new Set(stops.map(({ growing }) => fatherVarietyOf(growing)));
   let males = 0;
   let fatherPlants = 0;
   for (const each of walkOrder(state)) {
@@ -81,6 +89,8 @@ export function pollinationRound(
     males,
     fatherPlants,
     minutes,
+    afterEnd: inTime === toDo ? [] : afterEnd,
+    afterEndFrom: inTime === toDo || afterEnd.length === 0 ? null : Math.min(...afterEnd.map(opensAt)),
     window,
     startBy: Math.max(window.opens, end - minutes * MINUTE),
     end,
@@ -88,9 +98,11 @@ export function pollinationRound(
   };
 }
 
-/** The evening walk of one day. `null` where nothing grows. */
+/** The evening walk of one day: the vines; corn, crosses and kitchen plants have rounds of their own. `null` where nothing grows. */
 export function eveningWalk(state: State, place: Place, date: LocalDate): EveningWalk | null {
-  const plants = walkOrder(state);
+  const all = walkOrder(state);
+  const vines = all.filter(({ crop }) => crop.family === 'cucurbit');
+  const plants = vines.length > 0 ? vines : all;
   if (plants.length === 0) return null;
   const day = gardenDay(place, date);
   const startsAt = day.sunset - WALK_BEFORE_SUNSET_MIN * MINUTE;

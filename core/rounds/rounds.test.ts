@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { openWindow, gardenDay } from '../bloom';
 import { cropOf } from '../crops';
 import { apply, fold, type AnyEvent, type State } from '../ledger';
-import { growing, walkOrder } from '../patch';
+import { walkOrder } from '../patch';
 import { DEMO_PLACE, DEMO_TODAY, demoLog, demoMeanwhile, demoStart } from '../simulation';
 import { testIds } from '../testing';
 import { addDays } from '../time';
@@ -191,6 +191,9 @@ test('marks go on from the highest, skip letters that look alike, and leave fore
   expect(Array.from({ length: 40 }, (_, n) => markAt(n)).join('')).not.toMatch(/[IOQSZ]/);
 });
 
-test('every plant of the walk is known by its bed and variety', () => {
-  for (const { plant } of walkOrder(demo)) expect(growing(demo, plant.id)?.bed.name).toMatch(/terrace/);
+test('the evening walk is the vines’: corn, crosses and kitchen plants have rounds of their own', () => {
+  const walk = eveningWalk(demo, DEMO_PLACE, '2026-07-14');
+  expect(walk?.plants).toHaveLength(26);
+  for (const { bed } of walk?.plants ?? []) expect(bed.name).toMatch(/terrace/);
+  expect(walkOrder(demo).length).toBeGreaterThan(26);
 });

@@ -69,11 +69,20 @@ export function isWhole(result: CheckResult | undefined): boolean {
   return result === undefined || result === 'whole' || result === 'not-open';
 }
 
-/** The females of one morning's (or dusk's) round, in walking order, done and to do. */
+/** The females of one morning's (or dusk's) round, in walking order, done and to do. Corn has a round of its own. */
 export function stopsOf(state: State, date: LocalDate, zone: string, round: 'dawn' | 'dusk'): Stop[] {
+  return stopsAmong(state, date, zone, ({ crop }) => crop.family !== 'corn' && crop.clock.round === round);
+}
+
+/** The ears of a morning's corn round, done and to do. */
+export function earStops(state: State, date: LocalDate, zone: string): Stop[] {
+  return stopsAmong(state, date, zone, ({ crop }) => crop.family === 'corn');
+}
+
+function stopsAmong(state: State, date: LocalDate, zone: string, wanted: (each: Growing) => boolean): Stop[] {
   const stops: Stop[] = [];
   for (const each of walkOrder(state)) {
-    if (each.crop.clock.round !== round) continue;
+    if (!wanted(each)) continue;
     for (const id of state.flowersOf.get(each.plant.id) ?? []) {
       const flower = state.flowers.get(id);
       if (!flower || flower.sex !== 'female' || flower.shuttings.length === 0) continue;
@@ -209,6 +218,9 @@ export function roundMinutes(
 
 /** From one plant to the next on a home patch [M]. */
 const WALK_MIN = 0.4;
+
+/** A crop that opens later than this before a round's end is not held to that end [M]. */
+export const LATE_OPENER_MIN = 10;
 
 /** Whether a window is past, to come or open at `now`. */
 export function windowNow({ opens, closes }: OpenWindow, now: number): 'before' | 'open' | 'over' {

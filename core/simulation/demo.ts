@@ -4,6 +4,7 @@ import { emptyState, type Goal, type LedgerEvent, type Place, type State } from 
 import { mainPatch, nextPlantPlaces, type Growing } from '../patch';
 import { NO_GOAL } from '../rounds';
 import { addDays, atLocalTime, localDateOf, type LocalDate } from '../time';
+import { plantExtras } from './demoExtras';
 import { dawnWork, Diary, eveningWork, lookWork } from './growers';
 import { budsOf, stageOn, type Bud } from './truth';
 
@@ -59,15 +60,17 @@ export function demoLog(seed: number = DEMO_SEED, onProgress?: (share: number) =
     onProgress?.((i + 1) / days);
   }
   setGoals(diary);
+  const patch = mainPatch(diary.state);
+  if (patch) plantExtras(diary, patch.id, DEMO_SEASON_START);
   return diary.events;
 }
 
 /** What the seed circle wants of each stand, said once at the season's start. */
 const GOALS: Readonly<Record<string, Partial<Goal>>> = {
-  "Ferryman's Lamp": { seed: { amount: 2600, unit: 'seeds' }, mothers: 5, fathers: 5, precious: 'rare' },
-  'Slate Dome': { seed: { amount: 380, unit: 'grams' }, mothers: 5, fathers: 5 },
+  "Ferryman's Lamp": { seed: { amount: 9000, unit: 'seeds' }, mothers: 7, fathers: 7, precious: 'rare' },
+  'Slate Dome': { seed: { amount: 900, unit: 'grams' }, mothers: 8, fathers: 6 },
   'Long Halyard': { seed: { amount: 1500, unit: 'seeds' }, mothers: 6, fathers: 6, kitchenFruits: 12 },
-  'Quiet Bell': { seed: { amount: 110, unit: 'grams' }, mothers: 4, by: '2026-09-12' },
+  'Quiet Bell': { seed: { amount: 110, unit: 'grams' }, mothers: 4, by: '2026-09-01' },
 };
 
 function setGoals(diary: Diary): void {

@@ -78,7 +78,8 @@ export function eveningWork(diary: Diary, date: LocalDate, by: string): void {
   const day = gardenDay(diary.place, date);
   let time = day.sunset - 80 * MINUTE;
   const females = new Map<string, number>();
-  const plants = walkOrder(diary.state);
+  // Corn, crosses and the kitchen have walks of their own.
+  const plants = walkOrder(diary.state).filter(({ crop }) => crop.family === 'cucurbit');
   const shut = (growing: Growing, node: number, sex: 'female' | 'male') => {
     const known = sex === 'female' ? flowerAt(diary.state, growing.plant.id, node) : null;
     if (known && known.shuttings.length > 0) return false;

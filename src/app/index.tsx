@@ -16,7 +16,8 @@ import { Card, Icon, Key, Notice } from '@/ui/controls';
 import { LooksCard } from '@/ui/today/LooksCard';
 import { OutlookCard } from '@/ui/today/OutlookCard';
 import { GoalsCard } from '@/ui/today/GoalsCard';
-import { MoreWork } from '@/ui/today/MoreWork';
+import { OtherRounds } from '@/ui/today/OtherRounds';
+import { TakeAlong } from '@/ui/today/TakeAlong';
 import { RoundCard } from '@/ui/today/RoundCard';
 import { TonightCard } from '@/ui/today/TonightCard';
 import { SeenNow } from '@/ui/today/SeenNow';
@@ -109,7 +110,7 @@ function Today() {
             onPress={() => router.navigate('/key')}
           />
           <GoalsCard />
-          <MoreWork date={today} />
+          <TakeAlong />
           {wide ? null : <OutlookCard outlook={outlook} />}
         </>
       }
@@ -130,6 +131,7 @@ function Today() {
         />
       ) : null}
       {first?.kind === 'walk' ? <TonightCard plan={tonight} /> : null}
+      <OtherRounds morning={morning} />
       <WeatherCard date={day.date} />
       <SeenNow spreadMin={morning.spreadMin} />
       {first ? null : (

@@ -61,7 +61,7 @@ function Round() {
   }
   const planning = stop !== null && dawn !== null && dawn.plan === null;
   const collecting = chosen ? [] : (dawn?.collectFor(shown) ?? []);
-  const numbered = numberedOrder(round, dawn?.order ?? []);
+  const numbered = numberedOrder(round, shown, dawn?.order ?? []);
   const onGo = (flower: string | null) => change({ flower });
   return (
     <LightProvider light={night ? 'before-dawn' : light}>
@@ -96,8 +96,8 @@ function Round() {
   );
 }
 
-/** The round as it went and is to go: what was handled, in that order, then the rest as planned. */
-function numberedOrder(round: PollinationRound, order: readonly string[]): string[] {
+/** The round as it went and is to go: what was handled, in that order, then what is on the screen, then the rest as planned. */
+function numberedOrder(round: PollinationRound, shown: string | null, order: readonly string[]): string[] {
   const handledAt = ({ flower }: PollinationRound['stops'][number]) =>
     [...flower.checks, ...flower.pollinations].reduce((last, { at }) => (at > last ? at : last), '') ||
     (lastCheck(flower)?.at ?? '');
@@ -106,7 +106,8 @@ function numberedOrder(round: PollinationRound, order: readonly string[]): strin
     .sort((a, b) => (handledAt(a) < handledAt(b) ? -1 : 1))
     .map(({ flower }) => flower.id as string);
   const done = new Set(handled);
-  const rest = order.length > 0 ? order : round.stops.map(({ flower }) => flower.id);
+  const planned = order.length > 0 ? order : round.stops.map(({ flower }) => flower.id);
+  const rest = shown === null ? planned : [shown, ...planned.filter((id) => id !== shown)];
   return [...handled, ...rest.filter((id) => !done.has(id))];
 }
 

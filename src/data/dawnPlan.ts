@@ -4,6 +4,7 @@ import type { FlowerId } from '@core/ids';
 import type { State } from '@core/ledger';
 import {
   dawnQuestion,
+  inHand,
   lastCheck,
   fatherVarietyOf,
   planRound,
@@ -14,6 +15,7 @@ import {
   type PollinationRound,
   type RoundPlan,
 } from '@core/rounds';
+import { walkOrder, type Growing } from '@core/patch';
 import { localDateOf } from '@core/time';
 import { useGarden } from './garden';
 import { keptWorker } from './worker';
@@ -96,11 +98,10 @@ export function useDawnPlan(round: PollinationRound | null): DawnPlan | null {
   return useMemo(() => {
     if (!round || !question || !morning || !progress) return null;
     const toDo = new Set(round.toDo.map(({ flower }) => flower.id as string));
-    const picked = (collecting: Collecting) =>
-      collecting.males.every((id) => {
+    const picked = ({ males }: Collecting) =>
+      males.every((id) => {
         const male = state.flowers.get(id);
-        const check = male && lastCheck(male);
-        return check && localDateOf(Date.parse(check.at), place.zone) === round.date;
+        return male !== undefined && inHand(male, round.date, place.zone);
       });
     const open = new Map(question.collecting.filter((each) => !picked(each)).map((each) => [each.id, each]));
     const mine = (current?.routes[0]?.stops ?? []).filter(({ id }) => toDo.has(id) || open.has(id));
@@ -153,17 +154,21 @@ interface Progress {
   readonly lastAt: number | null;
 }
 
-/** How the round goes so far, from its own entries. */
+/** How the round goes so far, from its own entries: flowers worked and males picked. */
 function progressOf(state: State, round: PollinationRound, zone: string): Progress {
+  const today = ({ at }: { at: string }) => localDateOf(Date.parse(at), zone) === round.date;
   const worked = round.stops
     .flatMap(({ flower, growing }) =>
-      flower.pollinations
-        .filter(({ at }) => localDateOf(Date.parse(at), zone) === round.date)
-        .map(({ at }) => ({ at: Date.parse(at), growing })),
+      flower.pollinations.filter(today).map(({ at }) => ({ at: Date.parse(at), growing })),
     )
     .sort((a, b) => a.at - b.at);
-  const last = worked[worked.length - 1];
-  if (!last) return { pace: 1, hands: null, at: null, lastAt: null };
+  const carried = [...worked, ...malesPicked(state, round, zone)];
+  const handled: { at: number; growing: Growing }[] = [...carried];
+  for (const { flower, growing } of round.stops)
+    for (const check of flower.checks.filter(today)) handled.push({ at: Date.parse(check.at), growing });
+  if (handled.length === 0) return { pace: 1, hands: null, at: null, lastAt: null };
+  const last = handled.reduce((a, b) => (b.at >= a.at ? b : a));
+  const touched = carried.length > 0 ? carried.reduce((a, b) => (b.at >= a.at ? b : a)) : null;
   let taken = 0;
   let reckoned = 0;
   let gaps = 0;
@@ -180,8 +185,31 @@ function progressOf(state: State, round: PollinationRound, zone: string): Progre
   const { plant } = last.growing;
   return {
     pace: gaps < PACE_FROM ? 1 : Math.min(2, Math.max(0.6, taken / reckoned)),
-    hands: fatherVarietyOf(last.growing),
+    // A male carries its own variety's pollen, a flower worked that of its father.
+    hands: touched ? ('variety' in touched ? touched.variety : fatherVarietyOf(touched.growing)) : null,
     at: { xM: plant.xM, yM: plant.yM },
     lastAt: last.at,
   };
+}
+
+interface Picked {
+  readonly at: number;
+  readonly growing: Growing;
+  readonly variety: string;
+}
+
+/** The males picked this morning, of the plants that may be fathers in this round. */
+function malesPicked(state: State, round: PollinationRound, zone: string): Picked[] {
+  const wanted = new Set<string>(round.stops.map(({ growing }) => fatherVarietyOf(growing)));
+  return walkOrder(state)
+    .filter(({ variety }) => wanted.has(variety.id))
+    .flatMap((growing) =>
+      (state.flowersOf.get(growing.plant.id) ?? []).flatMap((id): Picked[] => {
+        const flower = state.flowers.get(id);
+        const check = flower && lastCheck(flower);
+        return flower?.sex === 'male' && check && inHand(flower, round.date, zone)
+          ? [{ at: Date.parse(check.at), growing, variety: growing.variety.id }]
+          : [];
+      }),
+    );
 }

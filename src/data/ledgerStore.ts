@@ -6,6 +6,7 @@ import {
   emptyState,
   eventsOf,
   fold,
+  latestAt,
   resume,
   SCHEMA_VERSION,
   snapshot,
@@ -44,6 +45,8 @@ export interface Ledger {
   /** Entries that storage refused; kept here, in the export, and tried again on the next tap. */
   readonly unsaved: readonly AnyEvent[];
   readonly trouble: 'full' | 'refused' | null;
+  /** When the latest entry happened by its own clock: past now, some device's clock is wrong. */
+  readonly latestAt: string | null;
   /** Keys of stored batches that could not be read; their bytes stay where they are. */
   readonly damaged: readonly string[];
 }
@@ -53,7 +56,14 @@ export interface Ledger {
  * other; an entry counts as recorded only once storage has confirmed it.
  */
 export class LedgerStore {
-  private current: Ledger = { state: emptyState(), undoable: [], unsaved: [], trouble: null, damaged: [] };
+  private current: Ledger = {
+    state: emptyState(),
+    undoable: [],
+    unsaved: [],
+    trouble: null,
+    latestAt: null,
+    damaged: [],
+  };
   private readonly listeners = new Set<() => void>();
   private readonly ids: IdMaker;
   private readonly seen = new Set<string>();
@@ -171,7 +181,9 @@ export class LedgerStore {
   private async take(events: readonly AnyEvent[]): Promise<void> {
     const key = await this.store(events);
     try {
-      this.change({ state: this.applied(events) });
+      // One tap: the log is not gone through for it.
+      const latest = events.reduce((last, { at }) => (at > last ? at : last), this.current.latestAt ?? '');
+      this.change({ state: this.applied(events), latestAt: latest === '' ? null : latest });
     } catch (error) {
       if (!(error instanceof TrowelError) || error.reason !== 'sealed') throw error;
       // A snapshot had left out the earlier events of this flower; the full log has them, and the new one.
@@ -205,6 +217,8 @@ export class LedgerStore {
 
   private change(part: Partial<Ledger>): void {
     this.current = { ...this.current, ...part };
+    if (part.state && part.latestAt === undefined)
+      this.current = { ...this.current, latestAt: latestAt(part.state) };
     for (const listener of this.listeners) listener();
   }
 

@@ -10,11 +10,15 @@ import { Key, Notice, Row } from './controls';
 import { plural } from './words';
 import { Txt, useColours } from './theme';
 
+/** Two phones' clocks may differ by so much without a word. */
+const CLOCK_SLACK_MS = 10 * 60_000;
+
 /** What must be known wherever one is: storage trouble, unreadable records, a new version, the demo's clock. */
 export function Notices({ inRound }: { inRound: boolean }) {
   const garden = useMaybeGarden();
   const update = useUpdate();
   const { trouble, unsaved = [], damaged = [] } = garden?.ledger ?? { trouble: null };
+  const latest = garden?.ledger.latestAt ? Date.parse(garden.ledger.latestAt) : null;
   const exportAll = async (from: Garden) =>
     exportLog(await from.store.allEvents(), await practiceOf(from).catch(() => []), from.today);
   return (
@@ -49,6 +53,13 @@ export function Notices({ inRound }: { inRound: boolean }) {
             }
           />
         </Notice>
+      ) : null}
+      {garden && latest !== null && latest > garden.now + CLOCK_SLACK_MS && !inRound ? (
+        <Notice
+          tone="brick"
+          title="A clock is wrong"
+          text={`The latest entry is of ${dayText(localDateOf(latest, garden.place.zone))}, ${clockText(latest, garden.place.zone, garden.prefs.clock === '12')}, after the time on this device. Check its clock: what is entered now would stand before it. Nothing is lost, and times can be corrected.`}
+        />
       ) : null}
       {update.ready && !inRound ? (
         <Notice tone="dusk" text="A new version of Steady Trowel is ready.">

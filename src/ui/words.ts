@@ -192,3 +192,14 @@ export function entryWords(state: State, events: readonly AnyEvent[]): string {
       return 'the last entry';
   }
 }
+
+/** A length of tape in the grower's units. */
+export function tapeText(cm: number, units: 'metric' | 'us'): string {
+  if (units === 'us') return `${Math.ceil(cm / 30.48)} ft`;
+  return cm < 100 ? `${Math.ceil(cm)} cm` : `${(cm / 100).toFixed(1)} m`;
+}
+
+/** `5 to 10`, or `25` where both ends are the same. */
+export function rangeText([least, most]: readonly [number, number]): string {
+  return least === most ? String(least) : `${least} to ${most}`;
+}

@@ -168,7 +168,7 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
               <SvgText
                 x={
                   inside
-                    ? span.x + 6
+                    ? span.x + 6 + (nowIn && Math.abs(x(now) - span.x - 8) < 12 ? 12 : 0)
                     : span.x + span.width > width - 110
                       ? span.x - 6
                       : span.x + span.width + 6

@@ -2,6 +2,7 @@ import { PRECIOUS, type Goal, type Stand, type Variety } from '@core/ledger';
 import { cropOf, seedsPerGram } from '@core/crops';
 import { useGarden } from '@/data/garden';
 import type { TypedGoal } from '@/data/goalForm';
+import { rangeText } from '../words';
 import { Card, Field, Stepper, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 
@@ -97,8 +98,8 @@ export function GoalForm({
           />
           {crop.plantsToSave ? (
             <Txt size="label" tone="muted">
-              To keep a variety {crop.plantsToSave.value.keep.join(' to ')} plants, to conserve it{' '}
-              {crop.plantsToSave.value.conserve.join(' to ')} ({crop.plantsToSave.source}).
+              To keep a variety {rangeText(crop.plantsToSave.value.keep)} plants, to conserve it{' '}
+              {rangeText(crop.plantsToSave.value.conserve)} ({crop.plantsToSave.source}).
             </Txt>
           ) : null}
           {stand.reason === 'cross' ? (

@@ -4,7 +4,7 @@ import { shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden';
 import { Badge, Card } from '../controls';
 import { Txt, useColours } from '../theme';
-import { closureWords, plural } from '../words';
+import { closureWords, plural, tapeText } from '../words';
 import { fromWords, standingSentence, standingTone, standingWords } from './words';
 
 const pct = (share: number) => `${Math.round(share * 100)} %`;
@@ -91,8 +91,7 @@ function pollinationsRow({ pollinations, setShare, setRate, goal }: GoalSum): Su
 
 function shuttingRows(sum: GoalSum, units: 'metric' | 'us', father: string | null): SumLine[] {
   const { crop } = sum;
-  const length =
-    units === 'us' ? `${(sum.tapeCm / 30.48).toFixed(1)} ft` : `${(sum.tapeCm / 100).toFixed(1)} m`;
+  const length = tapeText(sum.tapeCm, units);
   const perfect = crop.flowers.perfect !== undefined;
   const males = perfect ? 'Father buds to bag' : crop.family === 'corn' ? 'Tassels to bag' : 'Males to shut';
   return [

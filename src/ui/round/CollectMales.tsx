@@ -4,7 +4,7 @@ import { plantName, growing as growingOf } from '@core/patch';
 import type { Collecting } from '@core/rounds';
 import type { Draft } from '@core/ledger';
 import { useGarden } from '@/data/garden';
-import { Badge, Card, Key, Notice } from '../controls';
+import { Card, Key, Notice } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Page } from '../Page';
@@ -92,34 +92,31 @@ export function CollectMales({
         if (!growing) return null;
         const last = males[males.length - 1] as string;
         return (
-          <Card key={id} style={{ gap: 6 }}>
-            <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
+          <Card key={id} style={{ paddingVertical: 6, paddingHorizontal: 10 }}>
+            <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
               {first ? (
                 <FlowerDrawing
                   {...flowerAppearance(first, growing.crop, place.zone)}
                   shape={growing.variety.shape}
                   crop={growing.crop.id}
-                  size={64}
+                  size={56}
                 />
               ) : null}
               <View style={{ flex: 1 }}>
                 <Txt size="strong">{plantName(growing)}</Txt>
                 <Txt size="label" tone="muted">
-                  {growing.bed.name}
+                  {plural(males.length, 'male')} · {growing.bed.name}
                 </Txt>
               </View>
-              <Badge text={plural(males.length, 'male')} tone="pollen" />
-            </View>
-            <View style={{ flexDirection: 'row', gap: 8 }}>
               <Key
-                title="One is torn"
+                title="Torn"
                 small
                 label={`A male of ${plantName(growing)} is torn`}
                 disabled={busy}
                 onPress={() => void save(check(last, 'torn'))}
               />
               <Key
-                title="One is missing"
+                title="Missing"
                 small
                 label={`A male of ${plantName(growing)} is missing`}
                 disabled={busy}

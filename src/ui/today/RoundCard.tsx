@@ -1,15 +1,15 @@
 import { View } from 'react-native';
+import { closureFacts } from '@core/crops';
 import { nextMarkIn, type PollinationRound, type Round } from '@core/rounds';
 import { clockText } from '@core/time';
 import { useGarden } from '@/data/garden';
-import { Badge, Card, Key, Row, Stat } from '../controls';
+import { useChangePrefs } from '@/data/prefs';
+import { Badge, Card, Key, Row, Stat, Stepper } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
-import { plural } from '../words';
+import { plural, tapeText } from '../words';
 
-/** Tape for one closure, two turns and tabs [M]. */
-const TAPE_CM = 12;
 const SHOWN = 6;
 
 /** The round that comes next: how much, by when, with what in the pockets. */
@@ -49,14 +49,20 @@ export function RoundCard({ round, onStart }: { round: Round; onStart: () => voi
 function PollinationCard({ round, onStart }: { round: PollinationRound; onStart: () => void }) {
   const { state, place, prefs, now } = useGarden();
   const time = (epochMs: number) => clockText(epochMs, place.zone, prefs.clock === '12');
-  const { toDo, males, fatherPlants, minutes, startBy, kind, window } = round;
+  const { toDo, males, fatherPlants, startBy, kind, window } = round;
+  const changePrefs = useChangePrefs();
+  const people = prefs.helpers + 1;
+  const minutes = Math.ceil(round.minutes / people);
   const done = round.stops.length - toDo.length;
   const left = Math.round((round.end - now) / 60_000);
   const varieties = new Set(toDo.map(({ growing }) => growing.variety.id)).size;
-  const taped = toDo.filter(({ flower }) => flower.shuttings[0]?.closure === 'tape').length;
+  const tapeCm = toDo.reduce(
+    (sum, { flower }) => sum + closureFacts(flower.shuttings[0]?.closure ?? 'tape').tapeCm,
+    0,
+  );
   const mark = nextMarkIn(state);
   const pockets = [
-    taped > 0 ? `${taped * TAPE_CM} cm tape` : null,
+    tapeCm > 0 ? `${tapeText(tapeCm, prefs.units)} tape` : null,
     `${plural(toDo.length, 'mark')} (from ${mark})`,
     varieties > 1 ? `a clean brush for each of ${varieties} varieties` : 'a clean dry brush',
   ].filter((each) => each !== null);
@@ -66,7 +72,11 @@ function PollinationCard({ round, onStart }: { round: PollinationRound; onStart:
       ? 'The bees are about: look well whether each closure is whole.'
       : left < minutes
         ? `${left} min to the bees: not all will fit; take the best mothers first.`
-        : `All done ${left - minutes} min before the bees, if you start now.`;
+        : `Done ${left - minutes} min before the bees, if you start now.`;
+  const after =
+    round.afterEndFrom === null
+      ? ''
+      : ` ${plural(round.afterEnd.length, 'flower')} only ${round.afterEnd.length === 1 ? 'opens' : 'open'} from ${time(round.afterEndFrom)}: the round comes back for ${round.afterEnd.length === 1 ? 'it' : 'them'}.`;
   return (
     <Card>
       <Head
@@ -93,7 +103,15 @@ function PollinationCard({ round, onStart }: { round: PollinationRound; onStart:
       </View>
       <Txt tone="muted">
         Pockets: {pockets.join(', ')}. {kind === 'dawn' && !tomorrow ? late : ''}
+        {after}
       </Txt>
+      <Stepper
+        label="People on this round"
+        value={people}
+        least={1}
+        most={6}
+        onChange={(many) => void changePrefs({ helpers: many - 1 })}
+      />
       <Txt size="label" tone="muted">
         Wasps and bees sleep in flowers: carry your allergy kit if you need one.
       </Txt>

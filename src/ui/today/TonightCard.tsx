@@ -3,7 +3,7 @@ import type { TonightPlan } from '@core/rounds';
 import { useGarden } from '@/data/garden';
 import { Card, Row, Stat } from '../controls';
 import { Txt, useColours } from '../theme';
-import { closureWords, plural } from '../words';
+import { closureWords, plural, tapeText } from '../words';
 
 /** What to shut this evening, by variety, and what goes into the pockets for it. */
 export function TonightCard({ plan }: { plan: TonightPlan | null }) {
@@ -14,11 +14,7 @@ export function TonightCard({ plan }: { plan: TonightPlan | null }) {
   const females = plan.varieties.reduce((sum, each) => sum + each.females, 0);
   const males = plan.varieties.reduce((sum, each) => sum + each.males, 0);
   const pockets = [
-    tapeCm > 0
-      ? prefs.units === 'us'
-        ? `${Math.ceil(tapeCm / 30.48)} ft tape`
-        : `${(tapeCm / 100).toFixed(1)} m tape`
-      : null,
+    tapeCm > 0 ? `${tapeText(tapeCm, prefs.units)} tape` : null,
     ...bags.map(({ closure, count }) => plural(count, closureWords[closure])),
     marks > 0 ? `${plural(marks, 'mark')} (from ${firstMark})` : null,
     brushes > 0 ? plural(brushes, 'brush', 'brushes') : null,

@@ -1,0 +1,98 @@
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { useRouter, type Href } from 'expo-router';
+import type { Morning } from '@core/bloom';
+import { cropOf } from '@core/crops';
+import type { Place, State } from '@core/ledger';
+import { walkOrder } from '@core/patch';
+import { cornDay, crossDay, kitchenRound } from '@core/rounds';
+import { clockText, type LocalDate } from '@core/time';
+import { useGarden } from '@/data/garden';
+import { Badge, Card, Key } from '../controls';
+import { Txt } from '../theme';
+import { plural } from '../words';
+
+interface Other {
+  readonly name: string;
+  readonly what: string;
+  readonly path: Href;
+  /** When it is due, epoch ms; `null` = any time. */
+  readonly from: number | null;
+}
+
+/** The rounds beside the vines': corn, crosses, kitchen; each with what it asks for today and from when. */
+export function OtherRounds({ morning }: { morning: Morning }) {
+  const { state, place, now, prefs, today } = useGarden();
+  const router = useRouter();
+  const rows = useMemo(
+    () =>
+      [
+        cornRow(state, place, today, morning),
+        crossRow(state, place, today),
+        kitchenRow(state, place, today),
+      ].filter((row) => row !== null),
+    [state, place, today, morning],
+  );
+  if (rows.length === 0) return null;
+  return (
+    <Card style={{ gap: 8 }}>
+      {rows.map(({ name, what, path, from }) => (
+        <View key={name} style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+          <View style={{ flex: 1 }}>
+            <Txt size="strong">{name}</Txt>
+            <Txt size="label" tone="muted">
+              {what}
+            </Txt>
+          </View>
+          {from === null ? null : (
+            <Badge
+              text={from <= now ? 'due now' : `from ${clockText(from, place.zone, prefs.clock === '12')}`}
+              tone="pollen"
+            />
+          )}
+          <Key title="Open" small label={`Open: ${name}`} onPress={() => router.navigate(path)} />
+        </View>
+      ))}
+    </Card>
+  );
+}
+
+function cornRow(state: State, place: Place, today: LocalDate, morning: Morning): Other | null {
+  if (!walkOrder(state).some(({ crop, stand }) => crop.family === 'corn' && stand.reason !== 'fruit'))
+    return null;
+  const corn = cornDay(state, place, today);
+  const parts = [
+    corn.pairs.length > 0 ? `${plural(corn.pairs.length, 'swap')} when the dew is off` : null,
+    corn.bagsWanted > 0 ? `${plural(corn.bagsWanted, 'tassel')} to bag` : null,
+    corn.toBag.length > 0 ? `${plural(corn.toBag.length, 'shoot')} to bag` : null,
+    `${plural(corn.toScout.length + corn.toCheck.length, 'look')} to make`,
+  ].filter(Boolean);
+  const from = corn.pairs.length > 0 ? morning.window(cropOf('corn')).opens : null;
+  return { name: 'Corn', what: parts.join(', '), path: '/corn', from };
+}
+
+function crossRow(state: State, place: Place, today: LocalDate): Other | null {
+  if (!walkOrder(state).some(({ crop, stand }) => crop.flowers.perfect && stand.reason === 'cross'))
+    return null;
+  const cross = crossDay(state, place, today);
+  const from = cross.mothers.find(({ nextAt }) => nextAt !== null)?.nextAt ?? null;
+  const waiting = cross.mothers.filter(({ nextAt }) => nextAt !== null).length;
+  const parts = [
+    cross.toEmasculate.length > 0 ? `${plural(cross.toEmasculate.length, 'mother')} to open` : null,
+    waiting > 0 ? `pollen on ${plural(waiting, 'flower')}` : null,
+    cross.bagsOff.length > 0 ? `${plural(cross.bagsOff.length, 'bag')} to take off` : null,
+  ].filter(Boolean);
+  return { name: 'Crosses', what: parts.join(', ') || 'nothing due', path: '/crosses', from };
+}
+
+function kitchenRow(state: State, place: Place, today: LocalDate): Other | null {
+  const kitchen = kitchenRound(state, place.zone, today);
+  if (kitchen.length === 0) return null;
+  const done = kitchen.reduce((sum, plant) => sum + plant.today, 0);
+  return {
+    name: 'Kitchen round',
+    what: `${plural(kitchen.length, 'plant')}, ${plural(done, 'flower')} worked today`,
+    path: '/kitchen',
+    from: null,
+  };
+}

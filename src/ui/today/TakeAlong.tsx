@@ -1,0 +1,39 @@
+import { View } from 'react-native';
+import { useRouter } from 'expo-router';
+import { roundCalendar, toCalendar } from '@core/formats';
+import { nextRounds } from '@core/rounds';
+import { saveFile } from '@/data/files';
+import { useGarden } from '@/data/garden';
+import { useWeather } from '@/data/weather';
+import { Card, Key } from '../controls';
+import { Txt } from '../theme';
+
+/** The rounds on paper and in the grower's calendar. */
+export function TakeAlong() {
+  const { state, place, now } = useGarden();
+  const { weatherOf } = useWeather();
+  const router = useRouter();
+  const calendar = () =>
+    saveFile(
+      'steady-trowel-rounds.ics',
+      'text/calendar;charset=utf-8',
+      toCalendar(roundCalendar(state, place, now, nextRounds(state, place, now, weatherOf))),
+    );
+  return (
+    <Card style={{ gap: 8 }}>
+      <Txt size="heading">Take it along</Txt>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        <Key title="Round card on paper" small onPress={() => router.navigate('/card')} />
+        <Key
+          title="Calendar file"
+          small
+          label="Save rounds and looks as a calendar file"
+          onPress={calendar}
+        />
+      </View>
+      <Txt size="label" tone="muted">
+        The same file taken in again changes the entries it made before.
+      </Txt>
+    </Card>
+  );
+}

@@ -156,7 +156,7 @@ test('kitchen: tomatoes vibrated and strawberries brushed, counted by truss', as
   await page.getByRole('button', { name: 'Brush: start 3 seconds' }).click();
   await expect(page.getByRole('button', { name: /seconds left/ })).toBeVisible();
   await page.getByRole('button', { name: '1 flower worked on Sluice Red 1' }).click();
-  await expect(page.getByLabel('1 flowers today on Sluice Red 1')).toBeVisible();
+  await expect(page.getByLabel('1 flower today on Sluice Red 1')).toBeVisible();
 });
 
 test('a printed card is entered back; what cannot be read is named and stays', async ({ page }) => {

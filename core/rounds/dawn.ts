@@ -1,6 +1,6 @@
-import type { FlowerId } from '../ids';
+import type { FlowerId, PlantId } from '../ids';
 import type { Flower, Place, State } from '../ledger';
-import { mainPatch, walkOrder } from '../patch';
+import { growing, mainPatch, walkOrder } from '../patch';
 import { localDateOf, type LocalDate } from '../time';
 import type { Morning, OpenWindow } from '../bloom';
 import { matchPollen, type PollenFemale, type PollenMale, type PollenMatch } from './matching';
@@ -23,6 +23,8 @@ const MINUTE = 60_000;
 /** Picking a male, peeling it, seeing pollen come off; and finding the plant [M]. */
 const MALE_S = 20;
 const FATHER_S = 15;
+/** Males may be picked so long before their flowers open [M]. */
+const PICK_BEFORE_MIN = 10;
 /** A flower found not open yet is come back to after this long [M]. */
 export const COME_BACK_MIN = 20;
 /** The walk to the flower is planned apart: this much of a flower's minutes is walking [M]. */
@@ -39,7 +41,7 @@ export function worthOf({ growing }: Pick<Stop, 'growing'>): number {
 
 export interface Collecting {
   readonly id: string;
-  readonly plant: string;
+  readonly plant: PlantId;
   readonly variety: string;
   readonly males: readonly FlowerId[];
 }
@@ -130,13 +132,18 @@ export function dawnQuestion(
     options.deadline,
     ...stops.map(({ growing: { crop } }) => endOf(morning.window(crop))),
   );
+  // A male that is still shut has nothing to give; picked a little before, it opens in the hand.
+  const opensFor = (plant: PlantId) => {
+    const each = growing(state, plant);
+    return each ? morning.window(each.crop).opens - PICK_BEFORE_MIN * MINUTE : 0;
+  };
   const planStops: PlanStop[] = collecting.map(({ id, plant, variety, males: all }) => ({
     id,
     kind: 'collect',
     ...placeOf(state, plant),
     pollen: variety,
     serviceS: FATHER_S + MALE_S * all.filter((male) => !picked(male)).length,
-    opens: 0,
+    opens: opensFor(plant),
     closes: last,
     value: 0,
     needs: [],

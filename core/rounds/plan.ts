@@ -88,7 +88,7 @@ export const MEND_EFFORT = 300_000;
  * Who goes where, in what order, and when: maximises the worth of flowers done within their windows and before the
  * deadline; between plans of equal worth the one over sooner. Collecting stops come before the flowers that need them,
  * by the same person; a change of pollen costs cleaning. Insertion and large-neighbourhood search (Shaw 1998; Ropke & Pisinger
- * 2006, from memory), seeded: the same request gives the same plan. Not exact; bench/round.ts measures it against brute force.
+ * 2006, from memory), seeded: the same request gives the same plan. Not exact; bench/rounds.ts measures it against brute force.
  * Throws `workers` without any, `stops` for a repeated id or a need that is no collecting stop, `startAt` or `deadline`.
  */
 export function planRound(request: PlanRequest): RoundPlan {

@@ -32,7 +32,7 @@ type Routes = number[][];
 interface Scored {
   readonly routes: Routes;
   readonly value: number;
-  /** Sum of the times at which flowers are done, in minutes after the start: between equal worths the sooner, so that no wait comes before work. */
+  /** Sum of the times at which flowers are done, in minutes after the start, each by its worth: between equal worths the sooner, what is worth most first. */
   readonly minutes: number;
 }
 
@@ -116,7 +116,7 @@ class Planner {
       if (time < (opens[stop] as number)) time = opens[stop] as number;
       time += person.service[stop] as number;
       if (time > (closes[stop] as number)) return Infinity;
-      this.endsSum += time - this.s.startAt;
+      this.endsSum += (this.s.value[stop] as number) * (time - this.s.startAt);
       last = stop;
     }
     return time;

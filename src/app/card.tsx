@@ -1,5 +1,4 @@
 import { useMemo, useRef, useState } from 'react';
-import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { cardHtml, PAPERS, type Paper } from '@core/formats';
 import {
@@ -19,6 +18,7 @@ import { useWeather } from '@/data/weather';
 import { usePrinted } from '@/data/printed';
 import { Card, Key, Notice, Tile, Tiles } from '@/ui/controls';
 import { CardEntryForm } from '@/ui/card/CardEntryForm';
+import { PaperView } from '@/ui/card/PaperView';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
@@ -138,14 +138,7 @@ function PrintCard({
           />
         ))}
       </Tiles>
-      <View style={{ borderWidth: 1, borderColor: '#685C4C', maxWidth: paper === 'strip' ? 320 : 860 }}>
-        <iframe
-          ref={frame}
-          title="The card as it will be printed"
-          srcDoc={html}
-          style={{ width: '100%', height: 560, border: 0, background: '#fff' }}
-        />
-      </View>
+      <PaperView html={html} paper={paper} frame={frame} />
       <Txt size="label" tone="muted">
         Printed in the order planned now. Fill it in with a pencil: it writes in the wet.
       </Txt>

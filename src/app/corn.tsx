@@ -1,6 +1,8 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { plantName, type Growing } from '@core/patch';
+import { plantName, walkOrder, type Growing } from '@core/patch';
+import { morningOf } from '@core/bloom';
+import { clockText } from '@core/time';
 import { cornDay, nextMarkIn, workSteps, type Ear, type EarPair } from '@core/rounds';
 import { stageFacts, cropOf } from '@core/crops';
 import type { Draft } from '@core/ledger';
@@ -28,12 +30,17 @@ const WINDS = [
 
 /** Corn's day: this morning's swaps, silk under the bags, tassels to bag this afternoon, shoots to scout. */
 function Corn() {
-  const { state, place, today, record, newId } = useGarden();
+  const { state, place, today, now, prefs, record, newId } = useGarden();
   const { weatherOf } = useWeather();
   const [busy, setBusy] = useState(false);
   const wind = weatherOf(today)?.windFromDeg ?? null;
   const corn = useMemo(() => cornDay(state, place, today, wind), [state, place, today, wind]);
   const crop = cropOf('corn');
+  const dry = useMemo(
+    () => morningOf(state, place, today, weatherOf).window(cropOf('corn')),
+    [state, place, today, weatherOf],
+  );
+  const time = (at: number) => clockText(at, place.zone, prefs.clock === '12');
   const save = async (...drafts: Draft[]) => {
     setBusy(true);
     try {
@@ -56,7 +63,7 @@ function Corn() {
       },
       { kind: 'marked', flower: ear.flower.id, mark: nextMarkIn(state) },
     );
-  const newShoot = (growing: Growing, bagged: boolean) => {
+  const newShoot = (growing: Growing) => {
     const flower = newId('flower');
     return save(
       {
@@ -64,10 +71,10 @@ function Corn() {
         flower,
         plant: growing.plant.id,
         sex: 'female',
-        stage: bagged ? 'green' : 'open',
+        stage: 'green',
         node: null,
       },
-      ...(bagged ? [{ kind: 'flowerShut' as const, flower, closure: 'shoot-bag' as const }] : []),
+      { kind: 'flowerShut', flower, closure: 'shoot-bag' },
     );
   };
   const seenShedding = (growing: Growing) => {
@@ -81,10 +88,10 @@ function Corn() {
       node: null,
     });
   };
-  const plants = [
-    ...corn.toScout,
-    ...uniquePlants([...corn.toBag, ...corn.toCheck, ...corn.silked, ...corn.tooLate]),
-  ];
+  const plants = walkOrder(state)
+    .filter(({ crop: { family }, stand }) => family === 'corn' && stand.reason !== 'fruit')
+    .sort((a, b) => (a.stand.id === b.stand.id ? 0 : a.stand.id < b.stand.id ? -1 : 1));
+  const over = now > dry.closes;
   const nothing = plants.length === 0;
   return (
     <Page
@@ -113,26 +120,28 @@ function Corn() {
                 <SilkKey ear={{ flower, growing }} busy={busy} onSave={save} />
               </FlowerRow>
             ))}
-            {plants.map((growing) => (
-              <View
-                key={growing.plant.id}
-                style={{ flexDirection: 'row', alignItems: 'center', gap: 6, flexWrap: 'wrap' }}
-              >
-                <Txt style={{ flexGrow: 1, minWidth: 120 }}>{plantName(growing)}</Txt>
-                <Key
-                  title="New shoot: bag on"
-                  small
-                  label={`New shoot on ${plantName(growing)}, bag on`}
-                  disabled={busy}
-                  onPress={() => void newShoot(growing, true)}
-                />
-                <Key
-                  title="Tassel sheds"
-                  small
-                  label={`The tassel of ${plantName(growing)} sheds`}
-                  disabled={busy}
-                  onPress={() => void seenShedding(growing)}
-                />
+            {plants.map((growing, i) => (
+              <View key={growing.plant.id} style={{ gap: 4 }}>
+                {plants[i - 1]?.stand.id === growing.stand.id ? null : (
+                  <Txt size="strong">{growing.variety.name}</Txt>
+                )}
+                <View style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}>
+                  <Txt style={{ flex: 1 }}>Plant {growing.plant.label}</Txt>
+                  <Key
+                    title="New shoot, bagged"
+                    small
+                    label={`New shoot on ${plantName(growing)}, bag on`}
+                    disabled={busy}
+                    onPress={() => void newShoot(growing)}
+                  />
+                  <Key
+                    title="Sheds"
+                    small
+                    label={`The tassel of ${plantName(growing)} sheds`}
+                    disabled={busy}
+                    onPress={() => void seenShedding(growing)}
+                  />
+                </View>
               </View>
             ))}
             {nothing ? <Txt>No corn grown for seed or a cross stands here.</Txt> : null}
@@ -151,9 +160,17 @@ function Corn() {
         <Txt size="heading">This morning: swaps</Txt>
         {corn.pairs.length > 0 ? (
           <>
-            <Steps steps={workSteps(crop, 'pouring', 'shoot-bag')} />
+            {over ? (
+              <Notice
+                tone="pollen"
+                text="The morning is over: pollen in yesterday’s bags is dead by now. Bag tassels anew this afternoon; what was poured this morning can still be entered."
+              />
+            ) : (
+              <Steps steps={workSteps(crop, 'pouring', 'shoot-bag')} />
+            )}
             <Txt size="label" tone="muted">
-              When the dew is off and before the breeze. Pollen lives minutes in the open.{' '}
+              From about {time(dry.opens)} to {time(dry.closes)}: when the dew is off and before the breeze.
+              Pollen lives minutes in the open.{' '}
               {wind === null ? '' : 'In this order: what is spilt drifts over ears already covered.'}
             </Txt>
           </>
@@ -261,10 +278,6 @@ function SilkKey({
       }
     />
   );
-}
-
-function uniquePlants(ears: readonly Ear[]): Growing[] {
-  return [...new Map(ears.map(({ growing }) => [growing.plant.id, growing])).values()];
 }
 
 export default gated(Corn);

@@ -129,43 +129,6 @@ function Crosses() {
           />
         </Notice>
       ))}
-      {stands.length > 0 ? (
-        <Card>
-          <Txt size="heading">Mothers to open</Txt>
-          <Txt tone="muted">
-            Petals pale, just parting, still shut: take the petals and the whole ring of anthers out without
-            touching the stigma, then the bag. Green is too early; open is too late. Fine tweezers, wiped with
-            spirit between flowers: keep points from eyes, spirit from flames.
-          </Txt>
-          {day.toEmasculate.map(({ flower, growing }) => (
-            <FlowerRow key={flower.id} flower={flower} growing={growing} note="right stage">
-              <Key
-                title="Anthers out, bagged"
-                small
-                label={`Anthers out of a bud on ${plantName(growing)}`}
-                disabled={busy}
-                onPress={() => void open(flower, growing)}
-              />
-              <Key
-                title="Spoilt"
-                small
-                label={`A bud on ${plantName(growing)} was spoilt`}
-                disabled={busy}
-                onPress={() => void save({ kind: 'lost', flower: flower.id, cause: 'knocked-off' })}
-              />
-            </FlowerRow>
-          ))}
-          {stands.map((growing) => (
-            <Key
-              key={growing.plant.id}
-              title={`A bud at the right stage on ${plantName(growing)}`}
-              small
-              disabled={busy}
-              onPress={() => void bud(growing, false)}
-            />
-          ))}
-        </Card>
-      ) : null}
       {day.mothers.length > 0 && crop ? (
         <Card>
           <Txt size="heading">Pollen on</Txt>
@@ -219,6 +182,44 @@ function Crosses() {
                 />
               ) : null}
             </FlowerRow>
+          ))}
+        </Card>
+      ) : null}
+      {stands.length > 0 ? (
+        <Card>
+          <Txt size="heading">Mothers to open</Txt>
+          <Txt tone="muted">
+            Petals pale, just parting, still shut: take the petals and the whole ring of anthers out without
+            touching the stigma, then the bag. Green is too early; open is too late. Fine tweezers, wiped with
+            spirit between flowers: keep points from eyes, spirit from flames.
+          </Txt>
+          {day.toEmasculate.map(({ flower, growing }) => (
+            <FlowerRow key={flower.id} flower={flower} growing={growing} note="right stage">
+              <Key
+                title="Anthers out, bagged"
+                small
+                label={`Anthers out of a bud on ${plantName(growing)}`}
+                disabled={busy}
+                onPress={() => void open(flower, growing)}
+              />
+              <Key
+                title="Spoilt"
+                small
+                label={`A bud on ${plantName(growing)} was spoilt`}
+                disabled={busy}
+                onPress={() => void save({ kind: 'lost', flower: flower.id, cause: 'knocked-off' })}
+              />
+            </FlowerRow>
+          ))}
+          {stands.map((growing) => (
+            <Key
+              key={growing.plant.id}
+              title={`Bud ready on ${plantName(growing)}`}
+              label={`A bud at the right stage on ${plantName(growing)}`}
+              small
+              disabled={busy}
+              onPress={() => void bud(growing, false)}
+            />
           ))}
         </Card>
       ) : null}

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { Children, type ReactNode } from 'react';
 import { View } from 'react-native';
 import type { Flower } from '@core/ledger';
 import { plantName, type Growing } from '@core/patch';
@@ -22,6 +22,13 @@ export function FlowerRow({
 }) {
   const { place } = useGarden();
   const colours = useColours();
+  // One key stands beside the words, several under them: neither squeezes the name.
+  const many = Children.toArray(children).length > 1;
+  const keys = children ? (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6, marginTop: many ? 4 : 0 }}>
+      {children}
+    </View>
+  ) : null;
   return (
     <View
       style={{
@@ -42,21 +49,11 @@ export function FlowerRow({
       <View style={{ flex: 1 }}>
         <Txt size="strong">{plantName(growing)}</Txt>
         <Txt size="label" tone="muted">
-          {flowerPlace(flower)}
-          {note ? ` · ${note}` : ''}
+          {[flower.node === null ? null : flowerPlace(flower), note].filter(Boolean).join(' · ')}
         </Txt>
+        {many ? keys : null}
       </View>
-      <View
-        style={{
-          flexDirection: 'row',
-          flexWrap: 'wrap',
-          gap: 6,
-          justifyContent: 'flex-end',
-          maxWidth: '55%',
-        }}
-      >
-        {children}
-      </View>
+      {many ? null : keys}
     </View>
   );
 }

@@ -27,11 +27,11 @@ export function OtherRounds({ morning }: { morning: Morning }) {
   const rows = useMemo(
     () =>
       [
-        cornRow(state, place, today, morning),
+        cornRow(state, place, today, morning, now),
         crossRow(state, place, today),
         kitchenRow(state, place, today),
       ].filter((row) => row !== null),
-    [state, place, today, morning],
+    [state, place, today, morning, now],
   );
   if (rows.length === 0) return null;
   return (
@@ -57,17 +57,19 @@ export function OtherRounds({ morning }: { morning: Morning }) {
   );
 }
 
-function cornRow(state: State, place: Place, today: LocalDate, morning: Morning): Other | null {
+function cornRow(state: State, place: Place, today: LocalDate, morning: Morning, now: number): Other | null {
   if (!walkOrder(state).some(({ crop, stand }) => crop.family === 'corn' && stand.reason !== 'fruit'))
     return null;
   const corn = cornDay(state, place, today);
+  const { opens, closes } = morning.window(cropOf('corn'));
+  const pour = corn.pairs.length > 0 && now < closes;
   const parts = [
-    corn.pairs.length > 0 ? `${plural(corn.pairs.length, 'swap')} when the dew is off` : null,
+    pour ? `${plural(corn.pairs.length, 'swap')} when the dew is off` : null,
     corn.bagsWanted > 0 ? `${plural(corn.bagsWanted, 'tassel')} to bag` : null,
     corn.toBag.length > 0 ? `${plural(corn.toBag.length, 'shoot')} to bag` : null,
     `${plural(corn.toScout.length + corn.toCheck.length, 'look')} to make`,
   ].filter(Boolean);
-  const from = corn.pairs.length > 0 ? morning.window(cropOf('corn')).opens : null;
+  const from = pour ? opens : null;
   return { name: 'Corn', what: parts.join(', '), path: '/corn', from };
 }
 

@@ -31,17 +31,7 @@ export function TonightCard({ plan }: { plan: TonightPlan | null }) {
         <View key={each.variety} style={{ borderTopWidth: 1, borderTopColor: colours.rule, paddingTop: 6 }}>
           <Txt size="strong">{each.name}</Txt>
           <Txt size="label" tone="muted">
-            {[
-              `${plural(each.females, 'female')}${each.femalesWanted === null ? '' : ` of ${each.femalesWanted} still wanted`}`,
-              plural(each.males, 'male'),
-              each.shutAlready.females + each.shutAlready.males > 0
-                ? `${each.shutAlready.females + each.shutAlready.males} shut already`
-                : null,
-              each.leftOut > 0 ? `${each.leftOut} may stay open` : null,
-              each.femalesWanted === null ? 'no goal: every likely female' : null,
-            ]
-              .filter(Boolean)
-              .join(' · ')}
+            {varietyLine(each)}
           </Txt>
         </View>
       ))}
@@ -52,4 +42,26 @@ export function TonightCard({ plan }: { plan: TonightPlan | null }) {
       </Txt>
     </Card>
   );
+}
+
+function varietyLine({
+  femalesWanted: wanted,
+  females,
+  males,
+  shutAlready,
+  leftOut,
+}: TonightPlan['varieties'][number]): string {
+  const already = shutAlready.females + shutAlready.males;
+  return [
+    wanted === 0
+      ? females + shutAlready.females + leftOut > 0
+        ? 'its goal is met'
+        : null
+      : `${plural(females, 'female')}${wanted === null ? ' (no goal: every likely one)' : ` of ${wanted} still wanted`}`,
+    males > 0 ? plural(males, 'male') : null,
+    already > 0 ? `${already} shut already` : null,
+    leftOut > 0 ? `${leftOut} may stay open` : null,
+  ]
+    .filter(Boolean)
+    .join(' · ');
 }

@@ -1,0 +1,55 @@
+import { useState, type RefObject } from 'react';
+import { View } from 'react-native';
+import type { Paper } from '@core/formats';
+import { useColours } from '../theme';
+
+/** Paper at 96 dots to the inch: A4, Letter, and a roll of 80 mm. */
+const SIZES: Readonly<Record<Paper, { readonly width: number; readonly height: number }>> = {
+  A4: { width: 794, height: 1123 },
+  Letter: { width: 816, height: 1056 },
+  strip: { width: 302, height: 1123 },
+};
+
+/** The sheet as it will be printed, made to fit the width there is. */
+export function PaperView({
+  html,
+  paper,
+  frame,
+}: {
+  html: string;
+  paper: Paper;
+  frame: RefObject<HTMLIFrameElement | null>;
+}) {
+  const colours = useColours();
+  const [room, setRoom] = useState(366);
+  const { width, height } = SIZES[paper];
+  const scale = Math.min(1, room / width);
+  return (
+    <View onLayout={({ nativeEvent }) => setRoom(nativeEvent.layout.width)}>
+      <View
+        style={{
+          width: width * scale,
+          height: height * scale,
+          overflow: 'hidden',
+          borderWidth: 1,
+          borderColor: colours.muted,
+          backgroundColor: '#fff',
+        }}
+      >
+        <iframe
+          ref={frame}
+          title="The card as it will be printed"
+          srcDoc={html}
+          style={{
+            flexShrink: 0,
+            width,
+            height,
+            border: 0,
+            transform: `scale(${scale})`,
+            transformOrigin: '0 0',
+          }}
+        />
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,173 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { Tool } from '@core/crops';
+import type { Draft } from '@core/ledger';
+import { plantName } from '@core/patch';
+import { holdSeconds, kitchenTools, SECONDS_A_FLOWER, type KitchenPlant } from '@core/rounds';
+import { useGarden } from '@/data/garden';
+import { Card, Key, Stepper, Tile, Tiles } from '../controls';
+import { HoldTimer } from '../round/HoldTimer';
+import { Txt, useColours } from '../theme';
+import { plural, toolWords } from '../words';
+
+/** More plants than this are counted together, until somebody asks for them one by one. */
+const SHOWN_ONE_BY_ONE = 8;
+const STEPS = [1, 3, 5] as const;
+
+/** A stand worked for the kitchen: its tool and truss once, then a tally for all of its plants or for each. */
+export function StandTally({ plants }: { plants: readonly KitchenPlant[] }) {
+  const { record } = useGarden();
+  const first = plants[0] as KitchenPlant;
+  const { variety, crop, bed } = first.growing;
+  const [tool, setTool] = useState<Tool>(first.tool);
+  const [choosing, setChoosing] = useState(false);
+  const [truss, setTruss] = useState<number | null>(first.lastTruss);
+  const [each, setEach] = useState(plants.length <= SHOWN_ONE_BY_ONE);
+  const [busy, setBusy] = useState(false);
+  const trusses = crop.family === 'nightshade' || crop.family === 'strawberry';
+  const hold = holdSeconds(tool);
+  const today = plants.reduce((sum, plant) => sum + plant.today, 0);
+  const add = async (flowers: number, on: readonly KitchenPlant[]) => {
+    setBusy(true);
+    try {
+      await record(
+        ...on.map(({ growing }): Draft => ({
+          kind: 'tallied',
+          plant: growing.plant.id,
+          tool,
+          flowers,
+          truss: trusses ? truss : null,
+        })),
+      );
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <Card style={{ gap: 8 }}>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+        <View style={{ flex: 1 }}>
+          <Txt size="heading">{variety.name}</Txt>
+          <Txt size="label" tone="muted">
+            {bed.name} · {toolWords[tool]}, about {SECONDS_A_FLOWER[tool] ?? 5} s a flower
+          </Txt>
+        </View>
+        <Key
+          title="Tool"
+          look="quiet"
+          small
+          label={`Change the tool for ${variety.name}`}
+          onPress={() => setChoosing(!choosing)}
+        />
+        <Txt size="number" aria-label={`${plural(today, 'flower')} today on ${variety.name}`}>
+          {today}
+        </Txt>
+      </View>
+      {choosing ? (
+        <Tiles question="Worked with">
+          {kitchenTools(crop).map((one) => (
+            <Tile
+              key={one}
+              title={toolWords[one]}
+              small
+              chosen={tool === one}
+              onPress={() => {
+                setTool(one);
+                setChoosing(false);
+              }}
+              minWidth={84}
+            />
+          ))}
+        </Tiles>
+      ) : null}
+      {trusses ? (
+        <Stepper
+          label={truss === null ? 'Truss (may be left out)' : 'Truss from the root'}
+          value={truss ?? 1}
+          unset={truss === null}
+          least={1}
+          most={60}
+          onChange={setTruss}
+        />
+      ) : null}
+      {hold ? <HoldTimer seconds={hold} verb={tool === 'vibration' ? 'Vibrate' : 'Brush'} /> : null}
+      {plants.length > 1 ? (
+        <TallyRow
+          name={`All ${plants.length} plants, each`}
+          label={`each plant of ${variety.name}`}
+          busy={busy}
+          onAdd={(n) => void add(n, plants)}
+        />
+      ) : null}
+      {each
+        ? plants.map((plant) => (
+            <TallyRow
+              key={plant.growing.plant.id}
+              name={`Plant ${plant.growing.plant.label}`}
+              label={plantName(plant.growing)}
+              today={plant.today}
+              busy={busy}
+              onAdd={(n) => void add(n, [plant])}
+            />
+          ))
+        : null}
+      {plants.length > SHOWN_ONE_BY_ONE ? (
+        <Key
+          title={each ? 'Only together' : 'Plant by plant'}
+          look="quiet"
+          small
+          onPress={() => setEach(!each)}
+        />
+      ) : null}
+    </Card>
+  );
+}
+
+function TallyRow({
+  name,
+  label,
+  today,
+  busy,
+  onAdd,
+}: {
+  name: string;
+  label: string;
+  today?: number;
+  busy: boolean;
+  onAdd: (flowers: number) => void;
+}) {
+  const colours = useColours();
+  return (
+    <View
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: 8,
+        borderTopWidth: 1,
+        borderTopColor: colours.rule,
+        paddingTop: 6,
+      }}
+    >
+      <Txt style={{ flex: 1 }}>{name}</Txt>
+      {today === undefined ? null : (
+        <Txt
+          size="heading"
+          style={{ fontVariant: ['tabular-nums'] }}
+          aria-label={`${plural(today, 'flower')} today on ${label}`}
+        >
+          {today}
+        </Txt>
+      )}
+      {STEPS.map((n) => (
+        <Key
+          key={n}
+          title={`+${n}`}
+          small
+          label={`${plural(n, 'flower')} worked on ${label}`}
+          disabled={busy}
+          onPress={() => onAdd(n)}
+        />
+      ))}
+    </View>
+  );
+}

@@ -4,7 +4,7 @@ import { growing, mainPatch, walkOrder } from '../patch';
 import { localDateOf, type LocalDate } from '../time';
 import type { Morning, OpenWindow } from '../bloom';
 import { matchPollen, type PollenFemale, type PollenMale, type PollenMatch } from './matching';
-import { planRound, type PlanRequest, type PlanStop, type PlanWorker, type RoundPlan } from './plan';
+import type { PlanRequest, PlanStop, PlanWorker } from './plan';
 import { malesFor } from './goals';
 import {
   fatherVarietyOf,
@@ -162,10 +162,10 @@ export function dawnQuestion(
       pollen: fatherVarietyOf(stop.growing),
       serviceS: workTime(state, crop).minutes * 60 * (1 - WALK_SHARE),
       opens: Math.max(window.opens, back),
-      // Without a male there is nothing to do at it: it can never be reached in time.
-      closes: own ? endOf(window) : 0,
+      closes: endOf(window),
       value: worthOf(stop),
       needs: own ? [...own] : [],
+      ...(own ? {} : { blocked: 'pollen' }),
     });
   }
   const workers: PlanWorker[] = options.people.map((id, i) => ({
@@ -216,11 +216,6 @@ function startOf(state: State): { xM: number; yM: number } {
     yM = Math.min(yM, bed.yM);
   }
   return { xM: Number.isFinite(xM) ? xM : 0, yM: (Number.isFinite(yM) ? yM : 0) - 1 };
-}
-
-/** Asks and plans at once, where a worker is not needed (tests, small patches). */
-export function planDawn(question: DawnQuestion): RoundPlan {
-  return planRound(question.request);
 }
 
 /** Reserved males stay for seed; what is shut beyond them may go to the kitchen. */

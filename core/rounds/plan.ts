@@ -18,6 +18,8 @@ export interface PlanStop {
   readonly value: number;
   /** Collecting stops that the same person must have done before. */
   readonly needs: readonly string[];
+  /** Cannot be worked at all, and why: it is only listed as left out. */
+  readonly blocked?: SkipReason;
 }
 
 export interface PlanWorker {
@@ -154,7 +156,9 @@ function prepare(request: PlanRequest): Search {
   };
   const pollen = Int32Array.from(stops, (stop) => pollenOf(stop.pollen));
   const opens = Float64Array.from(stops, (stop) => stop.opens);
-  const closes = Float64Array.from(stops, (stop) => Math.min(stop.closes, deadline));
+  const closes = Float64Array.from(stops, (stop) =>
+    stop.blocked ? -Infinity : Math.min(stop.closes, deadline),
+  );
   const people = workers.map((worker) => ({
     from: Float64Array.from(stops, (stop) => leg(worker.at ?? start, stop)),
     service: Float64Array.from(stops, (stop) => stop.serviceS * 1000 * (worker.pace ?? 1)),
@@ -197,6 +201,7 @@ function prepare(request: PlanRequest): Search {
       });
     },
     whySkipped(stop) {
+      if (stop.blocked) return stop.blocked;
       const i = index.get(stop.id) as number;
       const soonest = Math.min(
         ...people.map(

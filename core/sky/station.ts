@@ -54,18 +54,18 @@ function truthOf(seed: number, place: Coordinates, date: LocalDate): DayTruth {
   };
 }
 
-function hourOf(seed: number, place: Coordinates, at: number): WeatherHour {
+function hourOf(truth: (date: LocalDate) => DayTruth, place: Coordinates, at: number): WeatherHour {
   const solar = at + (place.longitude / 15) * HOUR;
   const date = new Date(solar).toISOString().slice(0, 10);
   const hour = (solar % 86_400_000) / HOUR;
-  const today = truthOf(seed, place, date);
+  const today = truth(date);
   // Coldest at about five by the sun, warmest at three in the afternoon; nights run into the next day's cold.
-  const cold = hour < 15 ? today.minC : truthOf(seed, place, addDays(date, 1)).minC;
+  const cold = hour < 15 ? today.minC : truth(addDays(date, 1)).minC;
   const wave =
     hour >= 5 && hour < 15
       ? (1 - Math.cos((Math.PI * (hour - 5)) / 10)) / 2
       : (1 + Math.cos((Math.PI * ((hour + 9) % 24)) / 14)) / 2;
-  const before = hour < 5 ? truthOf(seed, place, addDays(date, -1)).maxC : today.maxC;
+  const before = hour < 5 ? truth(addDays(date, -1)).maxC : today.maxC;
   const temperatureC = cold + (before - cold) * wave;
   const raining = today.rainMm > 0 && hour >= today.rainFrom && hour < today.rainFrom + 4;
   const humidityPct = Math.min(
@@ -95,13 +95,20 @@ export function simulatedStation(
 ): StationReading {
   const spot = { latitude: place.latitude, longitude: place.longitude };
   const today = localDateOf(now, place.zone);
+  // A day's truth serves its 24 hours and its neighbours'.
+  const known = new Map<LocalDate, DayTruth>();
+  const truth = (date: LocalDate) => {
+    let day = known.get(date);
+    if (!day) known.set(date, (day = truthOf(seed, spot, date)));
+    return day;
+  };
   const start = Math.floor((now - BACK_DAYS * 86_400_000) / HOUR) * HOUR;
   const hours: WeatherHour[] = [];
   for (let at = start; at <= now + (AHEAD_DAYS + 1) * 86_400_000; at += HOUR) {
-    const truth = hourOf(seed, spot, at);
+    const hour = hourOf(truth, spot, at);
     const lead = Math.max(0, daysBetween(today, localDateOf(at, place.zone)));
     const off = forecastError(seed, today, lead);
-    hours.push({ ...truth, temperatureC: Math.round((truth.temperatureC + off) * 10) / 10 });
+    hours.push({ ...hour, temperatureC: Math.round((hour.temperatureC + off) * 10) / 10 });
   }
   const days: StationDay[] = [];
   for (let lead = -BACK_DAYS; lead <= AHEAD_DAYS; lead++) {

@@ -1,0 +1,130 @@
+import fc from 'fast-check';
+import { cropOf, CROP_IDS } from '../crops';
+import type { WeatherDay } from '../sky';
+import { TestGarden, TEST_PLACE } from '../testGarden';
+import { gardenDay, morningOf, openWindow, weatherShift, weatherWarnings } from '.';
+
+const DATE = '2026-07-14';
+const MINUTE = 60_000;
+const squash = cropOf('squash-maxima');
+const day = (more: Partial<WeatherDay> = {}): WeatherDay => ({
+  date: DATE,
+  minC: 16,
+  maxC: 26,
+  meanC: 21,
+  spreadC: 1,
+  rainMm: 0,
+  dewPointC: null,
+  cloudPct: 30,
+  windFromDeg: null,
+  source: 'station',
+  ...more,
+});
+const kinds = (crops: readonly string[], each: WeatherDay, before: WeatherDay[] = []) =>
+  weatherWarnings(
+    crops.map((id) => cropOf(id as never)),
+    each,
+    before,
+  ).map(({ kind }) => kind);
+
+describe('open windows', () => {
+  test('heat shuts sooner, cool cloud later, a cold night opens later; an unknown day moves nothing', () => {
+    expect(weatherShift(squash, day({ maxC: 36 })).closesMin).toBe(-72);
+    expect(weatherShift(squash, day({ maxC: 20, cloudPct: 100 })).closesMin).toBe(90);
+    expect(weatherShift(squash, day({ minC: 8 })).opensMin).toBe(30);
+    expect(weatherShift(squash, day({ source: 'climate', maxC: 40 }))).toEqual({ opensMin: 0, closesMin: 0 });
+    expect(weatherShift(cropOf('bottle-gourd'), day({ maxC: 40 }))).toEqual({ opensMin: 0, closesMin: 0 });
+  });
+
+  test('cold or rain keeps the insects away', () => {
+    const { state, place } = new TestGarden();
+    const at = (more: Partial<WeatherDay>) => morningOf(state, place, DATE, () => day(more)).day.insectsFrom;
+    expect(at({ minC: 9 }) - at({})).toBe(20 * MINUTE);
+    expect(at({ rainMm: 4 }) - at({})).toBe(45 * MINUTE);
+  });
+
+  test('are learnt from notes, drawn towards the plain clock; a slip of the clock teaches nothing', () => {
+    const garden = new TestGarden();
+    const { stand } = garden.plant('squash-maxima', 'Slate Dome', 1);
+    const plain = openWindow(squash, gardenDay(TEST_PLACE, DATE));
+    const window = () => morningOf(garden.state, TEST_PLACE, DATE).window(squash);
+    expect(window()).toEqual(plain);
+    for (const date of ['2026-07-10', '2026-07-11', '2026-07-12']) {
+      const usual = openWindow(squash, gardenDay(TEST_PLACE, date));
+      garden.write(usual.opens + 25 * MINUTE, { kind: 'clockNoted', stand, what: 'opened' });
+      garden.write(usual.closes - 50 * MINUTE, { kind: 'clockNoted', stand, what: 'shut' });
+    }
+    expect((window().opens - plain.opens) / MINUTE).toBeCloseTo((3 * 25) / 5, 6);
+    expect((window().closes - plain.closes) / MINUTE).toBeCloseTo((3 * -50) / 5, 6);
+    garden.write(garden.time('2026-07-13', 23), { kind: 'clockNoted', stand, what: 'opened' });
+    expect((window().opens - plain.opens) / MINUTE).toBeCloseTo(15, 6);
+    // Melons are another crop: nothing was noted of them.
+    const melon = cropOf('melon');
+    expect(morningOf(garden.state, TEST_PLACE, DATE).window(melon)).toEqual(
+      openWindow(melon, gardenDay(TEST_PLACE, DATE)),
+    );
+  });
+
+  test('are narrower with notes and weather than without', () => {
+    const garden = new TestGarden();
+    const { stand } = garden.plant('squash-maxima', 'Slate Dome', 1);
+    const blind = morningOf(garden.state, TEST_PLACE, DATE).spreadMin;
+    const measured = morningOf(garden.state, TEST_PLACE, DATE, () => day()).spreadMin;
+    garden.write(garden.time('2026-07-12', 5), { kind: 'clockNoted', stand, what: 'opened' });
+    garden.write(garden.time('2026-07-13', 5), { kind: 'clockNoted', stand, what: 'opened' });
+    expect(measured).toBeLessThan(blind);
+    expect(morningOf(garden.state, TEST_PLACE, DATE, () => day()).spreadMin).toBeLessThan(measured);
+  });
+
+  test('whatever the weather, every crop’s flowers open before they close, anywhere on earth', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...CROP_IDS),
+        fc.double({ min: -89, max: 89, noNaN: true }),
+        fc.integer({ min: -40, max: 50 }),
+        fc.integer({ min: 0, max: 30 }),
+        fc.integer({ min: 0, max: 100 }),
+        (id, latitude, minC, range, cloudPct) => {
+          const { state } = new TestGarden();
+          const place = { ...TEST_PLACE, latitude };
+          const weather = day({ minC, maxC: minC + range, cloudPct });
+          const { opens, closes } = morningOf(state, place, DATE, () => weather).window(cropOf(id));
+          expect(closes - opens).toBeGreaterThanOrEqual(45 * MINUTE);
+        },
+      ),
+      { seed: 9, numRuns: 120 },
+    );
+  });
+});
+
+test('over the change to summer time the window keeps to the sun, not to the clock', () => {
+  // Europe/Ljubljana goes from 02:00 to 03:00 on 29 March 2026: sunrise comes a minute or two sooner, the clock an hour later.
+  const before = gardenDay(TEST_PLACE, '2026-03-28');
+  const after = gardenDay(TEST_PLACE, '2026-03-29');
+  const apart = (after.sunrise - before.sunrise) / MINUTE;
+  expect(apart).toBeGreaterThan(24 * 60 - 4);
+  expect(apart).toBeLessThan(24 * 60);
+  expect(openWindow(squash, after).opens - openWindow(squash, before).opens).toBe(
+    after.sunrise - before.sunrise,
+  );
+});
+
+describe('warnings', () => {
+  test('rain all morning, early heat, and people in it', () => {
+    expect(kinds(['squash-maxima'], day({ rainMm: 12 }))).toEqual(['rain']);
+    expect(kinds(['squash-maxima'], day({ maxC: 33 }))).toEqual(['early-heat']);
+    expect(kinds(['corn'], day({ maxC: 35, dewPointC: 24 }))).toEqual(['people']);
+    expect(kinds(['squash-maxima', 'tomato'], day({ source: 'climate', maxC: 45, rainMm: 50 }))).toEqual([]);
+  });
+
+  test('tomatoes: days over 32 and nights over 21 in a row, dew points of 19 in a row; one day is not days', () => {
+    const hot = day({ minC: 22, maxC: 33, dewPointC: 12 });
+    const moist = day({ dewPointC: 19 });
+    expect(kinds(['tomato'], hot)).not.toContain('hot-nights');
+    expect(kinds(['tomato'], hot, [hot])).toContain('hot-nights');
+    expect(kinds(['tomato'], day({ minC: 20, maxC: 33, dewPointC: 12 }), [hot])).not.toContain('hot-nights');
+    expect(kinds(['tomato'], moist, [moist])).toContain('moist-air');
+    expect(kinds(['tomato'], moist, [day({ dewPointC: 18 })])).not.toContain('moist-air');
+    expect(kinds(['squash-maxima'], hot, [hot])).not.toContain('hot-nights');
+  });
+});

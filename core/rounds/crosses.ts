@@ -129,6 +129,8 @@ function motherOf(
   // A cone pushed over the stigma stays there: one visit is enough.
   const enough = last?.tool === 'anthers' || flower.pollinations.length >= VISITS_A_DAY;
   const due = last ? Date.parse(last.at) + HOURS_BETWEEN * HOUR : Date.parse(emasculated);
-  const nextAt = enough ? null : last ? byDay(place, due) : due;
+  // Missed yesterday, it is due this morning.
+  const sinceDawn = Math.max(due, gardenDay(place, date).sunrise);
+  const nextAt = enough ? null : last || sinceDawn > due ? byDay(place, sinceDawn) : due;
   return { flower, growing, visits: flower.pollinations.length, visitsToday: today, nextAt };
 }

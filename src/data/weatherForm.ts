@@ -76,8 +76,9 @@ const MOST_ROWS = 40_000;
 
 const NAMES: Readonly<Record<ColumnUse, RegExp>> = {
   date: /^(date|day|datum|time)/i,
-  minC: /(t.?min|min.?t|minimum|low)/i,
-  maxC: /(t.?max|max.?t|maximum|high)/i,
+  // tmin, temp_min, Min temp, TMIN, Minimum temperature, low; but no minutes, no humidity.
+  minC: /^(?!.*(minute|hum|rh|wind|press)).*(min|low)/i,
+  maxC: /^(?!.*(hum|rh|wind|gust|press)).*(max|high)/i,
   rainMm: /(rain|precip|prcp)/i,
   dewPointC: /dew/i,
 };

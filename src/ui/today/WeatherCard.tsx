@@ -1,22 +1,14 @@
 import { View } from 'react-native';
 import { useRouter } from 'expo-router';
-import { weatherWarnings, type WeatherWarning } from '@core/bloom';
-import { isKnownWeather, type WeatherDay, type WeatherSource } from '@core/sky';
+import { weatherWarnings } from '@core/bloom';
+import { isKnownWeather, type WeatherDay } from '@core/sky';
 import { walkOrder } from '@core/patch';
 import { addDays } from '@core/time';
 import { useGarden } from '@/data/garden';
 import { useWeather } from '@/data/weather';
 import { Card, Key, Notice } from '../controls';
 import { Txt } from '../theme';
-import { degrees, rainText } from '../weather/words';
-
-export const sourceWords: Record<WeatherSource, string> = {
-  hand: 'noted by hand',
-  file: 'from a file',
-  station: 'made-up station',
-  forecast: 'made-up station’s forecast',
-  climate: 'usual for here; nobody measured',
-};
+import { degrees, rainText, sourceWords } from '../weather/words';
 
 /** The weather of the day that matters, where it comes from, and what it asks for. */
 export function WeatherCard({ date }: { date: string }) {
@@ -48,9 +40,7 @@ export function WeatherCard({ date }: { date: string }) {
   );
 }
 
-export type { WeatherWarning };
-
-export function weatherLine(day: WeatherDay, units: 'metric' | 'us'): string {
+function weatherLine(day: WeatherDay, units: 'metric' | 'us'): string {
   const parts = [`${degrees(day.minC, units, false)} to ${degrees(day.maxC, units)}`];
   if (!isKnownWeather(day))
     parts.push(`give or take ${Math.round(units === 'us' ? day.spreadC * 1.8 : day.spreadC)}`);

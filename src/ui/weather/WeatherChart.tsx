@@ -4,8 +4,7 @@ import Svg, { Line, Rect, Text as SvgText } from 'react-native-svg';
 import type { WeatherDay } from '@core/sky';
 import { dayText, weekdayText, type LocalDate } from '@core/time';
 import { FONT, Txt, useColours } from '../theme';
-import { sourceWords } from '../today/WeatherCard';
-import { degrees, rainText } from './words';
+import { degrees, rainText, sourceWords } from './words';
 
 const HEIGHT = 190;
 const TOP = 22;

@@ -1,4 +1,5 @@
 import type { Felt } from '@core/ledger';
+import type { WeatherSource } from '@core/sky';
 
 type Units = 'metric' | 'us';
 
@@ -19,4 +20,12 @@ export const feltWords: Record<Felt, string> = {
   mild: 'as usual',
   warm: 'warm',
   hot: 'hot',
+};
+
+export const sourceWords: Record<WeatherSource, string> = {
+  hand: 'noted by hand',
+  file: 'from a file',
+  station: 'made-up station',
+  forecast: 'made-up station’s forecast',
+  climate: 'usual for here; nobody measured',
 };

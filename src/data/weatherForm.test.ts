@@ -1,0 +1,156 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { validateEvent, fold, type AnyEvent } from '@core/ledger';
+import { NO_GOAL } from '@core/rounds';
+import { TestGarden } from '@core/testGarden';
+import { readGoal, typedGoal } from './goalForm';
+import { daysOf, readTable, readWeather, weatherDrafts, type TypedWeather } from './weatherForm';
+
+// Daily weather of Seattle-Tacoma, 2012-2015 (NOAA), as the package vega-datasets 3.2.1 carries it.
+const seattle = readFileSync(
+  join(__dirname, '../../node_modules/vega-datasets/data/seattle-weather.csv'),
+  'utf8',
+);
+
+describe('a weather file', () => {
+  test('real daily weather: columns guessed, every day read, numbers as they stand in the file', () => {
+    const table = readTable(seattle);
+    expect(table.guess).toEqual({ date: 0, rainMm: 1, maxC: 2, minC: 3 });
+    const { days, wrong } = daysOf(table, table.guess, 'metric');
+    expect(wrong).toEqual([]);
+    expect(days).toHaveLength(1461);
+    expect(days[1]).toEqual({
+      date: '2012-01-02',
+      minC: 2.8,
+      maxC: 10.6,
+      rainMm: 10.9,
+      dewPointC: null,
+      felt: null,
+    });
+    // Wet winters, dry summers: the columns are not swapped.
+    const rain = (month: string) =>
+      days
+        .filter(({ date }) => date.slice(5, 7) === month)
+        .reduce((sum, { rainMm }) => sum + (rainMm ?? 0), 0);
+    expect(rain('11')).toBeGreaterThan(4 * rain('07'));
+  });
+
+  test('goes into the ledger a year at a time, and comes out day by day', () => {
+    const garden = new TestGarden();
+    const table = readTable(seattle);
+    const drafts = weatherDrafts(garden.patchId, daysOf(table, table.guess, 'metric').days);
+    expect(drafts).toHaveLength(4);
+    const events = drafts.map((draft) => garden.write(garden.time('2026-07-01', 9), draft));
+    for (const event of events) expect(validateEvent(event)).toMatchObject({ ok: true });
+    const [patch] = [...fold(garden.events as AnyEvent[]).patches.values()];
+    expect(Object.keys(patch?.weather ?? {})).toHaveLength(1461);
+    expect(patch?.weather['2015-12-31']).toMatchObject({ minC: -2.1, maxC: 5.6, origin: 'file' });
+  });
+
+  test.each([
+    ['tmin', 'tmax'],
+    ['TMIN', 'TMAX'],
+    ['Min temp', 'Max temp'],
+    ['Minimum temperature (C)', 'Maximum temperature (C)'],
+    ['low', 'high'],
+  ])('%s and %s are known by their names; minutes, wind and humidity are not taken for them', (low, high) => {
+    const { guess } = readTable(`Date,minutes,max wind,min humidity,${high},${low}\n2026-07-01,1,2,3,4,5\n`);
+    expect(guess).toEqual({ date: 0, maxC: 4, minC: 5 });
+  });
+
+  test('US units are turned; a swapped column is put right by hand', () => {
+    const table = readTable('day;x\n'.replace(';', ',') + '2026-07-01,86\n');
+    expect(table.guess).toEqual({ date: 0 });
+    expect(daysOf(table, { date: 0, maxC: 1 }, 'us').days[0]?.maxC).toBe(30);
+  });
+
+  test.each([
+    ['nothing', ''],
+    ['one line', 'date,tmin'],
+    ['one column', 'date\n2026-07-01'],
+    ['a photograph', '\u0000\u0001\u0002PNG'],
+  ])('%s is answered in words', (_name, text) => {
+    expect(() => readTable(text)).toThrow(/^The file: a weather table needs/);
+  });
+
+  test('a bad line is named and costs no other', () => {
+    const table = readTable(
+      [
+        'date,tmin,tmax,rain',
+        '2026-07-01,12,24,0',
+        '2026-02-30,12,24,0',
+        '2026-07-03,30,20,0',
+        '2026-07-04,=1+1,24,0',
+        '2026-07-05,12,240,0',
+        '2026/7/6,12,NA,-',
+        '',
+      ].join('\n'),
+    );
+    const { days, wrong } = daysOf(table, table.guess, 'metric');
+    expect(days.map(({ date }) => date)).toEqual(['2026-07-01', '2026-07-06']);
+    expect(days[1]).toMatchObject({ maxC: null, rainMm: null });
+    expect(wrong.map(({ line }) => line)).toEqual([3, 4, 5, 6]);
+    expect(wrong[2]?.message).toBe('tmin: "=1+1" is not a number');
+  });
+});
+
+describe('weather by hand', () => {
+  const typed = (more: Partial<TypedWeather>): TypedWeather => ({
+    minimum: '',
+    maximum: '',
+    rain: '',
+    felt: null,
+    ...more,
+  });
+  test('point or comma, metric or US', () => {
+    expect(readWeather('2026-07-14', typed({ minimum: ' 14,5 ', maximum: '28' }), 'metric')).toMatchObject({
+      day: { minC: 14.5, maxC: 28, rainMm: null },
+    });
+    expect(readWeather('2026-07-14', typed({ maximum: '86', rain: '1' }), 'us')).toMatchObject({
+      day: { maxC: 30, rainMm: 25.4 },
+    });
+    expect(readWeather('2026-07-14', typed({ felt: 'warm' }), 'metric')).toMatchObject({
+      day: { felt: 'warm' },
+    });
+  });
+  test.each([
+    ['minimum', typed({ minimum: 'cold' })],
+    ['minimum', typed({})],
+    ['maximum', typed({ minimum: '20', maximum: '10' })],
+    ['maximum', typed({ maximum: '99' })],
+    ['rain', typed({ rain: '-1' })],
+  ])('%s: what cannot be is answered at its field', (field, wrong) => {
+    const read = readWeather('2026-07-14', wrong, 'metric');
+    expect('errors' in read && Object.keys(read.errors)).toEqual([field]);
+  });
+});
+
+describe('the goal form', () => {
+  test('gives back what it was given', () => {
+    const goal = readGoal(
+      typedGoal({
+        kitchenFruits: 12,
+        seed: { amount: 900, unit: 'grams' },
+        mothers: 8,
+        fathers: null,
+        fatherVariety: null,
+        by: '2026-10-01',
+        precious: 'rare',
+        assurance: 0.95,
+        bent: { seedsPerFruit: 250, setShare: 0.5, malesPerFemale: 3 },
+      }),
+    ).goal;
+    expect(readGoal(typedGoal(goal))).toEqual({ goal, errors: {} });
+  });
+  test.each([
+    ['amount', { amount: '-3' }],
+    ['amount', { amount: '<b>' }],
+    ['kitchen', { kitchen: '2.5' }],
+    ['by', { by: '2026-02-30' }],
+    ['seedsPerFruit', { seedsPerFruit: '0' }],
+    ['setShare', { setShare: '101' }],
+  ])('%s: a wrong field is named, and counts as empty', (field, wrong) => {
+    const read = readGoal({ ...typedGoal(NO_GOAL), ...wrong });
+    expect(Object.keys(read.errors)).toEqual([field]);
+  });
+});

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useRouter } from 'expo-router';
-import { SCHOOLS } from '@core/crops';
+import { closureFacts, SCHOOLS, type Closure } from '@core/crops';
 import { dayText, toInstant } from '@core/time';
 import { LIGHTS, useChangePrefs, type Light } from '@/data/prefs';
 import { exportLog, exportTable } from '@/data/files';
@@ -187,7 +187,7 @@ function Settings() {
               <Tile
                 key={value}
                 title={label}
-                note={words}
+                note={key === 'closure' ? closureNote(value as Closure, words) : words}
                 chosen={patch?.schools[key] === value}
                 onPress={() =>
                   patch && void record({ kind: 'schoolChosen', patch: patch.id, school: key, choice: value })
@@ -210,6 +210,12 @@ function Settings() {
       </Sheet>
     </Page>
   );
+}
+
+/** How it is put on, what it takes, and how it goes wrong. */
+function closureNote(closure: Closure, words: string): string {
+  const { minutes, tools, failsWhen } = closureFacts(closure);
+  return `${words} About ${Math.round(minutes.value * 60)} s, with ${tools}. Fails when: ${failsWhen.value}`;
 }
 
 export default gated(Settings, { needsPatch: false });

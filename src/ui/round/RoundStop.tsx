@@ -1,15 +1,8 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import type { Closure, Tool } from '@core/crops';
-import {
-  CHECK_RESULTS,
-  type CheckResult,
-  type Draft,
-  type LossCause,
-  type Purpose,
-  type State,
-} from '@core/ledger';
-import { growing as growingOf, plantName, walkOrder } from '@core/patch';
+import { systemAdvice } from '@core/crops';
+import { CHECK_RESULTS, type CheckResult, type Draft, type LossCause, type Purpose } from '@core/ledger';
+import { plantName } from '@core/patch';
 import {
   fathersFor,
   fatherVarietyOf,
@@ -17,16 +10,14 @@ import {
   lastTool,
   nextMarkIn,
   suggestFathers,
-  holdSeconds,
   lobesOf,
   windowNow,
-  workSteps,
   type PollinationRound,
   type Stop,
 } from '@core/rounds';
 import { gardenDay, openWindow } from '@core/bloom';
 import { closureAtDawn, DEMO_SEED } from '@core/simulation';
-import { clockText, localDateOf } from '@core/time';
+import { clockText } from '@core/time';
 import type { DawnPlan } from '@/data/dawnPlan';
 import { useDraft } from '@/data/draft';
 import { useGarden } from '@/data/garden';
@@ -34,48 +25,16 @@ import { Key, Notice, Tile, Tiles } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Page } from '../Page';
-import { Steps } from '../Steps';
 import { Txt, useIsWide } from '../theme';
 import { UndoLine } from '../UndoLine';
 import { useKeys } from '../useKeys';
-import { checkWords, closureWords, flowerPlace, toolWords } from '../words';
+import { checkWords, closureWords, flowerPlace } from '../words';
 import { BeesBadge } from './BeesBadge';
 import { DeadlineLine } from './DeadlineLine';
-import { FatherTiles } from './FatherTiles';
-import { HoldTimer } from './HoldTimer';
-import { HowItWent } from './HowItWent';
 import { NextStops } from './NextStops';
+import { NO_ANSWERS, StopWork, type Answers } from './StopWork';
 import { WhereItIs } from './WhereItIs';
 
-interface Answers {
-  readonly found: CheckResult | null;
-  readonly purpose: Purpose;
-  /** Males by plant; null = as suggested. */
-  readonly males: Readonly<Record<string, number>> | null;
-  readonly tool: Tool | null;
-  readonly shutAgain: Closure | 'open' | null;
-  readonly more: boolean;
-  readonly lobes: number | null;
-  readonly openS: number | null;
-  readonly beeIn: boolean;
-  readonly went: boolean;
-  /** Hands and brush cleaned, where they carried another variety. */
-  readonly clean: boolean;
-}
-
-const NONE: Answers = {
-  found: null,
-  purpose: 'seed',
-  males: null,
-  tool: null,
-  shutAgain: null,
-  more: false,
-  lobes: null,
-  openS: null,
-  beeIn: false,
-  went: false,
-  clean: false,
-};
 const GONE_CAUSES: readonly { cause: LossCause; words: string }[] = [
   { cause: 'knocked-off', words: 'knocked off' },
   { cause: 'pest', words: 'eaten' },
@@ -101,7 +60,7 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onLeave }: RoundS
   const { flower, growing } = stop;
   const { crop, variety, plant, bed } = growing;
   const wide = useIsWide();
-  const { value: answers, change, clear } = useDraft<Answers>(`stop/${space}/${flower.id}`, NONE);
+  const { value: answers, change, clear } = useDraft<Answers>(`stop/${space}/${flower.id}`, NO_ANSWERS);
   const [busy, setBusy] = useState(false);
   const schools = patch?.schools;
   const kitchenRound = growing.stand.reason === 'fruit';
@@ -140,10 +99,7 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onLeave }: RoundS
   const tool = answers.tool ?? lastTool(state, crop);
   const wanted = fatherVarietyOf(growing);
   const carried =
-    dawn?.hands &&
-    dawn.hands !== wanted &&
-    !answers.clean &&
-    !collectedSince(state, wanted, dawn.hands, round, place.zone)
+    dawn?.hands && dawn.hands !== wanted && !answers.clean
       ? (state.varieties.get(dawn.hands)?.name ?? null)
       : null;
   const wornClosure = flower.shuttings[flower.shuttings.length - 1]?.closure ?? 'tape';
@@ -191,8 +147,6 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onLeave }: RoundS
     );
   const window = dawn ? dawn.morning.window(crop) : openWindow(crop, gardenDay(place, round.date));
   const status = windowNow(window, now);
-  const hold = holdSeconds(tool);
-  const selfing = fathers.some((father) => father.plant === plant.id);
   const title =
     found === 'not-open'
       ? 'Come back to it later'
@@ -213,6 +167,11 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onLeave }: RoundS
     if (found !== null) return save({ kind: 'closureChecked', flower: flower.id, result: found });
     return Promise.resolve();
   };
+  const hermaphrodite = systemAdvice(
+    variety.system ?? crop.sexSystem.value,
+    flower.sex,
+    growing.stand.reason,
+  );
   const look = flowerAppearance(flower, crop, place.zone);
   return (
     <Page
@@ -295,6 +254,7 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onLeave }: RoundS
         </View>
       </View>
       {found === null ? <WhereItIs flower={flower} growing={growing} /> : null}
+      {found === null && hermaphrodite ? <Notice tone="pollen" text={hermaphrodite} /> : null}
       {status === 'before' ? (
         <Notice
           tone="dusk"
@@ -330,78 +290,21 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onLeave }: RoundS
         </Tiles>
       ) : null}
       {pollinating ? (
-        <>
-          {carried ? (
-            <Notice
-              tone="brick"
-              title={`This brush carries ${carried} pollen`}
-              text={`Wipe your hands, put it away, and take the dry brush for ${state.varieties.get(wanted)?.name ?? 'this variety'}.`}
-            >
-              <Key title="Clean hands, fresh brush" small onPress={() => change({ clean: true })} />
-            </Notice>
-          ) : null}
-          <FatherTiles offers={offers} males={males} onChange={(next) => change({ males: next })} />
-          {selfing ? (
-            <Notice
-              tone="pollen"
-              text="Pollen of the same plant: selfing. True to this mother; a mix of plants keeps the variety broader."
-            />
-          ) : null}
-          {purpose === 'kitchen' ? <Notice tone="brick" text={crop.caution} /> : null}
-          <Steps steps={workSteps(crop, tool, wornClosure)} />
-          {hold ? <HoldTimer seconds={hold} verb={tool === 'vibration' ? 'Vibrate' : 'Brush'} /> : null}
-          <HowItWent
-            crop={crop}
-            value={answers}
-            open={answers.went}
-            onOpen={() => change({ went: true })}
-            onChange={change}
-          />
-          {answers.beeIn ? (
-            <Notice
-              tone="brick"
-              text="A bee brings pollen from anywhere: not for seed. It counts for the kitchen and gets no mark."
-            />
-          ) : null}
-          <Tiles question={markNow ? `Shut again · the mark is ${mark}` : 'Shut again'}>
-            {[...crop.closures, 'open' as const].map((closure) => (
-              <Tile
-                key={closure}
-                title={
-                  closure === 'open'
-                    ? 'left open'
-                    : closure === shutBefore
-                      ? `fresh ${closureWords[closure]}`
-                      : closureWords[closure]
-                }
-                chosen={shutAgain === closure}
-                onPress={() => change({ shutAgain: closure })}
-              />
-            ))}
-          </Tiles>
-          {purpose === 'seed' && shutAgain === 'open' ? (
-            <Notice tone="brick" text="Left open, insects can add pollen: the seed can't be called pure." />
-          ) : null}
-          {answers.more ? (
-            <Tiles question="Pollen carried with">
-              {crop.tools.map((each) => (
-                <Tile
-                  key={each}
-                  title={toolWords[each]}
-                  chosen={tool === each}
-                  onPress={() => change({ tool: each })}
-                />
-              ))}
-            </Tiles>
-          ) : (
-            <Key
-              title={`Pollen carried with: ${toolWords[tool]}. Change`}
-              look="quiet"
-              small
-              onPress={() => change({ more: true })}
-            />
-          )}
-        </>
+        <StopWork
+          growing={growing}
+          answers={answers}
+          onChange={change}
+          offers={offers}
+          males={males}
+          tool={tool}
+          purpose={purpose}
+          worn={wornClosure}
+          shutBefore={shutBefore}
+          shutAgain={shutAgain}
+          mark={markNow ? mark : null}
+          carried={carried}
+          selfing={fathers.some((father) => father.plant === plant.id)}
+        />
       ) : null}
       {wide ? null : (
         <NextStops round={round} dawn={dawn} numbered={numbered} current={flower.id} onGo={onGo} />
@@ -409,31 +312,4 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onLeave }: RoundS
       <UndoLine />
     </Page>
   );
-}
-
-/** Whether males of a variety were picked after the last flower of another: the brush was changed then. */
-function collectedSince(
-  state: State,
-  wanted: string,
-  hands: string,
-  round: PollinationRound,
-  zone: string,
-): boolean {
-  const varietyOf = (plantId: string) => growingOf(state, plantId)?.variety.id;
-  let picked = '';
-  let worked = '';
-  for (const { growing, flower } of round.stops) {
-    if (growing.variety.id === hands) for (const { at } of flower.pollinations) if (at > worked) worked = at;
-  }
-  for (const { plant } of walkOrder(state)) {
-    if (varietyOf(plant.id) !== wanted) continue;
-    for (const id of state.flowersOf.get(plant.id) ?? []) {
-      const flower = state.flowers.get(id);
-      if (flower?.sex !== 'male') continue;
-      for (const { at, result } of flower.checks)
-        if (result === 'whole' && at > picked && localDateOf(Date.parse(at), zone) === round.date)
-          picked = at;
-    }
-  }
-  return picked > worked;
 }

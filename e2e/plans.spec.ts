@@ -8,8 +8,10 @@ const EVENING = '2026-07-13';
 /** A patch written by the ledger itself, taken over from a file on the first screen. */
 async function takeOver(page: Page, garden: TestGarden): Promise<void> {
   await page.goto('/');
+  await page.getByRole('button', { name: 'I have a file from another device' }).click();
+  await expect(page.getByText(/No patch here yet/)).toBeVisible();
   const chooser = page.waitForEvent('filechooser');
-  await page.getByRole('button', { name: 'Take a patch over from a file' }).click();
+  await page.getByRole('button', { name: 'Import a file' }).click();
   await (
     await chooser
   ).setFiles({
@@ -36,10 +38,12 @@ test('one plant, no other father: the round says why and offers the plant’s ow
   await page.getByRole('button', { name: 'whole', exact: true }).click();
   await expect(page.getByText(/Pollen of the same plant: selfing/)).toBeVisible();
   await page.getByRole('button', { name: 'Pollinated — next' }).click();
-  await expect(page.getByRole('heading', { name: 'Slate Dome 1' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The round is done' })).toBeVisible();
+  await expect(page.getByText(/left out: no male to be had for it/)).toBeVisible();
+  await page.getByRole('button', { name: /^Go to Slate Dome 1/ }).click();
   await page.getByRole('button', { name: 'whole', exact: true }).click();
   await expect(page.getByText('No shut male of this variety is left')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Choose the males first' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'No male to be had' })).toBeDisabled();
 });
 
 test('not open yet is a stop to come back to; two people share the round', async ({ page }) => {
@@ -77,10 +81,7 @@ test('a gourd opens at dusk: shut in the afternoon, worked in the dusk round', a
     for (const sex of ['female', 'male'] as const) garden.shut('2026-07-14', plant, sex, 'mesh-bag', 16);
   await setTime(page, '2026-07-14T18:20:00Z');
   await takeOver(page, garden);
-  await page
-    .getByRole('button', { name: /^Open: Dusk round|^Start the/ })
-    .first()
-    .click();
+  await page.getByRole('button', { name: /^Open: Dusk round/ }).click();
   await page.getByRole('button', { name: /^Picked: / }).click();
   await page.getByRole('button', { name: 'whole', exact: true }).click();
   await page.getByRole('button', { name: 'Pollinated — next' }).click();

@@ -40,7 +40,11 @@ function Round() {
   const pinned = value.shown;
   const toDo = round?.toDo ?? [];
   const chosen = round?.stops.find(({ flower }) => flower.id === value.flower);
-  const planned = dawn?.order.find((id) => toDo.some(({ flower }) => flower.id === id)) ?? null;
+  // What the plan leaves out comes up only when it is asked for.
+  const planned =
+    dawn?.order.find(
+      (id) => toDo.some(({ flower }) => flower.id === id) && (dawn.plan === null || dawn.at.has(id)),
+    ) ?? null;
   // What is on the screen stays there while the plan changes under it: no tap may land on another flower.
   const held = toDo.some(({ flower, state: how }) => flower.id === pinned && how === 'to-do') ? pinned : null;
   const stop = chosen ?? round?.stops.find(({ flower }) => flower.id === (held ?? planned)) ?? null;
@@ -59,7 +63,7 @@ function Round() {
       </Page>
     );
   }
-  const planning = stop !== null && dawn !== null && dawn.plan === null;
+  const planning = toDo.length > 0 && dawn !== null && dawn.plan === null;
   const collecting = chosen ? [] : (dawn?.collectFor(shown) ?? []);
   const numbered = numberedOrder(round, shown, dawn?.order ?? []);
   const onGo = (flower: string | null) => change({ flower });

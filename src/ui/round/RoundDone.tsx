@@ -38,6 +38,7 @@ export function RoundDone({
           <Stat value={count('worked')} name="pollinated" />
           <Stat value={count('spoiled')} name="not whole" />
           <Stat value={count('lost')} name="lost" />
+          {round.toDo.length > 0 ? <Stat value={round.toDo.length} name="left out" /> : null}
         </Row>
         <Txt>The first look that tells something is in three days.</Txt>
       </Card>

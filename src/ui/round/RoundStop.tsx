@@ -153,11 +153,13 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onLeave }: RoundS
       : found === 'gone'
         ? 'Gone'
         : pollinating
-          ? carried
-            ? 'Clean hands and brush first'
-            : total === 0
-              ? 'Choose the males first'
-              : 'Pollinated — next'
+          ? offers.every(({ free }) => free.length === 0)
+            ? 'No male to be had'
+            : carried
+              ? 'Clean hands and brush first'
+              : total === 0
+                ? 'Choose the males first'
+                : 'Pollinated — next'
           : found === null
             ? 'First look at the closure'
             : 'Skip it';

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { openDemo } from './helpers';
+import { openDemo, pickMales } from './helpers';
 
 const SCREENS = [
   '/',
@@ -11,6 +11,12 @@ const SCREENS = [
   '/patch',
   '/settings',
   '/begin',
+  '/corn',
+  '/crosses',
+  '/kitchen',
+  '/goals',
+  '/weather',
+  '/card',
   '/key',
   '/key?crop=melon',
   '/practice',
@@ -49,9 +55,18 @@ for (const light of ['day', 'sun', 'before-dawn'] as const) {
     for (const path of SCREENS) {
       await page.goto(path);
       await expect(page.getByRole('heading').first()).toBeVisible();
-      if (path === '/round') await page.getByRole('button', { name: 'whole', exact: true }).click();
+      if (path === '/round') {
+        await expect(page.getByRole('heading', { name: /^Collect/ })).toBeVisible();
+        await check(page, '/round, collecting');
+        await pickMales(page);
+        await page.getByRole('button', { name: 'whole', exact: true }).click();
+      }
       await check(page, path);
     }
+    await page.goto('/goals');
+    await page.getByRole('button', { name: 'Open the goal of Long Halyard' }).click();
+    await expect(page.getByRole('heading', { name: 'The sum', exact: true })).toBeVisible();
+    await check(page, '/goals, one');
     await page.goto('/patch');
     await page.getByRole('link', { name: /Slate Dome 3/ }).click();
     await expect(page.getByRole('heading', { name: 'Slate Dome 3' })).toBeVisible();

@@ -65,6 +65,6 @@ test('a reload right after a tap keeps the entry whole or not at all', async ({ 
   const second = await page.getByText(/^Stop 2 of 11/).isVisible();
   await page.getByRole('button', { name: 'Leave the round; it can be taken up again' }).click();
   await expect(
-    page.getByRole('button', { name: second ? 'Go on: 10 flowers left' : 'Start the 05:05 round' }),
+    page.getByRole('button', { name: second ? 'Go on: 10 flowers left' : /^Start the 05:0\d round$/ }),
   ).toBeVisible();
 });

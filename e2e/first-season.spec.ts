@@ -33,10 +33,10 @@ test('from the first start to the first fruit verdict, with one reload on the wa
     await page.reload();
     await expect(page.getByRole('heading', { name: 'Dawn round' })).toBeVisible();
     await page.getByRole('button', { name: /^Start the/ }).click();
+    await pickMales(page);
     await page.getByRole('button', { name: 'whole', exact: true }).click();
     await expect(page.getByText('Shut again · the mark is 1-A')).toBeVisible();
     await page.getByRole('button', { name: 'Pollinated — next' }).click();
-    await pickMales(page);
     await expect(page.getByRole('heading', { name: 'The round is done' })).toBeVisible();
     await page.getByRole('button', { name: 'Back to Today' }).click();
   });

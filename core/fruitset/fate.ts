@@ -15,10 +15,28 @@ export function workedOn(flower: Flower, zone: string): LocalDate | null {
   return first ? localDateOf(Date.parse(first.at), zone) : null;
 }
 
+interface KnownFate {
+  readonly crop: Crop;
+  readonly zone: string;
+  readonly fate: Fate | null;
+}
+
+// A flower's view never changes: years of them are asked again with every tap.
+const known = new WeakMap<Flower, KnownFate>();
+
 /** `null` for a flower that was never worked (or is male). Days are calendar days in `zone`. */
 export function fateOf(flower: Flower, crop: Crop, zone: string): Fate | null {
+  if (flower.sex === 'male' || flower.pollinations.length === 0) return null;
+  const found = known.get(flower);
+  if (found?.crop === crop && found.zone === zone) return found.fate;
+  const fate = fateFrom(flower, crop, zone);
+  known.set(flower, { crop, zone, fate });
+  return fate;
+}
+
+function fateFrom(flower: Flower, crop: Crop, zone: string): Fate | null {
   const day0 = workedOn(flower, zone);
-  if (day0 === null || flower.sex === 'male') return null;
+  if (day0 === null) return null;
   const dayOf = (at: string) => daysBetween(day0, localDateOf(Date.parse(at), zone));
   const lastDay = lastLookDay(crop);
   let setAt: string | null = null;

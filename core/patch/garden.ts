@@ -35,8 +35,21 @@ export function mainPatch(state: State): Patch | null {
   return first;
 }
 
-export function plantsOfStand(state: State, stand: StandId): Plant[] {
-  return [...state.plants.values()].filter((plant) => plant.stand === stand);
+const byStand = new WeakMap<State['plants'], ReadonlyMap<StandId, readonly Plant[]>>();
+
+/** The plants of a stand, ended ones too, in the order in which they were added. */
+export function plantsOfStand(state: State, stand: StandId): readonly Plant[] {
+  let index = byStand.get(state.plants);
+  if (!index) {
+    const fresh = new Map<StandId, Plant[]>();
+    for (const plant of state.plants.values()) {
+      const list = fresh.get(plant.stand);
+      if (list) list.push(plant);
+      else fresh.set(plant.stand, [plant]);
+    }
+    byStand.set(state.plants, (index = fresh));
+  }
+  return index.get(stand) ?? [];
 }
 
 /** Every flower recorded on a plant, oldest record first. */

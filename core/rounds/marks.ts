@@ -1,4 +1,4 @@
-import type { State } from '../ledger';
+import type { Flower, State } from '../ledger';
 
 /** Letters of marks: none that a wet pencil confuses with another (no I, O, Q, S, Z) or with a digit. */
 const LETTERS = 'ABCDEFGHJKLMNPRTUVWXY';
@@ -20,13 +20,22 @@ function indexOf(mark: string): number | null {
 
 /** How many marks have been given out, in the order of `markAt`: the next one's index. */
 export function markIndexIn({ flowers }: Pick<State, 'flowers'>): number {
+  const known = knownNext.get(flowers);
+  if (known !== undefined) return known;
   let highest = -1;
-  for (const { mark } of flowers.values()) {
-    const index = mark === null ? null : indexOf(mark);
-    if (index !== null && index > highest) highest = index;
+  for (const flower of flowers.values()) {
+    if (flower.mark === null) continue;
+    let index = knownIndex.get(flower);
+    if (index === undefined) knownIndex.set(flower, (index = indexOf(flower.mark) ?? -1));
+    if (index > highest) highest = index;
   }
+  knownNext.set(flowers, highest + 1);
   return highest + 1;
 }
+
+// Years of marks are gone through with every tap: each is read once.
+const knownIndex = new WeakMap<Flower, number>();
+const knownNext = new WeakMap<State['flowers'], number>();
 
 /** The mark after the highest in use; marks written in another way are left alone. `1-A` on a new patch. */
 export function nextMark(used: Iterable<string | null>): string {
@@ -39,6 +48,6 @@ export function nextMark(used: Iterable<string | null>): string {
 }
 
 /** The mark after the highest that any flower of the log carries. */
-export function nextMarkIn({ flowers }: Pick<State, 'flowers'>): string {
-  return nextMark([...flowers.values()].map(({ mark }) => mark));
+export function nextMarkIn(state: Pick<State, 'flowers'>): string {
+  return markAt(markIndexIn(state));
 }

@@ -1,5 +1,5 @@
 import type { Closure, Crop, Family } from '../crops';
-import { fateOf, workedOn } from '../fruitset';
+import { fateOf } from '../fruitset';
 import type { Flower, State } from '../ledger';
 import { growing } from '../patch';
 import { isWhole, lastCheck } from './stops';
@@ -57,6 +57,18 @@ interface Count {
   n: number;
 }
 
+interface PlantCounts {
+  readonly crop: Crop;
+  readonly set: readonly Count[];
+  readonly whole: (closure: Closure) => readonly Count[];
+  readonly wholeBy: Map<Closure, readonly Count[]>;
+}
+
+function tally(count: Count, good: boolean): void {
+  count.n++;
+  if (good) count.k++;
+}
+
 const known = new WeakMap<State['flowers'], Rates>();
 
 /** Set and closure rates as posteriors: our prior, the crop's other varieties (discounted), the variety's own records. */
@@ -65,27 +77,40 @@ export function ratesOf(state: State, zone: string): Rates {
   if (found) return found;
   const set = new Map<string, Count>();
   const whole = new Map<string, Count>();
-  const add = (table: Map<string, Count>, keys: readonly string[], good: boolean) => {
-    for (const key of keys) {
-      const count = table.get(key) ?? { k: 0, n: 0 };
-      table.set(key, { k: count.k + (good ? 1 : 0), n: count.n + 1 });
-    }
+  const countOf = (table: Map<string, Count>, key: string): Count => {
+    let count = table.get(key);
+    if (!count) table.set(key, (count = { k: 0, n: 0 }));
+    return count;
   };
+  // Tens of thousands of flowers, few plants: what a plant's flowers count towards is looked up once for it.
+  const onPlant = new Map<string, PlantCounts | null>();
   for (const flower of state.flowers.values()) {
-    const each = growing(state, flower.plant);
-    if (!each) continue;
-    const keys = [`c/${each.crop.id}`, `v/${each.variety.id}`];
+    if (flower.checks.length === 0 && flower.pollinations.length === 0) continue;
+    let counts = onPlant.get(flower.plant);
+    if (counts === undefined) {
+      const each = growing(state, flower.plant);
+      counts = each && {
+        crop: each.crop,
+        set: [countOf(set, `c/${each.crop.id}`), countOf(set, `v/${each.variety.id}`)],
+        whole: (closure) => [
+          countOf(whole, `c/${each.crop.id}/${closure}`),
+          countOf(whole, `v/${each.variety.id}/${closure}`),
+        ],
+        wholeBy: new Map(),
+      };
+      onPlant.set(flower.plant, counts);
+    }
+    if (!counts) continue;
     const check = lastCheck(flower);
     const closure = flower.shuttings[0]?.closure;
-    if (check && closure && check.result !== 'not-open')
-      add(
-        whole,
-        keys.map((key) => `${key}/${closure}`),
-        isWhole(check.result),
-      );
-    if (flower.sex === 'male' || workedOn(flower, zone) === null) continue;
-    const fate = fateOf(flower, each.crop, zone);
-    if (fate !== null && fate !== 'waiting') add(set, keys, fate !== 'dropped');
+    if (check && closure && check.result !== 'not-open') {
+      let both = counts.wholeBy.get(closure);
+      if (!both) counts.wholeBy.set(closure, (both = counts.whole(closure)));
+      for (const count of both) tally(count, isWhole(check.result));
+    }
+    const fate = fateOf(flower, counts.crop, zone);
+    if (fate === null || fate === 'waiting') continue;
+    for (const count of counts.set) tally(count, fate !== 'dropped');
   }
   const split = (table: Map<string, Count>, crop: string, variety: string, tail = '') => {
     const own = table.get(`v/${variety}${tail}`) ?? { k: 0, n: 0 };

@@ -1,5 +1,5 @@
 import type { Crop, CropId, Tool } from '../crops';
-import type { Flower, State } from '../ledger';
+import type { State } from '../ledger';
 import { growing } from '../patch';
 
 /** A gap this many times the catalogue's time is a pause, not work [M]. */
@@ -88,16 +88,27 @@ function knownOf(state: State): Known {
   return result;
 }
 
-/** Every pollination with its crop, in the order of the clock. */
+/** Older times say little of the hands of today [M]. */
+const LATEST_MS = 400 * 86_400_000;
+
+/** The pollinations of the last year and a bit, with their crop, in the order of the clock. */
 function latestWork(state: State): Worked[] {
+  let latest = '';
+  for (const { pollinations } of state.flowers.values()) {
+    const last = pollinations[pollinations.length - 1];
+    if (last && last.at > latest) latest = last.at;
+  }
+  if (latest === '') return [];
+  const since = new Date(Date.parse(latest) - LATEST_MS).toISOString();
   const cropOf = new Map<string, Crop | null>();
   const worked: Worked[] = [];
-  for (const flower of state.flowers.values() as Iterable<Flower>) {
-    if (flower.pollinations.length === 0) continue;
-    let crop = cropOf.get(flower.plant);
-    if (crop === undefined) cropOf.set(flower.plant, (crop = growing(state, flower.plant)?.crop ?? null));
+  for (const { plant, pollinations } of state.flowers.values()) {
+    const last = pollinations[pollinations.length - 1];
+    if (!last || last.at < since) continue;
+    let crop = cropOf.get(plant);
+    if (crop === undefined) cropOf.set(plant, (crop = growing(state, plant)?.crop ?? null));
     if (!crop) continue;
-    for (const { at, by, tool } of flower.pollinations) worked.push({ at: Date.parse(at), by, tool, crop });
+    for (const { at, by, tool } of pollinations) worked.push({ at: Date.parse(at), by, tool, crop });
   }
   return worked.sort((a, b) => a.at - b.at);
 }

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import { plantName, walkOrder, type Growing } from '@core/patch';
 import { morningOf } from '@core/bloom';
@@ -7,6 +7,7 @@ import { cornDay, nextMarkIn, workSteps, type Ear, type EarPair } from '@core/ro
 import { stageFacts, cropOf } from '@core/crops';
 import type { Draft } from '@core/ledger';
 import { useGarden } from '@/data/garden';
+import { useRecording } from '@/data/useRecording';
 import { useWeather } from '@/data/weather';
 import { Badge, Card, Key, Notice } from '@/ui/controls';
 import { FlowerRow } from '@/ui/FlowerRow';
@@ -30,9 +31,9 @@ const WINDS = [
 
 /** Corn's day: this morning's swaps, silk under the bags, tassels to bag this afternoon, shoots to scout. */
 function Corn() {
-  const { state, place, today, now, prefs, record, newId } = useGarden();
+  const { state, place, today, now, prefs, newId } = useGarden();
+  const { busy, problem, save } = useRecording();
   const { weatherOf } = useWeather();
-  const [busy, setBusy] = useState(false);
   const wind = weatherOf(today)?.windFromDeg ?? null;
   const corn = useMemo(() => cornDay(state, place, today, wind), [state, place, today, wind]);
   const crop = cropOf('corn');
@@ -41,14 +42,6 @@ function Corn() {
     [state, place, today, weatherOf],
   );
   const time = (at: number) => clockText(at, place.zone, prefs.clock === '12');
-  const save = async (...drafts: Draft[]) => {
-    setBusy(true);
-    try {
-      await record(...drafts);
-    } finally {
-      setBusy(false);
-    }
-  };
   const pour = ({ ear, tassel }: EarPair) =>
     save(
       { kind: 'closureChecked', flower: ear.flower.id, result: 'whole' },
@@ -156,6 +149,7 @@ function Corn() {
       }
     >
       <UndoLine />
+      {problem ? <Notice tone="brick" text={problem} /> : null}
       <Card>
         <Txt size="heading">This morning: swaps</Txt>
         {corn.pairs.length > 0 ? (
@@ -258,7 +252,7 @@ function SilkKey({
 }: {
   ear: Ear;
   busy: boolean;
-  onSave: (...drafts: Draft[]) => Promise<void>;
+  onSave: (...drafts: Draft[]) => Promise<boolean>;
 }) {
   return (
     <Key

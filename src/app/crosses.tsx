@@ -1,11 +1,12 @@
 import { useMemo, useState } from 'react';
 import { useRouter } from 'expo-router';
 import { closuresFor } from '@core/crops';
-import type { Draft, Flower } from '@core/ledger';
+import type { Flower } from '@core/ledger';
 import { plantName, walkOrder, type Growing } from '@core/patch';
 import { crossDay, nextMarkIn, VISITS_A_DAY, workSteps, type Mother } from '@core/rounds';
 import { clockText } from '@core/time';
 import { useGarden } from '@/data/garden';
+import { useRecording } from '@/data/useRecording';
 import { Card, Key, Notice, Tile, Tiles } from '@/ui/controls';
 import { FlowerRow } from '@/ui/FlowerRow';
 import { gated } from '@/ui/Gate';
@@ -18,9 +19,9 @@ import { plural } from '@/ui/words';
 
 /** Crosses of perfect flowers: fathers bagged, mothers opened, pollen on three or four times a day, bags off. */
 function Crosses() {
-  const { state, place, today, now, prefs, record, newId } = useGarden();
+  const { state, place, today, now, prefs, newId } = useGarden();
+  const { busy, problem, save } = useRecording();
   const router = useRouter();
-  const [busy, setBusy] = useState(false);
   const [cone, setCone] = useState(false);
   const day = useMemo(() => crossDay(state, place, today), [state, place, today]);
   const stands = walkOrder(state).filter(
@@ -29,14 +30,6 @@ function Crosses() {
   const fathers = new Set(stands.flatMap(({ stand }) => stand.goal?.fatherVariety ?? []));
   const fatherPlants = walkOrder(state).filter(({ variety }) => fathers.has(variety.id));
   const time = (at: number) => clockText(at, place.zone, prefs.clock === '12');
-  const save = async (...drafts: Draft[]) => {
-    setBusy(true);
-    try {
-      await record(...drafts);
-    } finally {
-      setBusy(false);
-    }
-  };
   const bagOf = ({ crop }: Growing) => closuresFor(crop, 'perfect')[0] ?? 'mesh-bag';
   const bud = (growing: Growing, bag: boolean) => {
     const flower = newId('flower');
@@ -55,7 +48,7 @@ function Crosses() {
   const pollinate = ({ flower, growing, visits }: Mother) => {
     const wanted = growing.stand.goal?.fatherVariety;
     const father = day.fathersReady.find((each) => each.growing.variety.id === wanted);
-    if (!father) return Promise.resolve();
+    if (!father) return Promise.resolve(false);
     return save(
       {
         kind: 'pollinated',
@@ -109,6 +102,7 @@ function Crosses() {
       }
     >
       <UndoLine />
+      {problem ? <Notice tone="brick" text={problem} /> : null}
       {stands.length === 0 ? (
         <Txt>
           No stand of tomato, pepper, aubergine, potato or strawberry is grown for a cross. The reason is set

@@ -1,7 +1,7 @@
 import { useEffect, useMemo } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { gardenDay } from '@core/bloom';
-import { lastCheck, pollinationRound, type PollinationRound } from '@core/rounds';
+import { pollinationRound, type PollinationRound } from '@core/rounds';
 import { isLocalDate } from '@core/time';
 import { useDawnPlan } from '@/data/dawnPlan';
 import { useDraft } from '@/data/draft';
@@ -50,9 +50,10 @@ function Round() {
   const stop = chosen ?? round?.stops.find(({ flower }) => flower.id === (held ?? planned)) ?? null;
   const shown = stop?.flower.id ?? null;
   const settled = ready && dawn?.plan !== null;
+  const asked = chosen !== undefined;
   useEffect(() => {
-    if (settled && shown !== pinned) change({ shown });
-  }, [settled, shown, pinned, change]);
+    if (settled && !asked && shown !== pinned) change({ shown });
+  }, [settled, asked, shown, pinned, change]);
   if (!ready) return null;
   const night = prefs.light === 'by-itself' && now < gardenDay(place, date).sunrise && date === today;
   const leave = () => router.replace('/');
@@ -65,7 +66,7 @@ function Round() {
   }
   const planning = toDo.length > 0 && dawn !== null && dawn.plan === null;
   const collecting = chosen ? [] : (dawn?.collectFor(shown) ?? []);
-  const numbered = numberedOrder(round, shown, dawn?.order ?? []);
+  const numbered = numberedOrder(round, held ?? planned, dawn?.order ?? []);
   const onGo = (flower: string | null) => change({ flower });
   return (
     <LightProvider light={night ? 'before-dawn' : light}>
@@ -100,18 +101,17 @@ function Round() {
   );
 }
 
-/** The round as it went and is to go: what was handled, in that order, then what is on the screen, then the rest as planned. */
-function numberedOrder(round: PollinationRound, shown: string | null, order: readonly string[]): string[] {
+/** The round as it went and is to go: what was handled, in that order, then what comes next, then the rest as planned. */
+function numberedOrder(round: PollinationRound, next: string | null, order: readonly string[]): string[] {
   const handledAt = ({ flower }: PollinationRound['stops'][number]) =>
-    [...flower.checks, ...flower.pollinations].reduce((last, { at }) => (at > last ? at : last), '') ||
-    (lastCheck(flower)?.at ?? '');
+    [...flower.checks, ...flower.pollinations].reduce((last, { at }) => (at > last ? at : last), '');
   const handled = round.stops
     .filter(({ state: how }) => how !== 'to-do')
     .sort((a, b) => (handledAt(a) < handledAt(b) ? -1 : 1))
     .map(({ flower }) => flower.id as string);
   const done = new Set(handled);
   const planned = order.length > 0 ? order : round.stops.map(({ flower }) => flower.id);
-  const rest = shown === null ? planned : [shown, ...planned.filter((id) => id !== shown)];
+  const rest = next === null ? planned : [next, ...planned.filter((id) => id !== next)];
   return [...handled, ...rest.filter((id) => !done.has(id))];
 }
 

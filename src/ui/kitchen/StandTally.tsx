@@ -4,8 +4,8 @@ import type { Tool } from '@core/crops';
 import type { Draft } from '@core/ledger';
 import { plantName } from '@core/patch';
 import { holdSeconds, kitchenTools, SECONDS_A_FLOWER, type KitchenPlant } from '@core/rounds';
-import { useGarden } from '@/data/garden';
-import { Card, Key, Stepper, Tile, Tiles } from '../controls';
+import { useRecording } from '@/data/useRecording';
+import { Card, Key, Notice, Stepper, Tile, Tiles } from '../controls';
 import { HoldTimer } from '../round/HoldTimer';
 import { Txt, useColours } from '../theme';
 import { plural, toolWords } from '../words';
@@ -16,33 +16,26 @@ const STEPS = [1, 3, 5] as const;
 
 /** A stand worked for the kitchen: its tool and truss once, then a tally for all of its plants or for each. */
 export function StandTally({ plants }: { plants: readonly KitchenPlant[] }) {
-  const { record } = useGarden();
+  const { busy, problem, save } = useRecording();
   const first = plants[0] as KitchenPlant;
   const { variety, crop, bed } = first.growing;
   const [tool, setTool] = useState<Tool>(first.tool);
   const [choosing, setChoosing] = useState(false);
   const [truss, setTruss] = useState<number | null>(first.lastTruss);
   const [each, setEach] = useState(plants.length <= SHOWN_ONE_BY_ONE);
-  const [busy, setBusy] = useState(false);
   const trusses = crop.family === 'nightshade' || crop.family === 'strawberry';
   const hold = holdSeconds(tool);
   const today = plants.reduce((sum, plant) => sum + plant.today, 0);
-  const add = async (flowers: number, on: readonly KitchenPlant[]) => {
-    setBusy(true);
-    try {
-      await record(
-        ...on.map(({ growing }): Draft => ({
-          kind: 'tallied',
-          plant: growing.plant.id,
-          tool,
-          flowers,
-          truss: trusses ? truss : null,
-        })),
-      );
-    } finally {
-      setBusy(false);
-    }
-  };
+  const add = (flowers: number, on: readonly KitchenPlant[]) =>
+    save(
+      ...on.map(({ growing }): Draft => ({
+        kind: 'tallied',
+        plant: growing.plant.id,
+        tool,
+        flowers,
+        truss: trusses ? truss : null,
+      })),
+    );
   return (
     <Card style={{ gap: 8 }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
@@ -63,6 +56,7 @@ export function StandTally({ plants }: { plants: readonly KitchenPlant[] }) {
           {today}
         </Txt>
       </View>
+      {problem ? <Notice tone="brick" text={problem} /> : null}
       {choosing ? (
         <Tiles question="Worked with">
           {kitchenTools(crop).map((one) => (

@@ -1,12 +1,13 @@
-import { useState } from 'react';
 import { View } from 'react-native';
 import { plantName, growing as growingOf } from '@core/patch';
 import type { Collecting } from '@core/rounds';
 import type { Draft } from '@core/ledger';
 import { useGarden } from '@/data/garden';
+import { useRecording } from '@/data/useRecording';
 import { Card, Key, Notice } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
+import { LeaveKey } from '../LeaveKey';
 import { Page } from '../Page';
 import { Txt } from '../theme';
 import { UndoLine } from '../UndoLine';
@@ -29,8 +30,8 @@ export function CollectMales({
   side: React.ReactNode;
   onLeave: () => void;
 }) {
-  const { state, place, record } = useGarden();
-  const [busy, setBusy] = useState(false);
+  const { state, place } = useGarden();
+  const { busy, problem, save } = useRecording();
   const variety = collecting[0]?.variety ?? '';
   const name = state.varieties.get(variety)?.name ?? '';
   const before = hands !== null && hands !== variety ? state.varieties.get(hands)?.name : null;
@@ -40,28 +41,12 @@ export function CollectMales({
     flower: id,
     result,
   });
-  const save = async (...drafts: Draft[]) => {
-    setBusy(true);
-    try {
-      await record(...drafts);
-    } finally {
-      setBusy(false);
-    }
-  };
   return (
     <Page
       title={`Collect ${plural(total, 'male')}`}
       over={`${name} · from ${plural(collecting.length, 'plant')}`}
       badge={badge}
-      corner={
-        <Key
-          title="Leave"
-          look="quiet"
-          small
-          label="Leave the round; it can be taken up again"
-          onPress={onLeave}
-        />
-      }
+      corner={<LeaveKey onPress={onLeave} />}
       side={side}
       foot={
         <>
@@ -77,6 +62,7 @@ export function CollectMales({
         </>
       }
     >
+      {problem ? <Notice tone="brick" text={problem} /> : null}
       {before ? (
         <Notice
           tone="brick"

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import { systemAdvice } from '@core/crops';
 import { CHECK_RESULTS, type CheckResult, type Draft, type LossCause, type Purpose } from '@core/ledger';
@@ -21,9 +21,11 @@ import { clockText } from '@core/time';
 import type { DawnPlan } from '@/data/dawnPlan';
 import { useDraft } from '@/data/draft';
 import { useGarden } from '@/data/garden';
+import { useRecording } from '@/data/useRecording';
 import { Key, Notice, Tile, Tiles } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
+import { LeaveKey } from '../LeaveKey';
 import { Page } from '../Page';
 import { Txt, useIsWide } from '../theme';
 import { UndoLine } from '../UndoLine';
@@ -56,12 +58,11 @@ export interface RoundStopProps {
 
 /** One flower of the round: find it, look at its closure, pollinate, shut again, mark. */
 export function RoundStop({ round, stop, dawn, numbered, onGo, onLeave }: RoundStopProps) {
-  const { state, place, now, prefs, patch, record, demo, space } = useGarden();
+  const { state, place, now, prefs, patch, demo, space } = useGarden();
   const { flower, growing } = stop;
   const { crop, variety, plant, bed } = growing;
   const wide = useIsWide();
   const { value: answers, change, clear } = useDraft<Answers>(`stop/${space}/${flower.id}`, NO_ANSWERS);
-  const [busy, setBusy] = useState(false);
   const schools = patch?.schools;
   const kitchenRound = growing.stand.reason === 'fruit';
   const offers = useMemo(
@@ -114,15 +115,11 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onLeave }: RoundS
   const total = fathers.reduce((sum, father) => sum + father.males, 0);
   const markNow = schools?.marking !== 'when-growing' && purpose === 'seed';
 
+  const { busy, problem, save: saved } = useRecording();
   const save = async (...drafts: Draft[]) => {
-    setBusy(true);
-    try {
-      await record(...drafts);
-      clear();
-      onGo(null);
-    } finally {
-      setBusy(false);
-    }
+    if (!(await saved(...drafts))) return;
+    clear();
+    onGo(null);
   };
   const pollinate = () =>
     save(
@@ -180,15 +177,7 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onLeave }: RoundS
       title={plantName(growing)}
       over={`Stop ${index + 1} of ${round.stops.length} · ${bed.name} · ${flowerPlace(flower)}`}
       badge={<BeesBadge round={round} />}
-      corner={
-        <Key
-          title="Leave"
-          look="quiet"
-          small
-          label="Leave the round; it can be taken up again"
-          onPress={onLeave}
-        />
-      }
+      corner={<LeaveKey onPress={onLeave} />}
       side={
         wide ? (
           <NextStops round={round} dawn={dawn} numbered={numbered} current={flower.id} onGo={onGo} all />
@@ -255,6 +244,7 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onLeave }: RoundS
           </Tiles>
         </View>
       </View>
+      {problem ? <Notice tone="brick" text={problem} /> : null}
       {found === null ? <WhereItIs flower={flower} growing={growing} /> : null}
       {found === null && hermaphrodite ? <Notice tone="pollen" text={hermaphrodite} /> : null}
       {status === 'before' ? (

@@ -133,6 +133,27 @@ test('males in hand are not collected again; hands that carry another variety ar
   expect(foreign.finish - own.finish).toBe(60_000);
 });
 
+test('what is in hand is used before anything more is fetched', () => {
+  const garden = new TestGarden();
+  const { females } = shutAll(garden, garden.plant('squash-maxima', 'Slate Dome', 5), 1, 3);
+  const now = garden.time(DAWN, 5, 10);
+  const first = ask(garden).match.pairs;
+  for (const { male } of first) garden.check(now, male as FlowerId, 'whole');
+  for (const [i, mother] of females.slice(0, 3).entries()) {
+    const used = ask(garden).match.pairs.filter(({ female }) => female === mother);
+    garden.check(now + i * 180_000, mother, 'whole');
+    garden.work(
+      now + i * 180_000 + 60_000,
+      mother,
+      used.map(({ male }) => male as FlowerId),
+    );
+    const question = ask(garden, { now: now + i * 180_000 });
+    const inHandNow = new Set(first.map(({ male }) => male));
+    expect(question.match.pairs.every(({ male }) => inHandNow.has(male))).toBe(true);
+    expect(question.match.pairs).toHaveLength(first.length - 2 * (i + 1));
+  }
+});
+
 test('a small-flowered crop is not picked before it opens', () => {
   const garden = new TestGarden();
   shutAll(garden, garden.plant('melon', 'Quiet Bell', 3), 1, 2);

@@ -1,7 +1,7 @@
 import type { FlowerId, PlantId } from '../ids';
-import type { Flower, Place, State } from '../ledger';
+import type { Place, State } from '../ledger';
 import { growing, mainPatch, walkOrder } from '../patch';
-import { localDateOf, type LocalDate } from '../time';
+import type { LocalDate } from '../time';
 import type { Morning, OpenWindow } from '../bloom';
 import { matchPollen, type PollenFemale, type PollenMale, type PollenMatch } from './matching';
 import type { PlanRequest, PlanStop, PlanWorker } from './plan';
@@ -9,6 +9,7 @@ import { malesFor } from './goals';
 import {
   fatherVarietyOf,
   femalesPerMale,
+  inHand,
   isPure,
   LATE_OPENER_MIN,
   lastCheck,
@@ -62,12 +63,6 @@ export interface DawnOptions {
   readonly carrying?: string | null;
   /** Where the first person stands. */
   readonly at?: { readonly xM: number; readonly yM: number };
-}
-
-/** Whether a male was looked at that morning and taken: its pollen is in the hands of who recorded it. */
-export function inHand(male: Flower, date: LocalDate, zone: string): boolean {
-  const check = lastCheck(male);
-  return check?.result === 'whole' && localDateOf(Date.parse(check.at), zone) === date;
 }
 
 /**
@@ -196,7 +191,14 @@ export function freeMales(state: State, place: Place, date: LocalDate): PollenMa
     return shutMales(state, growing, date, place.zone).flatMap((male): PollenMale | [] => {
       const serves = most - (uses.get(male.id) ?? 0);
       return isPure(male) && serves > 0
-        ? { id: male.id, plant: growing.plant.id, variety: growing.variety.id, pure: true, serves }
+        ? {
+            id: male.id,
+            plant: growing.plant.id,
+            variety: growing.variety.id,
+            pure: true,
+            serves,
+            picked: inHand(male, date, place.zone),
+          }
         : [];
     });
   });

@@ -22,6 +22,8 @@ export interface PollenMale {
   readonly pure: boolean;
   /** Females it may still serve; `femalesPerMale` when left out. */
   readonly serves?: number;
+  /** Picked already: its pollen is in the hands, and would be wasted. */
+  readonly picked?: boolean;
 }
 
 export interface PollenRules {
@@ -55,6 +57,8 @@ export const MALE_GAINS = [1, 0.5, 0.25, 0.125] as const;
 const PER_VALUE = 1000;
 /** A father akin like a full sibling (0.25) costs as much as a tenth of a female's first male [M]. */
 const PER_KINSHIP = 400;
+/** A male still to be fetched, where others are in hand [M]: more than evenness counts, less than kin or a mother's worth. */
+const PER_FETCH = 40;
 /** Weight of the sum of squares of a father's uses: equal use gives the largest effective size. */
 const PER_SQUARE = 1;
 
@@ -62,7 +66,7 @@ const PER_SQUARE = 1;
  * Which male goes to which female: exact optimum. As many pairs as can be; among those the least of
  * `-1000 value gain(n) + 400 kinship + (uses of a father plant)^2` summed over females (gains 1, 1/2, 1/4, 1/8 of
  * the first to fourth male), pairs and father plants. So females of more worth go first when males are short, close kin are
- * avoided, and fathers are used evenly. Males of one plant are alike (those that may serve fewer are a group of their own); a female gets no male twice. Where other
+ * avoided, and fathers are used evenly. What is in hand goes before what is still to be fetched (40 each). Males of one plant are alike (those that may serve fewer, or are in hand, are groups of their own); a female gets no male twice. Where other
  * plants come first, own males only go to females left without any, as a second matching. For seed only pure males.
  * Throws `wants`, `value` or `femalesPerMale` out of range.
  */
@@ -83,6 +87,8 @@ export function matchPollen({
   const flow = groups.map(() => females.map(() => 0));
   let objective = 0;
   const own = rules.selfing;
+  const inHand = groups.some(({ picked }) => picked);
+  const fetch = ({ picked }: Group) => (inHand && !picked ? PER_FETCH : 0);
   const run = (
     fits: (group: Group, female: PollenFemale, j: number) => boolean,
     most: (j: number) => number,
@@ -100,7 +106,7 @@ export function matchPollen({
       cost: (i, j) => {
         const group = groups[i] as Group;
         const female = females[j] as PollenFemale;
-        return fits(group, female, j) ? PER_KINSHIP * kin(group, female) : null;
+        return fits(group, female, j) ? PER_KINSHIP * kin(group, female) + fetch(group) : null;
       },
       supplyCost: (i, n) => PER_SQUARE * (2 * ((before[i] as number) + n) + 1),
       // Worth is turned into cost by what is missing to the best, which is the same for every count of pairs.
@@ -119,7 +125,7 @@ export function matchPollen({
           uses[i] = (uses[i] as number) + 1;
           left[i] = (left[i] as number) - 1;
         }
-        objective += visits * PER_KINSHIP * kin(groups[i] as Group, female);
+        objective += visits * (PER_KINSHIP * kin(groups[i] as Group, female) + fetch(groups[i] as Group));
         (flow[i] as number[])[j] = ((flow[i] as number[])[j] as number) + visits;
       }
   };
@@ -158,6 +164,7 @@ interface Group {
   readonly plant: string;
   readonly variety: string;
   readonly pure: boolean;
+  readonly picked: boolean;
   readonly males: readonly string[];
   /** Females each of them may still serve. */
   readonly each: number;
@@ -165,12 +172,12 @@ interface Group {
 
 function groupsOf(males: readonly PollenMale[], femalesPerMale: number): Group[] {
   const groups = new Map<string, Group & { males: string[] }>();
-  for (const { id, plant, variety, pure, serves: each = femalesPerMale } of males) {
+  for (const { id, plant, variety, pure, serves: each = femalesPerMale, picked = false } of males) {
     if (each <= 0) continue;
-    const key = `${plant}/${variety}/${pure}/${each}`;
+    const key = `${plant}/${variety}/${pure}/${each}/${picked}`;
     const group = groups.get(key);
     if (group) group.males.push(id);
-    else groups.set(key, { plant, variety, pure, males: [id], each });
+    else groups.set(key, { plant, variety, pure, picked, males: [id], each });
   }
   return [...groups.values()];
 }

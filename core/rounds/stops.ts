@@ -144,7 +144,12 @@ export function fathersFor(
     const shut = shutMales(state, each, date, zone);
     const free = shut
       .filter((male) => isPure(male) && (uses.get(male.id) ?? 0) < most)
-      .sort((a, b) => (uses.get(a.id) ?? 0) - (uses.get(b.id) ?? 0));
+      // What is in hand goes first, then what has served least.
+      .sort(
+        (a, b) =>
+          Number(inHand(b, date, zone)) - Number(inHand(a, date, zone)) ||
+          (uses.get(a.id) ?? 0) - (uses.get(b.id) ?? 0),
+      );
     if (shut.length > 0)
       offers.push({ growing: each, free: free.map(({ id }) => id), shut: shut.length, selfing: own });
   }
@@ -165,6 +170,12 @@ export function shutMales(state: State, { plant, crop }: Growing, date: LocalDat
 /** Shut, and whole at every look: pollen that nothing else can have touched. */
 export function isPure({ checks, lost, harvested }: Flower): boolean {
   return !lost && !harvested && checks.every(({ result }) => result === 'whole');
+}
+
+/** Whether a male was looked at that morning and taken: its pollen is in the hands of who recorded it. */
+export function inHand(male: Flower, date: LocalDate, zone: string): boolean {
+  const check = lastCheck(male);
+  return check?.result === 'whole' && localDateOf(Date.parse(check.at), zone) === date;
 }
 
 /** How many females one male may serve, as the patch works; a tassel bag is poured over one ear. */

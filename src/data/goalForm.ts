@@ -8,6 +8,7 @@ export interface TypedGoal {
   readonly by: string;
   readonly seedsPerFruit: string;
   readonly setShare: string;
+  readonly wholeShare: string;
 }
 
 /** A goal as text, for the form. */
@@ -18,9 +19,13 @@ export function typedGoal(goal: Goal): TypedGoal {
     kitchen: goal.kitchenFruits === null ? '' : String(goal.kitchenFruits),
     by: goal.by ?? '',
     seedsPerFruit: goal.bent.seedsPerFruit === undefined ? '' : String(goal.bent.seedsPerFruit),
-    setShare: goal.bent.setShare === undefined ? '' : String(Math.round(goal.bent.setShare * 100)),
+    setShare: percentText(goal.bent.setShare),
+    wholeShare: percentText(goal.bent.wholeShare),
   };
 }
+
+const percentText = (share: number | undefined) =>
+  share === undefined ? '' : String(Math.round(share * 100));
 
 /** The goal that was typed, with what is wrong with each field; a field that is wrong counts as empty. */
 export function readGoal(typed: TypedGoal): { goal: Goal; errors: Record<string, string> } {
@@ -39,9 +44,10 @@ export function readGoal(typed: TypedGoal): { goal: Goal; errors: Record<string,
   const kitchenFruits = read('kitchen', 1, 100_000, true);
   const seedsPerFruit = read('seedsPerFruit', 1, 100_000, true);
   const setShare = read('setShare', 1, 100, false);
+  const wholeShare = read('wholeShare', 1, 100, false);
   const by = typed.by.trim();
   if (by !== '' && !isLocalDate(by)) errors.by = `"${by}" is not a date like 2026-10-05`;
-  const { seedsPerFruit: _a, setShare: _b, ...bent } = typed.goal.bent;
+  const { malesPerFemale } = typed.goal.bent;
   return {
     goal: {
       ...typed.goal,
@@ -49,9 +55,10 @@ export function readGoal(typed: TypedGoal): { goal: Goal; errors: Record<string,
       kitchenFruits,
       by: by === '' || errors.by ? null : by,
       bent: {
-        ...bent,
+        ...(malesPerFemale === undefined ? {} : { malesPerFemale }),
         ...(seedsPerFruit === null ? {} : { seedsPerFruit }),
         ...(setShare === null ? {} : { setShare: setShare / 100 }),
+        ...(wholeShare === null ? {} : { wholeShare: wholeShare / 100 }),
       },
     },
     errors,

@@ -137,7 +137,7 @@ describe('the goal form', () => {
         by: '2026-10-01',
         precious: 'rare',
         assurance: 0.95,
-        bent: { seedsPerFruit: 250, setShare: 0.5, malesPerFemale: 3 },
+        bent: { seedsPerFruit: 250, setShare: 0.5, wholeShare: 0.9, malesPerFemale: 3 },
       }),
     ).goal;
     expect(readGoal(typedGoal(goal))).toEqual({ goal, errors: {} });
@@ -149,6 +149,7 @@ describe('the goal form', () => {
     ['by', { by: '2026-02-30' }],
     ['seedsPerFruit', { seedsPerFruit: '0' }],
     ['setShare', { setShare: '101' }],
+    ['wholeShare', { wholeShare: 'all' }],
   ])('%s: a wrong field is named, and counts as empty', (field, wrong) => {
     const read = readGoal({ ...typedGoal(NO_GOAL), ...wrong });
     expect(Object.keys(read.errors)).toEqual([field]);

@@ -164,6 +164,25 @@ export function GoalForm({
           error={errors.setShare ?? null}
           keyboard="number-pad"
         />
+        {keeps ? (
+          <Field
+            label="Of 100 closures, so many stay whole (empty: as recorded)"
+            value={value.wholeShare}
+            onChange={(wholeShare) => onChange({ wholeShare })}
+            error={errors.wholeShare ?? null}
+            keyboard="number-pad"
+          />
+        ) : null}
+        {keeps && crop.family === 'cucurbit' ? (
+          <Stepper
+            label="Males for one female, in this stand"
+            value={goal.bent.malesPerFemale ?? 2}
+            unset={goal.bent.malesPerFemale === undefined}
+            least={1}
+            most={4}
+            onChange={(malesPerFemale) => set({ bent: { ...goal.bent, malesPerFemale } })}
+          />
+        ) : null}
       </Card>
     </>
   );

@@ -157,7 +157,7 @@ function Crosses() {
             >
               {mother.nextAt === null ? null : (
                 <Key
-                  title="Pollen on, bagged"
+                  title="Pollen on"
                   small
                   label={`Pollen on ${plantName(mother.growing)}, visit ${mother.visits + 1}`}
                   disabled={busy || day.fathersReady.length === 0}

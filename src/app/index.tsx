@@ -47,7 +47,12 @@ function Today() {
     first !== undefined && first.kind !== 'dawn' && first.date === today && now > day.sunrise + 5 * 3_600_000;
   const windows = useMemo(() => {
     const bars = new Map<string, { name: string; from: number; to: number }>();
-    for (const { crop } of walkOrder(state)) {
+    const order = walkOrder(state);
+    // Vines and corn keep hours; fruit by brush and vibration has all day, and would only crowd them.
+    const hours = order.filter(
+      ({ crop, stand }) => crop.family === 'cucurbit' || (crop.family === 'corn' && stand.reason !== 'fruit'),
+    );
+    for (const { crop } of hours.length > 0 ? hours : order) {
       const squash = crop.id.startsWith('squash');
       if (crop.clock.round !== (evening ? 'dusk' : 'dawn')) continue;
       const { opens, closes } = morning.window(crop);

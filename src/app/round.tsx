@@ -49,7 +49,9 @@ function Round() {
   const held = toDo.some(({ flower, state: how }) => flower.id === pinned && how === 'to-do') ? pinned : null;
   const stop = chosen ?? round?.stops.find(({ flower }) => flower.id === (held ?? planned)) ?? null;
   const shown = stop?.flower.id ?? null;
-  const settled = ready && dawn?.plan !== null;
+  const collecting = chosen ? [] : (dawn?.collectFor(shown) ?? []);
+  // Pinned once it is to be worked, by a plan that knows the latest entry.
+  const settled = ready && dawn !== null && dawn.fresh && collecting.length === 0;
   const asked = chosen !== undefined;
   useEffect(() => {
     if (settled && !asked && shown !== pinned) change({ shown });
@@ -65,7 +67,6 @@ function Round() {
     );
   }
   const planning = toDo.length > 0 && dawn !== null && dawn.plan === null;
-  const collecting = chosen ? [] : (dawn?.collectFor(shown) ?? []);
   const numbered = numberedOrder(round, held ?? planned, dawn?.order ?? []);
   const onGo = (flower: string | null) => change({ flower });
   return (

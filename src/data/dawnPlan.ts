@@ -26,6 +26,8 @@ export interface DawnPlan {
   readonly morning: Morning;
   /** `null` until the planner answered once. */
   readonly plan: RoundPlan | null;
+  /** Whether the plan knows the latest entry; else the one before still stands. */
+  readonly fresh: boolean;
   /** When each planned stop begins, and whose it is. */
   readonly at: ReadonlyMap<string, { readonly begin: number; readonly worker: string }>;
   /** What the one who records does, in order: flowers, and collecting not yet done. */
@@ -73,10 +75,13 @@ export function useDawnPlan(round: PollinationRound | null): DawnPlan | null {
       ...(progress.at ? { at: progress.at } : {}),
     });
   }, [state, place, round, morning, progress, prefs.helpers, minute]);
-  const [answer, setAnswer] = useState<{ round: string; plan: RoundPlan } | null>(null);
+  const [answer, setAnswer] = useState<{ round: string; plan: RoundPlan; question: DawnQuestion } | null>(
+    null,
+  );
   const key = round ? `${round.kind}/${round.date}` : '';
   const current = answer?.round === key ? answer.plan : null;
-  const before = useRef<{ round: string; plan: RoundPlan } | null>(null);
+  const fresh = answer !== null && answer.question === question;
+  const before = useRef<typeof answer>(null);
   useEffect(() => {
     if (!question || question.request.stops.length === 0) return;
     let wanted = true;
@@ -84,12 +89,13 @@ export function useDawnPlan(round: PollinationRound | null): DawnPlan | null {
     keptWorker()
       .plan({ ...question.request, ...(warm ? { current: warm } : {}) })
       .then((plan) => {
-        before.current = { round: key, plan };
+        before.current = { round: key, plan, question };
         if (wanted) setAnswer(before.current);
       })
       .catch(() => {
         // No worker here: a quick plan on this thread is better than none.
-        if (wanted) setAnswer({ round: key, plan: planRound({ ...question.request, effort: 60_000 }) });
+        if (wanted)
+          setAnswer({ round: key, plan: planRound({ ...question.request, effort: 60_000 }), question });
       });
     return () => {
       wanted = false;
@@ -119,6 +125,7 @@ export function useDawnPlan(round: PollinationRound | null): DawnPlan | null {
       question,
       morning,
       plan: current,
+      fresh,
       at,
       mine,
       collectFor: (flower) => collectFirst(flower, mine, open, question),
@@ -126,7 +133,7 @@ export function useDawnPlan(round: PollinationRound | null): DawnPlan | null {
       pace: progress.pace,
       hands: progress.hands,
     };
-  }, [round, question, morning, progress, current, state, place.zone]);
+  }, [round, question, morning, progress, current, fresh, state, place.zone]);
 }
 
 /** What is collected before a flower: all of that variety that I need, in one go. */

@@ -23,7 +23,13 @@ export function DeadlineLine({ round, dawn }: { round: PollinationRound; dawn: D
     finish && round.toDo.length > 0 ? `done about ${time(Math.max(finish, now))}` : null,
     leftOut > 0 ? `${plural(leftOut, 'flower')} left out` : null,
   ].filter(Boolean);
-  const late = left <= 0 || (finish !== null && finish > round.end) || leftOut > 0;
+  // Flowers that open after the bees are not late for them.
+  const after = new Set(round.afterEnd.map(({ flower }) => flower.id));
+  const held = round.toDo.filter(({ flower }) => !after.has(flower.id));
+  const late =
+    leftOut > 0 ||
+    (held.length > 0 &&
+      (left <= 0 || held.some(({ flower }) => (dawn?.at.get(flower.id)?.begin ?? 0) > round.end)));
   return (
     <View style={{ gap: 4 }}>
       <LinearProgress

@@ -105,13 +105,6 @@ function PollinationCard({ round, onStart }: { round: PollinationRound; onStart:
         Pockets: {pockets.join(', ')}. {kind === 'dawn' && !tomorrow ? late : ''}
         {after}
       </Txt>
-      <Stepper
-        label="People on this round"
-        value={people}
-        least={1}
-        most={6}
-        onChange={(many) => void changePrefs({ helpers: many - 1 })}
-      />
       <Txt size="label" tone="muted">
         Wasps and bees sleep in flowers: carry your allergy kit if you need one.
       </Txt>
@@ -125,6 +118,13 @@ function PollinationCard({ round, onStart }: { round: PollinationRound; onStart:
         }
         look="main"
         onPress={onStart}
+      />
+      <Stepper
+        label="People on this round"
+        value={people}
+        least={1}
+        most={6}
+        onChange={(many) => void changePrefs({ helpers: many - 1 })}
       />
     </Card>
   );

@@ -22,7 +22,7 @@ export function WeatherChart({
 }) {
   const colours = useColours();
   const [width, setWidth] = useState(340);
-  const low = Math.min(...days.map(({ minC }) => minC)) - 2;
+  const low = Math.min(...days.map(({ minC }) => minC)) - 4;
   const high = Math.max(...days.map(({ maxC }) => maxC)) + 2;
   const y = (c: number) => TOP + ((high - c) / (high - low)) * (HEIGHT - TOP - FOOT);
   const step = width / Math.max(1, days.length);
@@ -101,15 +101,20 @@ export function WeatherChart({
               textAnchor="middle"
               fill={colours.muted}
             >
-              {day.rainMm === null ? '' : day.rainMm < 0.05 ? '·' : `${Math.round(day.rainMm * 10) / 10}`}
+              {rainShort(day.rainMm, units)}
             </SvgText>,
           ];
         })}
       </Svg>
       <Txt size="label" tone="muted">
-        Coldest to warmest in °{units === 'us' ? 'F' : 'C'}; rain in mm below. Full: measured or noted.
-        Outline: foretold. Dashed: only usual for here.
+        Coldest to warmest in °{units === 'us' ? 'F' : 'C'}; rain in {units === 'us' ? 'inches' : 'mm'} below.
+        Full: measured or noted. Outline: foretold. Dashed: only usual for here.
       </Txt>
     </View>
   );
+}
+
+function rainShort(mm: number | null, units: 'metric' | 'us'): string {
+  if (mm === null) return '';
+  return mm < 0.05 ? '0' : units === 'us' ? (mm / 25.4).toFixed(1) : String(Math.round(mm));
 }

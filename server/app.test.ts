@@ -4,6 +4,7 @@ import { connect, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { brotliCompressSync } from 'node:zlib';
+import { simulatedStation } from '../core/sky';
 import { createApp } from './app';
 
 const HASHED = 'entry-0123456789abcdef0123456789abcdef.js';
@@ -124,4 +125,33 @@ test.each([
   '/static/%00/../secret.txt',
 ])('%s does not climb out of the app', async (path) => {
   expect(await raw(`GET ${path}`)).not.toContain('not for you');
+});
+
+describe('the made-up weather station', () => {
+  const good = {
+    latitude: '46.2',
+    longitude: '14.6',
+    zone: 'Europe/Ljubljana',
+    now: String(Date.parse('2026-07-14T03:05:00Z')),
+  };
+  const path = (query: Record<string, string>) => `/api/station?${new URLSearchParams(query).toString()}`;
+
+  test('answers what the app works out for itself without a network', async () => {
+    const { status, headers, text } = await ask(path(good));
+    expect([status, headers['cache-control']]).toEqual([200, 'no-store']);
+    const place = { latitude: 46.2, longitude: 14.6, zone: good.zone };
+    expect(JSON.parse(text)).toEqual(simulatedStation(place, Number(good.now)));
+  });
+
+  test.each([
+    ['latitude', { latitude: '91' }],
+    ['longitude', { longitude: 'east' }],
+    ['zone', { zone: 'Moon/Base' }],
+    ['now', { now: '1e99' }],
+    ['seed', { seed: '-1' }],
+    ['extra', { extra: 'x' }],
+  ])('names the %s that it cannot use', async (field, wrong) => {
+    const { status, text } = await ask(path({ ...good, ...wrong }));
+    expect([status, (JSON.parse(text) as { field: string }).field]).toEqual([400, field]);
+  });
 });

@@ -15,3 +15,4 @@ export * from './crosses';
 export * from './kitchenRound';
 export * from './steps';
 export * from './card';
+export * from './progress';

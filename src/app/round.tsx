@@ -1,7 +1,7 @@
 import { useEffect, useMemo } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { gardenDay } from '@core/bloom';
-import { pollinationRound, type PollinationRound } from '@core/rounds';
+import { numberedStops, pollinationRound } from '@core/rounds';
 import { isLocalDate } from '@core/time';
 import { useDawnPlan } from '@/data/dawnPlan';
 import { useDraft } from '@/data/draft';
@@ -67,7 +67,7 @@ function Round() {
     );
   }
   const planning = toDo.length > 0 && dawn !== null && dawn.plan === null;
-  const numbered = numberedOrder(round, held ?? planned, dawn?.order ?? []);
+  const numbered = numberedStops(round, held ?? planned, dawn?.order ?? []);
   const onGo = (flower: string | null) => change({ flower });
   return (
     <LightProvider light={night ? 'before-dawn' : light}>
@@ -100,20 +100,6 @@ function Round() {
       )}
     </LightProvider>
   );
-}
-
-/** The round as it went and is to go: what was handled, in that order, then what comes next, then the rest as planned. */
-function numberedOrder(round: PollinationRound, next: string | null, order: readonly string[]): string[] {
-  const handledAt = ({ flower }: PollinationRound['stops'][number]) =>
-    [...flower.checks, ...flower.pollinations].reduce((last, { at }) => (at > last ? at : last), '');
-  const handled = round.stops
-    .filter(({ state: how }) => how !== 'to-do')
-    .sort((a, b) => (handledAt(a) < handledAt(b) ? -1 : 1))
-    .map(({ flower }) => flower.id as string);
-  const done = new Set(handled);
-  const planned = order.length > 0 ? order : round.stops.map(({ flower }) => flower.id);
-  const rest = next === null ? planned : [next, ...planned.filter((id) => id !== next)];
-  return [...handled, ...rest.filter((id) => !done.has(id))];
 }
 
 export default gated(Round);

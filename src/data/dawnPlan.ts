@@ -1,22 +1,18 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { morningOf, type Morning } from '@core/bloom';
 import type { FlowerId } from '@core/ids';
-import type { State } from '@core/ledger';
 import {
+  collectBefore,
   dawnQuestion,
-  inHand,
-  lastCheck,
-  fatherVarietyOf,
   planRound,
-  workTime,
+  roundProgress,
+  toCollect,
   type Collecting,
   type DawnQuestion,
   type PlannedStop,
   type PollinationRound,
   type RoundPlan,
 } from '@core/rounds';
-import { walkOrder, type Growing } from '@core/patch';
-import { localDateOf } from '@core/time';
 import { useGarden } from './garden';
 import { keptWorker } from './worker';
 import { useWeather } from './weather';
@@ -42,9 +38,6 @@ export interface DawnPlan {
   readonly hands: string | null;
 }
 
-/** Fewer flowers than this say nothing of the pace. */
-const PACE_FROM = 3;
-
 /**
  * The round planned, and planned again after every entry: a torn closure, a missing male, a flower not open yet or a slow hand
  * change it in place. Works in a worker that stays; until it answers the plan before stands.
@@ -57,7 +50,7 @@ export function useDawnPlan(round: PollinationRound | null): DawnPlan | null {
     [state, place, round, weatherOf],
   );
   const progress = useMemo(
-    () => (round ? progressOf(state, round, place.zone) : null),
+    () => (round ? roundProgress(state, round, place.zone) : null),
     [state, round, place.zone],
   );
   // Seconds pass without changing a plan; an entry or a minute do.
@@ -104,21 +97,18 @@ export function useDawnPlan(round: PollinationRound | null): DawnPlan | null {
   return useMemo(() => {
     if (!round || !question || !morning || !progress) return null;
     const toDo = new Set(round.toDo.map(({ flower }) => flower.id as string));
-    const picked = ({ males }: Collecting) =>
-      males.every((id) => {
-        const male = state.flowers.get(id);
-        return male !== undefined && inHand(male, round.date, place.zone);
-      });
-    const open = new Map(question.collecting.filter((each) => !picked(each)).map((each) => [each.id, each]));
+    const open = new Map(toCollect(state, question, round.date, place.zone).map((each) => [each.id, each]));
     const mine = (current?.routes[0]?.stops ?? []).filter(({ id }) => toDo.has(id) || open.has(id));
     const order: string[] = mine.filter(({ id }) => toDo.has(id)).map(({ id }) => id);
     for (const { stops } of current?.routes.slice(1) ?? [])
       for (const { id } of stops) if (toDo.has(id)) order.push(id);
     const listed = new Set(order);
     for (const { flower } of round.stops) if (!listed.has(flower.id)) order.push(flower.id);
+    // The plan before the latest entry may still hold what has no male any more.
+    const blocked = new Set(question.request.stops.filter((stop) => stop.blocked).map(({ id }) => id));
     const at = new Map(
       (current?.routes ?? []).flatMap(({ stops, worker }) =>
-        stops.map(({ id, begin }) => [id, { begin, worker }] as const),
+        stops.filter(({ id }) => !blocked.has(id)).map(({ id, begin }) => [id, { begin, worker }] as const),
       ),
     );
     return {
@@ -128,95 +118,10 @@ export function useDawnPlan(round: PollinationRound | null): DawnPlan | null {
       fresh,
       at,
       mine,
-      collectFor: (flower) => collectFirst(flower, mine, open, question),
+      collectFor: (flower) => collectBefore(flower, question, open, mine),
       order,
       pace: progress.pace,
       hands: progress.hands,
     };
   }, [round, question, morning, progress, current, fresh, state, place.zone]);
-}
-
-/** What is collected before a flower: all of that variety that I need, in one go. */
-function collectFirst(
-  flower: string | null,
-  mine: readonly PlannedStop[],
-  open: ReadonlyMap<string, Collecting>,
-  question: DawnQuestion,
-): Collecting[] {
-  const needs = question.request.stops.find(({ id }) => id === flower)?.needs ?? [];
-  const own = needs.flatMap((id) => open.get(id) ?? []);
-  const first = own[0];
-  if (!first) return [];
-  const planned = mine.flatMap(({ id }) => {
-    const each = open.get(id);
-    return each && each.variety === first.variety ? [each] : [];
-  });
-  return [...new Set([...planned, ...own])];
-}
-
-interface Progress {
-  readonly pace: number;
-  readonly hands: string | null;
-  readonly at: { readonly xM: number; readonly yM: number } | null;
-  readonly lastAt: number | null;
-}
-
-/** How the round goes so far, from its own entries: flowers worked and males picked. */
-function progressOf(state: State, round: PollinationRound, zone: string): Progress {
-  const today = ({ at }: { at: string }) => localDateOf(Date.parse(at), zone) === round.date;
-  const worked = round.stops
-    .flatMap(({ flower, growing }) =>
-      flower.pollinations.filter(today).map(({ at }) => ({ at: Date.parse(at), growing })),
-    )
-    .sort((a, b) => a.at - b.at);
-  const carried = [...worked, ...malesPicked(state, round, zone)];
-  const handled: { at: number; growing: Growing }[] = [...carried];
-  for (const { flower, growing } of round.stops)
-    for (const check of flower.checks.filter(today)) handled.push({ at: Date.parse(check.at), growing });
-  if (handled.length === 0) return { pace: 1, hands: null, at: null, lastAt: null };
-  const last = handled.reduce((a, b) => (b.at >= a.at ? b : a));
-  const touched = carried.length > 0 ? carried.reduce((a, b) => (b.at >= a.at ? b : a)) : null;
-  let taken = 0;
-  let reckoned = 0;
-  let gaps = 0;
-  for (let i = 1; i < worked.length; i++) {
-    const { at, growing } = worked[i] as (typeof worked)[number];
-    const minutes = (at - (worked[i - 1] as (typeof worked)[number]).at) / 60_000;
-    const usual = workTime(state, growing.crop).minutes;
-    // A pause is no pace.
-    if (minutes > usual * 3) continue;
-    taken += minutes;
-    reckoned += usual;
-    gaps++;
-  }
-  const { plant } = last.growing;
-  return {
-    pace: gaps < PACE_FROM ? 1 : Math.min(2, Math.max(0.6, taken / reckoned)),
-    // A male carries its own variety's pollen, a flower worked that of its father.
-    hands: touched ? ('variety' in touched ? touched.variety : fatherVarietyOf(touched.growing)) : null,
-    at: { xM: plant.xM, yM: plant.yM },
-    lastAt: last.at,
-  };
-}
-
-interface Picked {
-  readonly at: number;
-  readonly growing: Growing;
-  readonly variety: string;
-}
-
-/** The males picked this morning, of the plants that may be fathers in this round. */
-function malesPicked(state: State, round: PollinationRound, zone: string): Picked[] {
-  const wanted = new Set<string>(round.stops.map(({ growing }) => fatherVarietyOf(growing)));
-  return walkOrder(state)
-    .filter(({ variety }) => wanted.has(variety.id))
-    .flatMap((growing) =>
-      (state.flowersOf.get(growing.plant.id) ?? []).flatMap((id): Picked[] => {
-        const flower = state.flowers.get(id);
-        const check = flower && lastCheck(flower);
-        return flower?.sex === 'male' && check && inHand(flower, round.date, zone)
-          ? [{ at: Date.parse(check.at), growing, variety: growing.variety.id }]
-          : [];
-      }),
-    );
 }

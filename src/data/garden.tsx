@@ -132,6 +132,19 @@ export function GardenProvider({ children }: { children: ReactNode }) {
   );
 }
 
+/** A space that is open already, given to the screens below: what the provider does once it has opened one. */
+export function OpenGarden({
+  open,
+  prefs,
+  children,
+}: {
+  open: OpenSpace;
+  prefs: Prefs;
+  children: ReactNode;
+}) {
+  return <GardenContext.Provider value={useOpened(open, prefs)}>{children}</GardenContext.Provider>;
+}
+
 const nothing = () => () => undefined;
 
 function useOpened(open: OpenSpace | null, prefs: Prefs | null): Garden | null {

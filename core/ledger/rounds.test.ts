@@ -145,15 +145,13 @@ const arbitraryDraft: fc.Arbitrary<Draft> = fc.oneof(
   fc
     .constantFrom('opened', 'shut', 'insects')
     .map((what): Draft => ({ kind: 'clockNoted', stand: squash.stand, what: what as 'shut' })),
-  fc
-    .integer({ min: 1, max: 9 })
-    .map((flowers): Draft => ({
-      kind: 'tallied',
-      plant: plant as never,
-      tool: 'brush',
-      flowers,
-      truss: null,
-    })),
+  fc.integer({ min: 1, max: 9 }).map((flowers): Draft => ({
+    kind: 'tallied',
+    plant: plant as never,
+    tool: 'brush',
+    flowers,
+    truss: null,
+  })),
   fc.constant<Draft>({ kind: 'emasculated', flower }),
 );
 

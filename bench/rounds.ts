@@ -31,7 +31,7 @@ function simulatedMornings(count: number): void {
     }
   }
   console.log(
-    `mornings: ${count}, time short on ${short.length}; ours against the better rule when short: mean ${(ourSum / theirSum).toFixed(3)}x, median ${quantile(short, 0.5).toFixed(3)}x; over all the least ${Math.min(...all).toFixed(3)}x, median ${quantile(all, 0.5).toFixed(3)}x`,
+    `mornings: ${count}, time short on ${short.length}; ours against the better rule when short: mean ${(ourSum / theirSum).toFixed(3)}x, median ${quantile(short, 0.5).toFixed(3)}x; over all the least ${Math.min(...all).toFixed(4)}x, median ${quantile(all, 0.5).toFixed(3)}x`,
   );
 }
 

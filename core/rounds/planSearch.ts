@@ -241,6 +241,7 @@ class Planner {
     return orders
       .map((order) => this.filled(this.empty(), order))
       .concat(this.scored(this.nearest()))
+      .concat(([true, false] as const).map((walking) => this.scored(this.byRows(walking))))
       .reduce((best, next) => (this.better(next, best) ? next : best));
   }
 
@@ -272,6 +273,47 @@ class Planner {
       }
     }
     return routes.map((route, w) => this.pruned(w, route));
+  }
+
+  /** What people do who share the rows: each walks its own row by row, or always takes its nearest; no plan is worse than that. */
+  private byRows(walking: boolean): Routes {
+    const { size, pollen, kind, travel, cleaning, person } = this.s;
+    const kinds = [...new Set(pollen)];
+    const people = this.s.people.length;
+    const all = Array.from({ length: size }, (_, i) => i);
+    return this.s.people.map((_id, w) => {
+      const own =
+        kinds.length < people
+          ? all.filter((stop) => kind[stop] !== 'collect' && stop % people === w)
+          : all.filter(
+              (stop) => kind[stop] !== 'collect' && kinds.indexOf(pollen[stop] as number) % people === w,
+            );
+      const needed = new Set(own.flatMap((stop) => this.s.needs[stop]?.[w] ?? []));
+      const left = [...needed, ...own].sort(
+        (a, b) =>
+          kinds.indexOf(pollen[a] as number) - kinds.indexOf(pollen[b] as number) ||
+          Number(kind[a] !== 'collect') - Number(kind[b] !== 'collect') ||
+          this.s.stop(a).xM - this.s.stop(b).xM,
+      );
+      const route: number[] = [];
+      const fits = (stop: number) =>
+        (this.s.needs[stop]?.[w] ?? []).every((need) => route.includes(need)) &&
+        this.endOf(w, [...route, stop]) < Infinity;
+      if (walking) for (const stop of left) if (fits(stop)) route.push(stop);
+      for (let open = walking ? [] : left; open.length > 0;) {
+        const last = route[route.length - 1];
+        const hands = last === undefined ? (person[w]?.pollen ?? -1) : (pollen[last] as number);
+        const cost = (stop: number) =>
+          ((last === undefined ? person[w]?.from[stop] : travel[last * size + stop]) as number) +
+          (hands >= 0 && hands !== pollen[stop] ? cleaning : 0);
+        const able = open.filter(fits);
+        if (able.length === 0) break;
+        const next = able.reduce((a, b) => (cost(b) < cost(a) ? b : a));
+        route.push(next);
+        open = open.filter((stop) => stop !== next);
+      }
+      return this.pruned(w, route);
+    });
   }
 
   /** Without collecting that no flower of the route needs. */

@@ -93,6 +93,7 @@ function Round() {
           dawn={dawn}
           numbered={numbered}
           onGo={onGo}
+          onPin={() => change({ shown: stop.flower.id })}
           onLeave={leave}
         />
       ) : (

@@ -53,11 +53,13 @@ export interface RoundStopProps {
   readonly dawn: DawnPlan | null;
   readonly numbered: readonly string[];
   readonly onGo: (flower: string | null) => void;
+  /** Something was answered here: no new plan may take the flower away. */
+  readonly onPin: () => void;
   readonly onLeave: () => void;
 }
 
 /** One flower of the round: find it, look at its closure, pollinate, shut again, mark. */
-export function RoundStop({ round, stop, dawn, numbered, onGo, onLeave }: RoundStopProps) {
+export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }: RoundStopProps) {
   const { state, place, now, prefs, patch, demo, space } = useGarden();
   const { flower, growing } = stop;
   const { crop, variety, plant, bed } = growing;
@@ -237,7 +239,10 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onLeave }: RoundS
                 key={result}
                 title={checkWords[result]}
                 chosen={found === result}
-                onPress={() => change({ found: result, purpose: 'seed' })}
+                onPress={() => {
+                  onPin();
+                  change({ found: result, purpose: 'seed' });
+                }}
                 minWidth={92}
               />
             ))}

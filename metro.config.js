@@ -11,4 +11,15 @@ config.resolver.resolveRequest = (context, moduleName, platform) => {
   return (previous ?? context.resolveRequest)(context, moduleName, platform);
 };
 
+// A module is evaluated when it is first used, not when the page loads: about half the work of starting. Expo's own registry of
+// import.meta has to be there from the start, or no worker finds its address.
+config.transformer.getTransformOptions = async () => ({
+  transform: {
+    experimentalImportSupport: true,
+    inlineRequires: {
+      blockList: { [require.resolve('expo/src/winter/ImportMetaRegistry.ts')]: true },
+    },
+  },
+});
+
 module.exports = config;

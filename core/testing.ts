@@ -7,6 +7,17 @@ import { seededRandom } from './random';
 /** Helpers for tests only: ids and arbitrary logs. */
 export const testIds = (seed = 1) => idMaker(seededRandom(seed));
 
+/** The same items in another order, each seed another one (Fisher and Yates). */
+export function shuffled<T>(items: readonly T[], seed: number): T[] {
+  const random = seededRandom(seed);
+  const mixed = [...items];
+  for (let i = mixed.length - 1; i > 0; i--) {
+    const j = Math.floor(random() * (i + 1));
+    [mixed[i], mixed[j]] = [mixed[j] as T, mixed[i] as T];
+  }
+  return mixed;
+}
+
 const ids = testIds(7);
 const START = Date.parse('2026-07-01T03:00:00.000Z');
 const plants: PlantId[] = Array.from({ length: 3 }, (_, i) => ids.subject('plant', START + i));

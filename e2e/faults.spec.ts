@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { beginPatch, openDemo, pickMales, setTime } from './helpers';
 
@@ -67,4 +68,28 @@ test('a reload right after a tap keeps the entry whole or not at all', async ({ 
   await expect(
     page.getByRole('button', { name: second ? 'Go on: 10 flowers left' : /^Start the 05:0\d round$/ }),
   ).toBeVisible();
+});
+
+test('a screen that breaks says so; the records are safe, can be saved, and the app goes on', async ({
+  page,
+}) => {
+  await setTime(page, '2026-07-13T17:30:00Z');
+  await beginPatch(page);
+  await page.goto('/dev/broken');
+  await expect(page.getByRole('heading', { name: 'This screen broke' })).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save all records as a file' }).click();
+  const file = JSON.parse(readFileSync(await (await download).path(), 'utf8')) as {
+    events: { kind: string }[];
+  };
+  expect(file.events.filter(({ kind }) => kind === 'plantAdded')).toHaveLength(4);
+  await page.getByRole('button', { name: 'Load the app again' }).click();
+  await expect(page.getByRole('heading', { name: 'Monday 13 July' })).toBeVisible();
+});
+
+test('a worker that cannot be loaded does not leave the round without a plan', async ({ page }) => {
+  await page.route(/\/trade[^/]*\.js/, (route) => route.abort());
+  await openDemo(page);
+  await page.getByRole('button', { name: 'Start the 05:05 round' }).click();
+  await expect(page.getByRole('heading', { name: /^Collect \d+ male/ })).toBeVisible();
 });

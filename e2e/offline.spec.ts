@@ -1,6 +1,8 @@
 import { expect, test } from '@playwright/test';
 import { beginPatch, openDemo, pickMales, setTime } from './helpers';
 
+test.use({ serviceWorkers: 'allow' });
+
 test('after the first visit everything works with the network cut: reload, cold start, a whole round', async ({
   page,
   context,

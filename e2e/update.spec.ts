@@ -1,4 +1,3 @@
-import { pickMales } from './helpers';
 import { appendFileSync, cpSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
@@ -7,6 +6,9 @@ import { join } from 'node:path';
 import { brotliCompressSync } from 'node:zlib';
 import { expect, test } from '@playwright/test';
 import { createApp } from '../server/app';
+import { pickMales } from './helpers';
+
+test.use({ serviceWorkers: 'allow' });
 
 test('a new version is offered, not forced, and kept back during a round', async ({ browser }) => {
   const dist = join(mkdtempSync(join(tmpdir(), 'trowel-update-')), 'dist');
@@ -42,9 +44,28 @@ test('a new version is offered, not forced, and kept back during a round', async
     await expect(offer).toHaveCount(0);
     await page.getByRole('button', { name: 'Leave the round; it can be taken up again' }).click();
     await expect(offer).toBeVisible();
+    for (const work of ['corn', 'crosses', 'kitchen', 'card']) {
+      await page.goto(`${base}/${work}`);
+      await expect(page.getByRole('heading').first()).toBeVisible();
+      await expect(offer).toHaveCount(0);
+    }
+
+    // Another tab in the middle of work would lose its files: the change waits for it.
+    const other = await page.context().newPage();
+    await other.goto(`${base}/kitchen`);
+    await expect(other.getByRole('heading').first()).toBeVisible();
+    await page.goto(base);
+    await page.getByRole('button', { name: 'Use it now' }).click();
+    await expect(page.getByText(/^Another tab is in the middle of work/)).toBeVisible();
+    await other.goto(`${base}/fruit`);
+    await expect(other.getByRole('heading').first()).toBeVisible();
+    const anew = other.waitForEvent('load');
     await page.getByRole('button', { name: 'Use it now' }).click();
     await expect(page.getByRole('heading', { name: 'Dawn round' })).toBeVisible();
     await expect(offer).toHaveCount(0);
+    await anew;
+    await other.getByRole('link', { name: 'Practice' }).click();
+    await expect(other.getByRole('heading', { name: 'Practice' }).first()).toBeVisible();
   } finally {
     await page.context().close();
     server.close();

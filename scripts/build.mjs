@@ -20,6 +20,7 @@ const SOURCES = [
   'src',
   'public',
   'scripts/build.mjs',
+  'scripts/demoLog.ts',
   'app.json',
   'babel.config.js',
   'metro.config.js',
@@ -37,7 +38,7 @@ function filesUnder(path) {
 function sourceHash() {
   const hash = createHash('sha1');
   for (const file of SOURCES.flatMap((each) => filesUnder(join(root, each))).sort()) {
-    if (/\.test\.tsx?$/.test(file) || file.includes('/public/fonts/')) continue;
+    if (/\.test\.tsx?$/.test(file) || /\/public\/(fonts|demo)\//.test(file)) continue;
     hash.update(file.slice(root.length)).update(readFileSync(file));
   }
   return hash.digest('hex');
@@ -67,6 +68,11 @@ export function prepareFonts() {
   }
   writeFileSync(join(target, 'fonts.css'), `${faces.join('\n')}\n`);
   cpSync(join(FONTS, 'LICENSE'), join(target, 'LICENSE'));
+}
+
+/** Makes the demo's log once, for every visitor and every test. */
+export function prepareDemo() {
+  run(process.execPath, ['--import', 'tsx', 'scripts/demoLog.ts', 'public/demo/season.json']);
 }
 
 async function buildServiceWorker() {
@@ -103,6 +109,7 @@ export async function build() {
   console.log('Building the app (a minute or two the first time) ...');
   rmSync(join(root, 'dist'), { recursive: true, force: true });
   prepareFonts();
+  prepareDemo();
   run('npx', ['expo', 'export', '--platform', 'web'], { env: quietEnv });
   await buildServiceWorker();
   precompress();

@@ -2,8 +2,9 @@
 import { ensurePackages, quietEnv, run } from './ensure.mjs';
 
 ensurePackages();
-const { prepareFonts } = await import('./build.mjs');
+const { prepareDemo, prepareFonts } = await import('./build.mjs');
 prepareFonts();
+prepareDemo();
 // Under CI Expo would not watch for changes.
 const { CI: _CI, ...env } = quietEnv;
 run('npx', ['expo', 'start', '--web', '--port', process.env.PORT ?? '8081'], { env });

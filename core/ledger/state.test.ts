@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { SNAPSHOT_VERSION } from './snapshot';
-import { arbitraryLog } from '../testing';
+import { arbitraryLog, shuffled } from '../testing';
 import {
   apply,
   emptyState,
@@ -26,8 +26,11 @@ const seen = (state: State) => ({
   count: state.count,
 });
 const whole = (state: State) => ({ ...seen(state), events: eventsOf(state) });
-const shuffled = (log: readonly AnyEvent[], seed: number) =>
-  [...log].sort((a, b) => ((a.id + seed).slice(-3) < (b.id + seed).slice(-3) ? -1 : 1)).reverse();
+
+test('a shuffle hangs on its seed, so that "any order" tries many', () => {
+  const orders = new Set(Array.from({ length: 20 }, (_, seed) => shuffled([1, 2, 3, 4, 5, 6], seed).join()));
+  expect(orders.size).toBeGreaterThan(15);
+});
 
 test('every made-up event of these properties is one that the ledger accepts', () => {
   fc.assert(fc.property(arbitraryLog, (log) => log.every((event) => validateEvent(event).ok)));
@@ -47,7 +50,7 @@ describe('merge', () => {
 
   test('phones that meet in any order, any number of times, see the same', () => {
     fc.assert(
-      fc.property(arbitraryLog, arbitraryLog, fc.nat(9), (a, b, seed) => {
+      fc.property(arbitraryLog, arbitraryLog, fc.nat(), (a, b, seed) => {
         const once = whole(fold(merge(a, b)));
         expect(whole(fold(merge(b, a)))).toEqual(once);
         expect(whole(fold([...shuffled(b, seed), ...shuffled(a, seed), ...b]))).toEqual(once);
@@ -59,7 +62,7 @@ describe('merge', () => {
 describe('fold', () => {
   test('one event at a time gives what the whole log gives, in any order', () => {
     fc.assert(
-      fc.property(arbitraryLog, fc.nat(9), (log, seed) => {
+      fc.property(arbitraryLog, fc.nat(), (log, seed) => {
         expect(whole(shuffled(log, seed).reduce(apply, emptyState()))).toEqual(whole(fold(log)));
       }),
     );

@@ -256,11 +256,14 @@ const options: Joi.ValidationOptions = {
   errors: { wrap: { label: '"' } },
 };
 
-/** One schema per event kind: the single truth, at entry as at import. */
+/**
+ * One schema per event kind: the single truth, at entry, at import and when the store is read. The options are bound to
+ * the schema: given with each call, Joi would compile its messages anew for every event.
+ */
 export const eventSchemas: Readonly<Record<EventKind, Joi.ObjectSchema>> = Object.fromEntries(
   Object.entries(payloads).map(([kind, payload]) => [
     kind,
-    Joi.object({ ...base, ...payload, kind: Joi.valid(kind).required() }),
+    Joi.object({ ...base, ...payload, kind: Joi.valid(kind).required() }).prefs(options),
   ]),
 ) as Record<EventKind, Joi.ObjectSchema>;
 
@@ -270,7 +273,8 @@ const unknownKind = Joi.object({
   kind: text(60).min(1).required(),
 })
   .unknown(true)
-  .label('event');
+  .label('event')
+  .prefs(options);
 
 export type Validation =
   | { readonly ok: true; readonly event: AnyEvent; readonly unknown: boolean }
@@ -310,7 +314,7 @@ export function validateEvent(value: unknown): Validation {
   }
   const known = typeof kind === 'string' && Object.hasOwn(SUBJECT_FIELD, kind);
   const schema = known ? eventSchemas[kind as EventKind] : unknownKind;
-  const { error } = schema.validate(value, options);
+  const { error } = schema.validate(value);
   if (!error) return { ok: true, event: value as AnyEvent, unknown: !known };
   const problem = error.details[0];
   const field = problem?.path.join('.') || 'event';

@@ -1,8 +1,9 @@
 import { useMemo, useState } from 'react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { Slot, usePathname, useRouter } from 'expo-router';
+import { Slot, usePathname, useRouter, type ErrorBoundaryProps } from 'expo-router';
 import { GardenProvider, useMaybeGarden } from '@/data/garden';
 import { usePrefs } from '@/data/prefs';
+import { Fault } from '@/ui/Fault';
 import { Frame } from '@/ui/Frame';
 import { KeysSheet } from '@/ui/KeysSheet';
 import { Notices } from '@/ui/Notices';
@@ -22,6 +23,26 @@ export default function Layout() {
   );
 }
 
+/** A screen that breaks takes the others along to this page, never to a white one. */
+export function ErrorBoundary({ error }: ErrorBoundaryProps) {
+  return <Fault error={error} />;
+}
+
+/** Work in the middle of which nothing is offered that would reload the app. */
+const AT_WORK = new Set([
+  '/walk',
+  '/round',
+  '/corn',
+  '/crosses',
+  '/kitchen',
+  '/looks',
+  '/card',
+  '/begin',
+  '/key',
+  '/practice/train',
+  '/practice/rehearse',
+]);
+/** Screens without the bar of places. */
 const BARE = new Set([
   '/walk',
   '/round',
@@ -39,6 +60,8 @@ function Lit() {
   const router = useRouter();
   const [keysShown, setKeysShown] = useState(false);
   const undo = garden?.undo;
+  // Which entry the key takes back is what stood on the screen when it was pressed.
+  const lastTap = garden?.ledger.undoable.at(-1)?.key;
   const open = Boolean(garden?.patch);
   useKeys(
     useMemo(
@@ -48,10 +71,10 @@ function Lit() {
         f: open ? () => router.navigate('/fruit') : null,
         r: open ? () => router.navigate('/practice') : null,
         k: open ? () => router.navigate('/key') : null,
-        u: undo ? () => void undo() : null,
+        u: undo && lastTap ? () => void undo(lastTap) : null,
         '?': () => setKeysShown(true),
       }),
-      [open, router, undo],
+      [open, router, undo, lastTap],
     ),
   );
   if (!prefs) return null;
@@ -62,7 +85,7 @@ function Lit() {
       <Frame
         current={path}
         onGo={(to) => router.navigate(to)}
-        notices={<Notices inRound={BARE.has(path)} />}
+        notices={<Notices atWork={AT_WORK.has(path)} bare={BARE.has(path)} />}
         bare={bare}
       >
         <Slot />

@@ -1,5 +1,5 @@
 import type { Clock } from '@core/time';
-import type { Box } from './box';
+import type { Box } from './store';
 
 export const realClock: Clock = { now: () => Date.now() };
 

@@ -14,7 +14,7 @@ import {
   type RoundPlan,
 } from '@core/rounds';
 import { useGarden } from './garden';
-import { keptWorker } from './worker';
+import { askWorker } from './worker';
 import { useWeather } from './weather';
 
 export interface DawnPlan {
@@ -79,8 +79,7 @@ export function useDawnPlan(round: PollinationRound | null): DawnPlan | null {
     if (!question || question.request.stops.length === 0) return;
     let wanted = true;
     const warm = before.current?.round === key ? before.current.plan.routes : null;
-    keptWorker()
-      .plan({ ...question.request, ...(warm ? { current: warm } : {}) })
+    askWorker((trade) => trade.plan({ ...question.request, ...(warm ? { current: warm } : {}) }))
       .then((plan) => {
         before.current = { round: key, plan, question };
         if (wanted) setAnswer(before.current);

@@ -1,6 +1,6 @@
 import { fold, validateEvent, type AnyEvent } from '@core/ledger';
 import { testIds } from '@core/testing';
-import { memoryBox } from './box';
+import { memoryBox } from './store';
 import { DemoClock } from './clock';
 import { readPlace } from './placeForm';
 import { plantingDrafts, type Planting } from './planting';

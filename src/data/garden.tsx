@@ -14,11 +14,12 @@ import type { AnyEvent, Draft, Patch, Place, State } from '@core/ledger';
 import { mainPatch } from '@core/patch';
 import { demoStart } from '@core/simulation';
 import { localDateOf, type LocalDate } from '@core/time';
-import { deviceBox } from './deviceBox';
 import { DemoClock, realClock } from './clock';
-import { LedgerStore, type Ledger } from './ledgerStore';
-import { browserNeighbours } from './neighbours';
-import { useChangePrefs, usePrefs, type Prefs, type Space } from './prefs';
+import { browserNeighbours, LedgerStore, type Ledger } from './store';
+import { deviceBox } from './store/deviceBox';
+import { demoEvents } from './demo';
+import { boxName, useChangePrefs, usePrefs, type Prefs, type Space } from './prefs';
+import { rememberOpen } from './rescue';
 import { inWorker } from './worker';
 
 export interface OpenSpace {
@@ -37,7 +38,7 @@ async function openSpace(
   prefs: () => Prefs,
   onProgress: (share: number) => void,
 ): Promise<OpenSpace> {
-  const name = space === 'demo' ? 'steady-trowel-demo' : 'steady-trowel';
+  const name = boxName(space);
   const box = deviceBox(name);
   const demo = space === 'demo' ? new DemoClock(box, demoStart()) : null;
   await demo?.load();
@@ -50,9 +51,9 @@ async function openSpace(
     by: () => prefs().by || (space === 'demo' ? 'Visitor' : 'Grower'),
   });
   await store.open();
+  rememberOpen(store);
   if (demo && store.ledger.state.count === 0) {
-    const { result } = inWorker((trade, report) => trade.makeDemo(report), onProgress);
-    await store.add((await result) as AnyEvent[]);
+    await store.add(await demoEvents(onProgress));
   }
   if (space === 'own') void navigator.storage?.persist?.().catch(() => false);
   return { space, store, demo };
@@ -73,7 +74,8 @@ export interface Garden {
   newId<Kind extends SubjectKind>(kind: Kind): IdByKind[Kind];
   /** Records one tap's worth of facts. Rejects with `invalid` and the field. */
   record(...drafts: Draft[]): Promise<readonly AnyEvent[]>;
-  undo(): Promise<void>;
+  /** Takes back the tap with this key, or the last one. */
+  undo(key?: string): Promise<void>;
   /** Demo only: moves the clock, and lets the others in the patch do their part in the meantime. */
   moveDemoTo(time: number): Promise<void>;
 }
@@ -162,6 +164,13 @@ function useOpened(open: OpenSpace | null, prefs: Prefs | null): Garden | null {
     const timer = setInterval(tick, 10_000);
     return () => clearInterval(timer);
   }, [clock]);
+  useEffect(() => {
+    if (!store) return;
+    // A tab that slept may have missed what the others said.
+    const wake = () => document.visibilityState === 'visible' && void store.catchUp().catch(() => undefined);
+    document.addEventListener?.('visibilitychange', wake);
+    return () => document.removeEventListener?.('visibilitychange', wake);
+  }, [store]);
   const patch = useMemo(() => (ledger ? mainPatch(ledger.state) : null), [ledger]);
   return useMemo<Garden | null>(() => {
     if (!open || !store || !ledger || !prefs) return null;
@@ -187,7 +196,7 @@ function useOpened(open: OpenSpace | null, prefs: Prefs | null): Garden | null {
         tick();
         return events;
       },
-      undo: () => store.undo(),
+      undo: (key) => store.undo(key),
       async moveDemoTo(time) {
         if (!demo) return;
         const events = await store.allEvents();

@@ -1,6 +1,5 @@
 import { practiceHistory } from '@core/simulation';
-import { memoryBox } from './box';
-import { PracticeStore } from './practiceStore';
+import { memoryBox, PracticeStore } from './store';
 
 const history = practiceHistory(2);
 

@@ -4,23 +4,9 @@ import { idMaker } from '@core/ids';
 import type { PracticeRecord } from '@core/practice';
 import { practiceHistory } from '@core/simulation';
 import { toInstant } from '@core/time';
-import { deviceBox } from './deviceBox';
-import { PracticeStore } from './practiceStore';
+import { practiceStore } from './practiceStores';
 import { useGarden, type Garden } from './garden';
 import type { Space } from './prefs';
-
-const stores = new Map<Space, PracticeStore>();
-
-export function practiceStore(space: Space): PracticeStore {
-  let store = stores.get(space);
-  if (!store) {
-    store = new PracticeStore(
-      deviceBox(space === 'demo' ? 'steady-trowel-practice-demo' : 'steady-trowel-practice'),
-    );
-    stores.set(space, store);
-  }
-  return store;
-}
 
 const key = (space: Space) => ['practice', space] as const;
 

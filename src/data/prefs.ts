@@ -56,6 +56,14 @@ async function savePrefs(prefs: Prefs): Promise<void> {
   await AsyncStorage.setItem(KEY, JSON.stringify(prefs)).catch(() => undefined);
 }
 
+/** Which patch is chosen, for what works without the screens. */
+export async function spaceNow(): Promise<Space> {
+  return (await loadPrefs()).space ?? 'own';
+}
+
+/** The name of a space's own storage. */
+export const boxName = (space: Space) => (space === 'demo' ? 'steady-trowel-demo' : 'steady-trowel');
+
 const prefsKey = ['prefs'] as const;
 
 export function usePrefs(): Prefs | undefined {

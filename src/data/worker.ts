@@ -7,29 +7,51 @@ export interface Job<T> {
   cancel(): void;
 }
 
+interface Started {
+  readonly trade: Remote<Trade>;
+  /** Never resolves; rejects when the worker cannot start or breaks. */
+  readonly failed: Promise<never>;
+  stop(): void;
+}
+
+/** A worker that does not load says so by an event alone: a question put to it would wait for ever. */
+function start(): Started {
+  const worker = new Worker(new URL('../workers/trade.worker', import.meta.url));
+  const failed = new Promise<never>((_, reject) => {
+    worker.onerror = (event) => reject(new Error(event.message || 'The worker could not start.'));
+    worker.onmessageerror = () => reject(new Error('The worker’s answer could not be read.'));
+  });
+  failed.catch(() => undefined);
+  return { trade: wrap<Trade>(worker), failed, stop: () => worker.terminate() };
+}
+
 /** Runs one piece of heavy work in a worker of its own, which ends with it. */
 export function inWorker<T>(
   work: (trade: Remote<Trade>, onProgress: (share: number) => void) => Promise<T>,
   onProgress: (share: number) => void = () => undefined,
 ): Job<T> {
-  const worker = new Worker(new URL('../workers/trade.worker', import.meta.url));
-  let stop: (reason: Error) => void = () => undefined;
-  const stopped = new Promise<never>((_, reject) => {
-    stop = reject;
+  const { trade, failed, stop } = start();
+  let cancel: (reason: Error) => void = () => undefined;
+  const cancelled = new Promise<never>((_, reject) => {
+    cancel = reject;
   });
-  const failed = new Promise<never>((_, reject) => {
-    worker.onerror = (event) => reject(new Error(event.message || 'The worker could not start.'));
-  });
-  const result = Promise.race([work(wrap<Trade>(worker), proxy(onProgress)), stopped, failed]).finally(() =>
-    worker.terminate(),
-  );
-  return { result, cancel: () => stop(new Error('cancelled')) };
+  const result = Promise.race([work(trade, proxy(onProgress)), cancelled, failed]).finally(stop);
+  return { result, cancel: () => cancel(new Error('cancelled')) };
 }
 
-let kept: Remote<Trade> | null = null;
+let kept: Started | null = null;
 
-/** The worker that stays: for short questions asked again and again, where starting one would take longer than the answer. */
-export function keptWorker(): Remote<Trade> {
-  kept ??= wrap<Trade>(new Worker(new URL('../workers/trade.worker', import.meta.url)));
-  return kept;
+/**
+ * Asks the worker that stays: for short questions asked again and again, where starting one would take longer than the answer.
+ * Rejects when it cannot start or breaks; the next question starts another.
+ */
+export async function askWorker<T>(work: (trade: Remote<Trade>) => Promise<T>): Promise<T> {
+  const asked = (kept ??= start());
+  try {
+    return await Promise.race([work(asked.trade), asked.failed]);
+  } catch (error) {
+    if (kept === asked) kept = null;
+    asked.stop();
+    throw error;
+  }
 }

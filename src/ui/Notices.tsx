@@ -7,6 +7,7 @@ import { practiceOf } from '@/data/practice';
 import { useMaybeGarden, type Garden } from '@/data/garden';
 import { useUpdate } from '@/data/update';
 import { Key, Notice, Row } from './controls';
+import { useLasting } from './useLasting';
 import { plural } from './words';
 import { Txt, useColours } from './theme';
 
@@ -14,10 +15,11 @@ import { Txt, useColours } from './theme';
 const CLOCK_SLACK_MS = 10 * 60_000;
 
 /** What must be known wherever one is: storage trouble, unreadable records, a new version, the demo's clock. */
-export function Notices({ inRound }: { inRound: boolean }) {
+export function Notices({ atWork, bare }: { atWork: boolean; bare: boolean }) {
   const garden = useMaybeGarden();
-  const update = useUpdate();
-  const { trouble, unsaved = [], damaged = [] } = garden?.ledger ?? { trouble: null };
+  const update = useUpdate(atWork);
+  const { trouble, unsaved = [], waiting = [], damaged = [] } = garden?.ledger ?? { trouble: null };
+  const stuck = useLasting(waiting.length > 0, 2000);
   const latest = garden?.ledger.latestAt ? Date.parse(garden.ledger.latestAt) : null;
   const exportAll = async (from: Garden) =>
     exportLog(await from.store.allEvents(), await practiceOf(from).catch(() => []), from.today);
@@ -37,6 +39,13 @@ export function Notices({ inRound }: { inRound: boolean }) {
           <Key title="Save again" small onPress={() => void garden.store.saveAgain()} />
         </Notice>
       ) : null}
+      {stuck && !trouble ? (
+        <Notice
+          tone="pollen"
+          title="Still being saved"
+          text={`${plural(waiting.length, 'record')} on the screen that storage has not answered for yet. Keep this page open.`}
+        />
+      ) : null}
       {garden && damaged.length > 0 ? (
         <Notice
           tone="brick"
@@ -54,19 +63,26 @@ export function Notices({ inRound }: { inRound: boolean }) {
           />
         </Notice>
       ) : null}
-      {garden && latest !== null && latest > garden.now + CLOCK_SLACK_MS && !inRound ? (
+      {garden && latest !== null && latest > garden.now + CLOCK_SLACK_MS && !bare ? (
         <Notice
           tone="brick"
           title="A clock is wrong"
           text={`The latest entry is of ${dayText(localDateOf(latest, garden.place.zone))}, ${clockText(latest, garden.place.zone, garden.prefs.clock === '12')}, after the time on this device. Check its clock: what is entered now would stand before it. Nothing is lost, and times can be corrected.`}
         />
       ) : null}
-      {update.ready && !inRound ? (
-        <Notice tone="dusk" text="A new version of Steady Trowel is ready.">
+      {update.ready && !atWork ? (
+        <Notice
+          tone="dusk"
+          text={
+            update.held
+              ? 'Another tab is in the middle of work. Finish there first: a new version would take its files away.'
+              : 'A new version of Steady Trowel is ready.'
+          }
+        >
           <Key title="Use it now" small onPress={update.use} />
         </Notice>
       ) : null}
-      {garden?.demo && garden.patch && !inRound ? <DemoBar garden={garden} /> : null}
+      {garden?.demo && garden.patch && !bare ? <DemoBar garden={garden} /> : null}
     </View>
   );
 }

@@ -4,6 +4,7 @@ import { mdiUndo } from '@/ui/controls/iconPaths';
 import { useGarden } from '@/data/garden';
 import { Icon, Key } from './controls';
 import { TOUCH, Txt } from './theme';
+import { useLasting } from './useLasting';
 import { entryWords } from './words';
 
 /** The last entry in words, and the way to take it back. Nothing when there is none. */
@@ -11,12 +12,16 @@ export function UndoLine({ reserve = false }: { reserve?: boolean }) {
   const { ledger, state, undo } = useGarden();
   const [busy, setBusy] = useState(false);
   const last = ledger.undoable[ledger.undoable.length - 1];
+  const saving = useLasting(
+    last !== undefined && ledger.waiting.some(({ id }) => id === last.events[0]?.id),
+    500,
+  );
   // Where taps follow each other the line keeps its room, so that nothing moves under the thumb.
   if (!last) return reserve ? <View style={{ height: TOUCH }} /> : null;
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}>
       <Txt size="label" tone="muted" style={{ flex: 1 }} aria-live="polite">
-        Last: {entryWords(state, last)}
+        {saving ? 'Saving' : 'Last'}: {entryWords(state, last.events)}
       </Txt>
       <Key
         title="Undo"
@@ -26,7 +31,7 @@ export function UndoLine({ reserve = false }: { reserve?: boolean }) {
         icon={<Icon path={mdiUndo} size={20} />}
         onPress={() => {
           setBusy(true);
-          void undo().finally(() => setBusy(false));
+          void undo(last.key).finally(() => setBusy(false));
         }}
       />
     </View>

@@ -3,10 +3,8 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react-native';
 import type { AnyEvent } from '@core/ledger';
 import { seededRandom } from '@core/random';
-import { memoryBox } from '@/data/box';
 import { OpenGarden } from '@/data/garden';
-import { LedgerStore } from '@/data/ledgerStore';
-import { noNeighbours } from '@/data/neighbours';
+import { LedgerStore, memoryBox, noNeighbours } from '@/data/store';
 import type { Prefs } from '@/data/prefs';
 import { ControlsTheme, LightProvider } from './theme';
 

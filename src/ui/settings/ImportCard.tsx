@@ -7,7 +7,7 @@ import type { PracticeRecord } from '@core/practice';
 import { localDateOf, shortDayText } from '@core/time';
 import { pickFile, readFile } from '@/data/files';
 import { useGarden } from '@/data/garden';
-import { practiceStore } from '@/data/practice';
+import { practiceStore } from '@/data/practiceStores';
 import { Key, Notice } from '../controls';
 import { Txt, useColours } from '../theme';
 import { plural } from '../words';

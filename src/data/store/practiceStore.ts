@@ -1,5 +1,5 @@
 import { mergePractice, validatePractice, type PracticeRecord } from '@core/practice';
-import type { Box } from './box';
+import type { Box } from './port';
 
 /** Practice records of a space: in a box of their own, away from the garden's log. One key a record. */
 export class PracticeStore {

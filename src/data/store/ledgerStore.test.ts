@@ -1,7 +1,7 @@
 import { fold, type AnyEvent, type Draft } from '@core/ledger';
 import { seededRandom } from '@core/random';
 import { demoLog } from '@core/simulation';
-import { memoryBox, type Box } from './box';
+import { memoryBox, type Box } from './port';
 import { LedgerStore } from './ledgerStore';
 import { noNeighbours, type Neighbours } from './neighbours';
 
@@ -69,7 +69,7 @@ test('one tap is one key: a power cut in the middle of saving leaves all of it o
   const box = memoryBox();
   const store = await opened(box);
   await store.record([begin(store, 'One'), begin(store, 'Two')]);
-  expect((await box.keys()).filter((key) => key.startsWith('log/'))).toHaveLength(1);
+  expect((await box.keys()).filter((key) => key.startsWith('tap/'))).toHaveLength(1);
 });
 
 test('undo withdraws the last entry whole, deletes nothing, and works after a reload', async () => {

@@ -1,5 +1,5 @@
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
-import type { Box } from './box';
+import type { Box } from './port';
 
 /** A box in the browser's own database (IndexedDB behind AsyncStorage). Each name is apart from the others. */
 export function deviceBox(name: string): Box {

@@ -1,0 +1,18 @@
+import { fromJson } from '@core/formats';
+import type { AnyEvent } from '@core/ledger';
+import { inWorker } from './worker';
+
+/**
+ * The demo's log: as the build prepared it, a file beside the app. Where that cannot be had (a development server, an offline
+ * copy that is not complete) it is made here, in a worker, which takes some seconds.
+ */
+export async function demoEvents(onProgress: (share: number) => void): Promise<readonly AnyEvent[]> {
+  try {
+    const answer = await fetch('/demo/season.json');
+    const read = answer.ok ? fromJson(await answer.text()) : null;
+    if (read?.ok) return read.events;
+  } catch {
+    // No such file to be had: made below.
+  }
+  return inWorker((trade, report) => trade.makeDemo(report), onProgress).result;
+}

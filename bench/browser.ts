@@ -142,9 +142,9 @@ async function opening(
     for (let i = 0; i < 3; i++) {
       await page.waitForTimeout(400);
       await page.getByRole('button', { name: 'whole', exact: true }).click();
-      const key = page.getByRole('button', { name: /Pollinated — next/ });
+      const key = page.getByRole('button', { name: /^Pollinated: / });
       if (!(await key.isEnabled())) break;
-      result.round.push(await tap(page, 'Pollinated — next', () => 'First look at the closure', 0));
+      result.round.push(await tap(page, 'Pollinated: ', () => 'First look at the closure', 0));
     }
   }
   await context.close();
@@ -161,7 +161,7 @@ function tap(
   return page.evaluate(
     ([name, wanted]) =>
       new Promise<number>((resolve) => {
-        const key = document.querySelector<HTMLElement>(`[aria-label="${name}"]`);
+        const key = document.querySelector<HTMLElement>(`[aria-label^="${name}"]`);
         const start = performance.now();
         const watch = new MutationObserver(() => {
           if (!document.body.innerText.includes(wanted as string)) return;

@@ -9,7 +9,7 @@ test('the demo round: worked, torn, not open, gone; left and taken up again', as
   await expect(page.getByText(/^bees in/)).toBeVisible();
 
   await page.getByRole('button', { name: 'whole', exact: true }).click();
-  await page.getByRole('button', { name: 'Pollinated — next' }).click();
+  await page.getByRole('button', { name: /^Pollinated: / }).click();
   await pickMales(page);
   await expect(page.getByText(/^Stop 2 of 11/)).toBeVisible();
 
@@ -22,7 +22,7 @@ test('the demo round: worked, torn, not open, gone; left and taken up again', as
   await page.getByRole('button', { name: 'hole', exact: true }).click();
   await page.getByRole('button', { name: /^For the kitchen/ }).click();
   await expect(page.getByText(/Never eat a bitter fruit/)).toBeVisible();
-  await page.getByRole('button', { name: 'Pollinated — next' }).click();
+  await page.getByRole('button', { name: /^Pollinated: / }).click();
   await pickMales(page);
   await expect(page.getByText(/^Stop 4 of 11/)).toBeVisible();
 

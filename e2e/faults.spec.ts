@@ -60,7 +60,7 @@ test('a reload right after a tap keeps the entry whole or not at all', async ({ 
   await page.getByRole('button', { name: 'Start the 05:05 round' }).click();
   await pickMales(page);
   await page.getByRole('button', { name: 'whole', exact: true }).click();
-  await page.getByRole('button', { name: 'Pollinated — next' }).click({ noWaitAfter: true });
+  await page.getByRole('button', { name: /^Pollinated: / }).click({ noWaitAfter: true });
   await page.reload();
   await expect(page.getByText(/^Stop [12] of 11/)).toBeVisible();
   const second = await page.getByText(/^Stop 2 of 11/).isVisible();

@@ -37,7 +37,7 @@ test('one plant, no other father: the round says why and offers the plant’s ow
   await page.getByRole('button', { name: /^Picked: 1 male/ }).click();
   await page.getByRole('button', { name: 'whole', exact: true }).click();
   await expect(page.getByText(/Pollen of the same plant: selfing/)).toBeVisible();
-  await page.getByRole('button', { name: 'Pollinated — next' }).click();
+  await page.getByRole('button', { name: /^Pollinated: / }).click();
   await expect(page.getByRole('heading', { name: 'The round is done' })).toBeVisible();
   await expect(page.getByText(/left out: no male to be had for it/)).toBeVisible();
   await page.getByRole('button', { name: /^Go to Slate Dome 1/ }).click();
@@ -65,7 +65,7 @@ test('not open yet is a stop to come back to; two people share the round', async
   await expect(page.getByText(/ · helper 1$/).first()).toBeVisible();
   // The rest done, it comes up again.
   await expect(async () => {
-    const done = page.getByRole('button', { name: 'Pollinated — next' });
+    const done = page.getByRole('button', { name: /^Pollinated: / });
     const picked = page.getByRole('button', { name: /^Picked: / });
     if (await picked.isVisible()) await picked.click();
     if (!(await page.getByRole('heading', { name, exact: true }).isVisible())) {
@@ -86,7 +86,7 @@ test('a gourd opens at dusk: shut in the afternoon, worked in the dusk round', a
   await page.getByRole('button', { name: /^Open: Dusk round/ }).click();
   await page.getByRole('button', { name: /^Picked: / }).click();
   await page.getByRole('button', { name: 'whole', exact: true }).click();
-  await page.getByRole('button', { name: 'Pollinated — next' }).click();
+  await page.getByRole('button', { name: /^Pollinated: / }).click();
   await expect(page.getByText(/^Stop 2 of 2/)).toBeVisible();
 });
 
@@ -110,7 +110,7 @@ test('a cross of two squashes: the father’s pollen and no other, and the brush
   await page.getByRole('button', { name: 'whole', exact: true }).click();
   await expect(page.getByText(/^Pollen from other Father Dome plants/)).toBeVisible();
   await expect(page.getByRole('button', { name: /^Pollen of Mother Dome/ })).toBeHidden();
-  await page.getByRole('button', { name: 'Pollinated — next' }).click();
+  await page.getByRole('button', { name: /^Pollinated: / }).click();
   await expect(page.getByRole('heading', { name: 'The round is done' })).toBeVisible();
   // The mother's own male is needed by nobody.
   await expect(page.getByText(/Only from plants treated with nothing/)).toBeVisible();

@@ -54,11 +54,11 @@ test('from a goal to tonight, to the dawn with a torn closure and a missing male
   await test.step('a bee got in: not for seed, no mark', async () => {
     await pickMales(page);
     await page.getByRole('button', { name: 'whole', exact: true }).click();
-    await page.getByRole('button', { name: /All 3 lobes/ }).click();
+    await page.getByRole('button', { name: /^How it went/ }).click();
     await page.getByRole('button', { name: 'a bee got in' }).click();
     await expect(page.getByText(/A bee brings pollen from anywhere/)).toBeVisible();
     await page.getByRole('button', { name: 'no', exact: true }).click();
-    await page.getByRole('button', { name: 'Pollinated — next' }).click();
+    await page.getByRole('button', { name: /^Pollinated: / }).click();
   });
   await test.step('the rest of the round, each as the demo shows it', async () => {
     for (let i = 0; i < 30; i++) {
@@ -75,7 +75,7 @@ test('from a goal to tonight, to the dawn with a torn closure and a missing male
         .getByRole('button', { name: later && word === 'whole' ? 'whole' : word, exact: true })
         .click();
       if (word === 'whole') {
-        const done = page.getByRole('button', { name: 'Pollinated — next' });
+        const done = page.getByRole('button', { name: /^Pollinated: / });
         if (await done.isEnabled()) await done.click();
         else {
           await page.getByRole('button', { name: 'torn', exact: true }).click();

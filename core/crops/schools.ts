@@ -52,16 +52,43 @@ export const SCHOOLS = [
     fallback: 'tape',
   },
   {
+    key: 'proof',
+    question: 'What makes seed pure?',
+    why: practice(
+      'A flower that was shut before it opened can have had no other pollen. Some work it as it opens, before the insects fly, and tie it shut after: quicker, and weaker proof.',
+    ),
+    choices: [
+      {
+        value: 'strict',
+        label: 'Shut before it opened',
+        words: 'A flower that stood open unshut is not for seed.',
+      },
+      {
+        value: 'practical',
+        label: 'Worked as it opened',
+        words: 'Before insects, then tied shut: counts for seed too, as the weaker proof it is.',
+      },
+    ],
+    fallback: 'strict',
+  },
+  {
     key: 'males',
     question: 'Males for one female?',
-    why: practice('At least one, better two to four: uneven or scant pollen gives drops and bent fruit.'),
+    why: practice(
+      'At least one, better two to four: uneven or scant pollen gives drops and bent fruit. How many a flower needs hangs on the crop: a watermelon wants 500-1000 grains spread over all its lobes (Adlerz 1966, from memory).',
+    ),
     choices: [
+      {
+        value: 'crop',
+        label: 'As the crop needs',
+        words: 'The middle of what is usual for each: a squash 2, a watermelon 3.',
+      },
       { value: '1', label: '1', words: 'When males are scarce.' },
       { value: '2', label: '2', words: 'The usual.' },
       { value: '3', label: '3', words: 'For flowers that set badly.' },
       { value: '4', label: '4', words: 'For the hardest.' },
     ],
-    fallback: '2',
+    fallback: 'crop',
   },
   {
     key: 'sharing',

@@ -45,14 +45,14 @@ describe('patch', () => {
     expect(mainPatch(after())).toMatchObject({
       name: 'Weir garden',
       place,
-      schools: { closure: 'tape', males: '2' },
+      schools: { closure: 'tape', males: 'crop', proof: 'strict' },
     });
     const chosen = after(event({ kind: 'schoolChosen', patch, school: 'males', choice: '3' }));
     expect(mainPatch(chosen)?.schools).toMatchObject({ males: '3', closure: 'tape' });
   });
   test('a choice that this version does not offer leaves the default', () => {
     const odd = after(event({ kind: 'schoolChosen', patch, school: 'males', choice: 'eleven' }));
-    expect(mainPatch(odd)?.schools.males).toBe('2');
+    expect(mainPatch(odd)?.schools.males).toBe('crop');
   });
   test('of two patches brought together the one begun first is in front', () => {
     const older = {

@@ -111,7 +111,7 @@ export function derivePlant(id: string, events: readonly LedgerEvent[]): Plant |
         break;
       case 'tallied': {
         const { at, by, tool, flowers, truss } = event;
-        tallies.push({ at, by, tool, flowers, truss });
+        tallies.push({ event: event.id, at, by, tool, flowers, truss });
         break;
       }
       case 'noted':
@@ -150,6 +150,7 @@ export function deriveFlower(id: string, events: readonly LedgerEvent[]): Flower
   let looks = NONE as readonly Flower['looks'][number][];
   let notes = NONE as readonly Note[];
   let mark: string | null = null;
+  let marking: Flower['marking'] = null;
   let emasculatedAt: string | null = null;
   let coverOffAt: string | null = null;
   let lost: Flower['lost'] = null;
@@ -160,40 +161,35 @@ export function deriveFlower(id: string, events: readonly LedgerEvent[]): Flower
         // A bud is seen again on later evenings; which plant and sex it is, the latest look decides.
         founding = event;
         node = event.node ?? node;
-        sightings.push({ at: event.at, stage: event.stage, ovaryMm: event.ovaryMm ?? null });
+        sightings.push({ event: event.id, at: event.at, stage: event.stage, ovaryMm: event.ovaryMm ?? null });
         break;
       case 'flowerShut':
-        shuttings = [...shuttings, { at: event.at, closure: event.closure, by: event.by }];
+        shuttings = [...shuttings, { event: event.id, at: event.at, closure: event.closure, by: event.by }];
         break;
       case 'closureChecked':
-        checks = [...checks, { at: event.at, result: event.result }];
+        checks = [...checks, { event: event.id, at: event.at, by: event.by, result: event.result }];
         break;
-      case 'pollinated': {
-        const { id: eventId, at, by, fathers, tool, shutAgain, purpose } = event;
-        const { lobes = null, openS = null, beeIn = false } = event;
-        pollinations = [
-          ...pollinations,
-          { event: eventId, at, by, fathers, tool, shutAgain, purpose, lobes, openS, beeIn },
-        ];
+      case 'pollinated':
+        pollinations = [...pollinations, pollinationOf(event)];
         break;
-      }
       case 'emasculated':
         emasculatedAt = event.at;
         break;
       case 'marked':
         mark = event.mark;
+        marking = { event: event.id, at: event.at, by: event.by };
         break;
       case 'coverOff':
         coverOffAt = event.at;
         break;
       case 'lookedAt':
-        looks = [...looks, { at: event.at, result: event.result, sizeMm: event.sizeMm }];
+        looks = [...looks, { event: event.id, at: event.at, result: event.result, sizeMm: event.sizeMm }];
         break;
       case 'lost':
-        lost = { at: event.at, cause: event.cause };
+        lost = { event: event.id, at: event.at, cause: event.cause };
         break;
       case 'harvested':
-        harvested = { at: event.at, harvestFor: event.harvestFor, weightG: event.weightG };
+        harvested = { event: event.id, at: event.at, harvestFor: event.harvestFor, weightG: event.weightG };
         break;
       case 'noted':
         notes = [...notes, noteOf(event)];
@@ -213,11 +209,33 @@ export function deriveFlower(id: string, events: readonly LedgerEvent[]): Flower
     emasculatedAt,
     pollinations,
     mark,
+    marking,
     coverOffAt,
     looks,
     lost,
     harvested,
     notes,
+  };
+}
+
+/**
+ * Up to version 3 every pollination was written with three lobes and 40 seconds, whether anybody had said so or not: the two
+ * together are read as not recorded. A correction carries the version it was made with, so what it says stands.
+ */
+function pollinationOf(event: Extract<LedgerEvent, { kind: 'pollinated' }>): Flower['pollinations'][number] {
+  const { id, v, at, by, fathers, tool = null, shutAgain, purpose, beeIn = null } = event;
+  const unasked = v <= 3 && event.lobes === 3 && event.openS === 40;
+  return {
+    event: id,
+    at,
+    by,
+    fathers,
+    tool,
+    shutAgain: shutAgain === undefined ? null : (shutAgain ?? 'open'),
+    purpose,
+    lobes: unasked ? null : (event.lobes ?? null),
+    openS: unasked ? null : (event.openS ?? null),
+    beeIn,
   };
 }
 

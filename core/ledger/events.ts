@@ -3,7 +3,7 @@ import type { BedId, EventId, FlowerId, PatchId, PlantId, StandId, SubjectId, Va
 import type { Instant, LocalDate } from '../time';
 
 /** The version written into new events. Older ones are read for ever (`upcast`). */
-export const SCHEMA_VERSION = 3;
+export const SCHEMA_VERSION = 4;
 
 export const CHECK_RESULTS = ['whole', 'torn', 'holed', 'insect', 'not-open', 'gone'] as const;
 /** What the closure looked like at dawn. */
@@ -226,16 +226,19 @@ export interface Emasculated extends Recorded<'emasculated'> {
 }
 export interface Pollinated extends Recorded<'pollinated'> {
   readonly flower: FlowerId;
+  /** Empty: no father was written down. */
   readonly fathers: readonly Father[];
-  readonly tool: Tool;
-  /** What it was shut again with; `null` = left open. */
-  readonly shutAgain: Closure | null;
+  /** Absent, here and below: nobody said. Up to version 3 there always was one. */
+  readonly tool?: Tool;
+  /** What it was shut again with; `null` = left open. Up to version 3 there always was one. */
+  readonly shutAgain?: Closure | null;
+  /** What the grower wanted of it. What it is good for is derived (`fitForSeed`). */
   readonly purpose: Purpose;
   /** Lobes of the stigma that got pollen. Since version 3, as the next two. */
   readonly lobes?: number;
   /** Seconds the flower stood open. */
   readonly openS?: number;
-  /** A bee (or another insect) got in while it was open. */
+  /** Whether a bee (or another insect) got in while it was open. */
   readonly beeIn?: boolean;
 }
 export interface Marked extends Recorded<'marked'> {

@@ -46,7 +46,11 @@ export function standings(events: readonly LedgerEvent[]): Standing[] {
     );
     let event = original;
     if (original.kind !== 'corrected' && original.kind !== 'withdrawn') {
-      for (const correction of standing) event = correctedEvent(event, correction.changes) ?? event;
+      for (const correction of standing) {
+        const corrected = correctedEvent(event, correction.changes);
+        // What was put right speaks with the version it was put right in.
+        if (corrected) event = { ...corrected, v: Math.max(corrected.v, correction.v) };
+      }
     }
     return { event, original, corrections: standing, withdrawnBy: withdrawnBy(original) };
   });

@@ -1,14 +1,12 @@
 import type { FlowerId } from '../ids';
 import type { Draft } from './events';
 
-/** A female worked for the kitchen: stood open, any male, left open again. Says nothing about purity. */
+/** A female worked for the kitchen, in one tap. It says no more than that: whose pollen, with what, and shut or not, nobody said. */
 export function workedForKitchen(flower: FlowerId): Draft {
   return {
     kind: 'pollinated',
     flower,
     fathers: [],
-    tool: 'male-flower',
-    shutAgain: null,
     purpose: 'kitchen',
   };
 }

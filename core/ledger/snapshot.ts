@@ -3,7 +3,7 @@ import type { AnyEvent, LedgerEvent } from './events';
 import { applyAll, type State } from './state';
 
 /** Bump when a view's shape or a `derive` rule changes: older snapshots are then thrown away and rebuilt. */
-export const SNAPSHOT_VERSION = 3;
+export const SNAPSHOT_VERSION = 4;
 
 const TABLES = ['patches', 'beds', 'varieties', 'stands', 'plants', 'flowers'] as const;
 

@@ -12,6 +12,8 @@ const STEPS: readonly (((event: Loose) => Loose) | null)[] = [
   null,
   // 3: goals, weather, clock notes, tallies, emasculation; three optional fields on pollinated.
   null,
+  // 4: tool and shutAgain of pollinated may be absent. What versions up to 3 wrote unasked, the view reads as not recorded.
+  null,
 ];
 
 if (STEPS.length !== SCHEMA_VERSION - 1)

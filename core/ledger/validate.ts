@@ -192,11 +192,13 @@ const payloads: Record<EventKind, Joi.SchemaMap> = {
       )
       .max(50)
       .required(),
-    tool: oneOf(TOOLS),
+    tool: Joi.string()
+      .valid(...TOOLS)
+      .optional(),
     shutAgain: Joi.string()
       .valid(...CLOSURES)
       .allow(null)
-      .required(),
+      .optional(),
     purpose: oneOf(PURPOSES),
     lobes: Joi.number().integer().min(0).max(8).optional(),
     openS: Joi.number().min(0).max(86_400).optional(),

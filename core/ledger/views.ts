@@ -74,6 +74,7 @@ export interface Stand {
   readonly event: EventId;
 }
 export interface Tally {
+  readonly event: EventId;
   readonly at: Instant;
   readonly by: string;
   readonly tool: Tool;
@@ -105,16 +106,20 @@ export interface Plant {
   readonly notes: readonly Note[];
 }
 export interface Sighting {
+  readonly event: EventId;
   readonly at: Instant;
   readonly stage: Stage;
   readonly ovaryMm: number | null;
 }
 export interface Shutting {
+  readonly event: EventId;
   readonly at: Instant;
   readonly closure: Closure;
   readonly by: string;
 }
 export interface Check {
+  readonly event: EventId;
+  readonly by: string;
   readonly at: Instant;
   readonly result: CheckResult;
 }
@@ -123,14 +128,16 @@ export interface Pollination {
   readonly at: Instant;
   readonly by: string;
   readonly fathers: readonly Father[];
-  readonly tool: Tool;
-  readonly shutAgain: Closure | null;
+  /** `null`, here and below: not recorded. */
+  readonly tool: Tool | null;
+  readonly shutAgain: Closure | 'open' | null;
   readonly purpose: Purpose;
   readonly lobes: number | null;
   readonly openS: number | null;
-  readonly beeIn: boolean;
+  readonly beeIn: boolean | null;
 }
 export interface LookView {
+  readonly event: EventId;
   readonly at: Instant;
   readonly result: LookResult;
   readonly sizeMm: number | null;
@@ -146,10 +153,13 @@ export interface Flower {
   readonly emasculatedAt: Instant | null;
   readonly pollinations: readonly Pollination[];
   readonly mark: string | null;
+  /** When the mark went on. */
+  readonly marking: { readonly event: EventId; readonly at: Instant; readonly by: string } | null;
   readonly coverOffAt: Instant | null;
   readonly looks: readonly LookView[];
-  readonly lost: { readonly at: Instant; readonly cause: LossCause } | null;
+  readonly lost: { readonly event: EventId; readonly at: Instant; readonly cause: LossCause } | null;
   readonly harvested: {
+    readonly event: EventId;
     readonly at: Instant;
     readonly harvestFor: 'kitchen' | 'seed';
     readonly weightG: number | null;

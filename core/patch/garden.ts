@@ -1,5 +1,5 @@
 import { cropOf, type Crop } from '../crops';
-import type { PlantId, StandId } from '../ids';
+import type { PlantId, StandId, VarietyId } from '../ids';
 import type { Bed, Flower, Patch, Plant, Stand, State, Variety } from '../ledger';
 
 /** A plant with everything it belongs to. */
@@ -23,6 +23,11 @@ export function growing(state: State, plantId: PlantId): Growing | null {
 /** `Slate Dome 2`: how a plant is called everywhere. */
 export function plantName({ variety, plant }: Pick<Growing, 'variety' | 'plant'>): string {
   return `${variety.name} ${plant.label}`;
+}
+
+/** Whose pollen a stand's flowers get: the father's variety where a cross is asked for, else their own. */
+export function fatherVarietyOf({ stand, variety }: Pick<Growing, 'stand' | 'variety'>): VarietyId {
+  return (stand.reason === 'cross' ? stand.goal?.fatherVariety : null) ?? variety.id;
 }
 
 /** The patch shown: the one begun first (a log holds one; a merge of two keeps the older in front). */

@@ -4,6 +4,7 @@ import type { FlowerId, PlantId } from '../ids';
 import { validateEvent, SCHEMA_VERSION } from '../ledger';
 import { TestGarden } from '../testGarden';
 import {
+  BLANK_ENTRY,
   cardDrafts,
   cardRows,
   dawnQuestion,
@@ -45,24 +46,33 @@ const entry = (more: Partial<CardEntry> = {}): CardEntry => ({
 });
 const kinds = (drafts: readonly { kind: string }[]) => drafts.map(({ kind }) => kind);
 
-test('a line as printed: closure, males, pollination and mark; every fact passes the ledger', () => {
+test('a line filled in: closure, pollination and mark; every fact passes the ledger', () => {
   const { garden, rows } = card();
   const [row] = rows;
   if (!row) throw new Error('no row');
-  const drafts = cardDrafts(row, entry());
-  expect(kinds(drafts)).toEqual([
-    'closureChecked',
-    'closureChecked',
-    'closureChecked',
-    'pollinated',
-    'marked',
-  ]);
+  const drafts = cardDrafts(row, entry({ males: 2, shutAgain: 'tape' }));
+  expect(kinds(drafts)).toEqual(['closureChecked', 'pollinated', 'marked']);
   expect(drafts.at(-2)).toMatchObject({ flower: row.stop.flower.id, shutAgain: 'tape', purpose: 'seed' });
   for (const draft of drafts) {
     const event = garden.write(garden.time(DAWN, 6), draft as never);
     expect(validateEvent({ ...event, v: SCHEMA_VERSION })).toMatchObject({ ok: true });
   }
   expect(garden.state.flowers.get(row.stop.flower.id)).toMatchObject({ mark: row.mark });
+});
+
+test('blanks stay blank: no males as printed, no closure as before, no mark, no tool', () => {
+  const [row] = card().rows;
+  if (!row) throw new Error('no row');
+  // Found whole, and nothing else pencilled: nobody said that it was worked.
+  expect(kinds(cardDrafts(row, { ...BLANK_ENTRY, found: 'whole' }))).toEqual(['closureChecked']);
+  const marked = cardDrafts(row, { ...BLANK_ENTRY, found: 'whole', marked: true });
+  expect(kinds(marked)).toEqual(['closureChecked', 'pollinated', 'marked']);
+  expect(marked[1]).toEqual({
+    kind: 'pollinated',
+    flower: row.stop.flower.id,
+    fathers: [],
+    purpose: 'seed',
+  });
 });
 
 test('blank lines give nothing; torn, gone, no males: only what was seen', () => {
@@ -81,7 +91,7 @@ test('blank lines give nothing; torn, gone, no males: only what was seen', () =>
 
 test.each([
   ['3 W 2 T x', { ok: true, line: 3, entry: { found: 'whole', males: 2, shutAgain: 'tape', marked: true } }],
-  ['3, w; o', { ok: true, entry: { found: 'whole', males: null, shutAgain: 'open', marked: false } }],
+  ['3, w; o', { ok: true, entry: { found: 'whole', males: null, shutAgain: 'open', marked: null } }],
   ['1 n', { ok: true, entry: { found: 'not-open' } }],
   ['99 W', { ok: false, field: 'line' }],
   ['1.5 W', { ok: false, field: 'line' }],
@@ -122,6 +132,9 @@ test('what the card cannot know of a flower that is gone meanwhile stays out', (
   const [row] = rows;
   if (!row) throw new Error('no row');
   const fathers = row.fathers.map((father) => ({ ...father, males: [] as string[] }));
-  expect(kinds(cardDrafts({ ...row, fathers }, entry()))).toEqual(['closureChecked']);
+  expect(cardDrafts({ ...row, fathers }, entry({ males: 2, marked: null })).at(-1)).toMatchObject({
+    kind: 'pollinated',
+    fathers: [],
+  });
   expect(garden.state.flowers.has(row.stop.flower.id as FlowerId)).toBe(true);
 });

@@ -3,6 +3,7 @@ import type { CheckResult, Draft, State } from '../ledger';
 import { plantName } from '../patch';
 import type { PlantId } from '../ids';
 import type { PollenMatch } from './matching';
+import { goneDrafts } from './stopWork';
 import type { Stop } from './stops';
 
 /** Letters for a pencil: how the closure was found, and what the flower was shut again with. */
@@ -70,44 +71,43 @@ export function cardRows(
   });
 }
 
-/** One line of a card as it was filled in. */
+/** One line of a card as it was filled in; `null` is a blank, and stays one. */
 export interface CardEntry {
   readonly found: CheckResult | null;
-  /** Males used; `null` = as printed. */
+  /** Males used, of those printed. */
   readonly males: number | null;
   readonly shutAgain: Closure | 'open' | null;
-  readonly marked: boolean;
+  readonly marked: boolean | null;
 }
 
+export const BLANK_ENTRY: CardEntry = { found: null, males: null, shutAgain: null, marked: null };
+
 /**
- * The facts of one filled-in line: what was found and, where it was worked, pollination and mark. A blank line gives
- * none. Whole closures make seed; torn ones only count when they were worked for the kitchen, which a card does not ask.
+ * The facts of one filled-in line: what was found and, where males, a closure or the mark say that it was worked, the pollination
+ * and the mark. A blank gives nothing: not the males as printed, not the closure that was on, not a mark.
  */
 export function cardDrafts({ stop, fathers, mark }: CardRow, entry: CardEntry): Draft[] {
   if (entry.found === null) return [];
   const flower = stop.flower.id;
+  if (entry.found === 'gone') return goneDrafts(stop, 'unknown');
   const drafts: Draft[] = [{ kind: 'closureChecked', flower, result: entry.found }];
-  if (entry.found === 'gone') drafts.push({ kind: 'lost', flower, cause: 'unknown' });
-  if (entry.found !== 'whole' || entry.males === 0) return drafts;
-  let left = entry.males ?? Infinity;
-  const used = fathers.flatMap(({ plant, males }) => {
-    const taken = males.slice(0, Math.min(left, males.length));
+  const { males, shutAgain, marked } = entry;
+  const worked = males === null ? shutAgain !== null || marked === true : males > 0;
+  if (entry.found !== 'whole' || !worked) return drafts;
+  let left = males ?? 0;
+  const used = fathers.flatMap(({ plant, males: printed }) => {
+    const taken = printed.slice(0, Math.min(left, printed.length));
     left -= taken.length;
     return taken.length > 0 ? [{ plant, males: taken.length, flowers: taken }] : [];
   });
-  if (used.length === 0) return drafts;
-  for (const { flowers } of used)
-    for (const id of flowers) drafts.push({ kind: 'closureChecked', flower: id, result: 'whole' });
-  const shut = entry.shutAgain ?? stop.flower.shuttings[stop.flower.shuttings.length - 1]?.closure ?? 'tape';
   drafts.push({
     kind: 'pollinated',
     flower,
     fathers: used,
-    tool: stop.growing.crop.tools[0] ?? 'male-flower',
-    shutAgain: shut === 'open' ? null : shut,
-    purpose: 'seed',
+    ...(shutAgain === null ? {} : { shutAgain: shutAgain === 'open' ? null : shutAgain }),
+    purpose: stop.growing.stand.reason === 'fruit' ? 'kitchen' : 'seed',
   });
-  if (entry.marked) drafts.push({ kind: 'marked', flower, mark });
+  if (marked) drafts.push({ kind: 'marked', flower, mark });
   return drafts;
 }
 
@@ -148,7 +148,7 @@ export function readCardLine(text: string, lines: number): CardLine {
     return bad('found', `Found: "${found}" is not one of ${[...FOUND_BY_CODE.keys()].join(', ')}.`);
   let males: number | null = null;
   let shutAgain: Closure | 'open' | null = null;
-  let marked = false;
+  let marked: boolean | null = null;
   for (const part of rest) {
     if (/^\d+$/.test(part)) {
       males = Number(part);

@@ -1,9 +1,9 @@
-import type { Flower, Place, State } from '../ledger';
-import { mainPatch, walkOrder, type Growing } from '../patch';
+import type { Draft, Flower, Place, State } from '../ledger';
+import { fatherVarietyOf, mainPatch, walkOrder, type Growing } from '../patch';
 import { addDays, localDateOf, type LocalDate } from '../time';
 import { freeMales } from './dawn';
 import { matchPollen } from './matching';
-import { earStops, fatherVarietyOf, lastCheck, shutMales, silkAge, silkReady, silkSeenAt } from './stops';
+import { earStops, lastCheck, shutMales, silkAge, silkReady, silkSeenAt } from './stops';
 
 export interface Ear {
   readonly flower: Flower;
@@ -162,6 +162,27 @@ function pairsOf(
     return ear && flower && growing ? [{ ear, tassel: { flower, growing } }] : [];
   });
   return swapOrder(found, windFromDeg).map((pair, i) => ({ ...pair, turn: i + 1 }));
+}
+
+/**
+ * The facts of one swap, as its key says them: the ear's bag and the tassel's were whole, its pollen poured, the tassel bag over the
+ * ear, the mark on.
+ */
+export function pourDrafts({ ear, tassel }: EarPair, mark: string): Draft[] {
+  const whole = ({ flower }: Ear): Draft => ({ kind: 'closureChecked', flower: flower.id, result: 'whole' });
+  return [
+    whole(ear),
+    whole(tassel),
+    {
+      kind: 'pollinated',
+      flower: ear.flower.id,
+      fathers: [{ plant: tassel.growing.plant.id, males: 1, flowers: [tassel.flower.id] }],
+      tool: 'pouring',
+      shutAgain: 'tassel-bag',
+      purpose: 'seed',
+    },
+    { kind: 'marked', flower: ear.flower.id, mark },
+  ];
 }
 
 /**

@@ -1,5 +1,6 @@
 import { gardenDay } from '../bloom';
-import type { Flower, Place, State } from '../ledger';
+import type { Closure, Tool } from '../crops';
+import type { Draft, Flower, Place, State } from '../ledger';
 import { walkOrder, type Growing } from '../patch';
 import { addDays, localDateOf, type LocalDate } from '../time';
 
@@ -100,6 +101,31 @@ export function crossDay(state: State, place: Place, date: LocalDate): CrossDay 
     bagsOff,
     withoutFather: [...withoutFather.values()],
   };
+}
+
+/**
+ * The facts of one visit to a mother: pollen of a bagged father's flower, the bag on again; the mark with the first visit, where
+ * one is given. A father's flower serves several dabs.
+ */
+export function visitDrafts(
+  mother: CrossFlower,
+  father: CrossFlower,
+  tool: Tool,
+  bag: Closure,
+  mark: string | null,
+): Draft[] {
+  const flower = mother.flower.id;
+  return [
+    {
+      kind: 'pollinated',
+      flower,
+      fathers: [{ plant: father.growing.plant.id, males: 1, flowers: [father.flower.id] }],
+      tool,
+      shutAgain: bag,
+      purpose: 'seed',
+    },
+    ...(mark === null ? [] : [{ kind: 'marked' as const, flower, mark }]),
+  ];
 }
 
 function flowersOf(state: State, { plant }: Growing): Flower[] {

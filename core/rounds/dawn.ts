@@ -1,16 +1,15 @@
 import type { FlowerId, PlantId } from '../ids';
 import type { Place, State } from '../ledger';
-import { growing, mainPatch, walkOrder } from '../patch';
+import { fatherVarietyOf, growing, mainPatch, walkOrder } from '../patch';
 import type { LocalDate } from '../time';
 import type { Morning, OpenWindow } from '../bloom';
 import { matchPollen, type PollenFemale, type PollenMale, type PollenMatch } from './matching';
 import type { PlanRequest, PlanStop, PlanWorker } from './plan';
 import { malesFor } from './goals';
 import {
-  fatherVarietyOf,
   femalesPerMale,
   inHand,
-  isPure,
+  givesPollen,
   LATE_OPENER_MIN,
   lastCheck,
   maleUses,
@@ -190,7 +189,7 @@ export function freeMales(state: State, place: Place, date: LocalDate): PollenMa
     const most = femalesPerMale(state, growing.crop);
     return shutMales(state, growing, date, place.zone).flatMap((male): PollenMale | [] => {
       const serves = most - (uses.get(male.id) ?? 0);
-      return isPure(male) && serves > 0
+      return givesPollen(state, male, date, place.zone) && serves > 0
         ? {
             id: male.id,
             plant: growing.plant.id,

@@ -1,4 +1,12 @@
-import { closureFacts, closuresFor, seedsPerGram, sexesOf, type Closure, type Crop } from '../crops';
+import {
+  closureFacts,
+  closuresFor,
+  DEFAULT_SCHOOLS,
+  seedsPerGram,
+  sexesOf,
+  type Closure,
+  type Crop,
+} from '../crops';
 import { fateOf, pollinationsNeeded } from '../fruitset';
 import type { Goal, Place, Stand, State, Variety } from '../ledger';
 import { growing, mainPatch, plantsOfStand } from '../patch';
@@ -233,12 +241,17 @@ function standingOf(
   return flowers > USABLE * perMorning * mornings ? 'behind' : 'on-course';
 }
 
-/** Males for one female: the goal's own number, one tassel for an ear, one bagged father for a perfect flower, else the school's. */
+/**
+ * Males for one female: the goal's own number, one tassel for an ear, one bagged father for a perfect flower, else the school's:
+ * a number, or the middle of what the catalogue says for the crop.
+ */
 export function malesFor(state: State, crop: Crop, goal: Goal | null): SumNumber {
   if (goal?.bent.malesPerFemale !== undefined) return { value: goal.bent.malesPerFemale, from: 'bent' };
   if (crop.family === 'corn' || sexesOf(crop).length === 1) return { value: 1, from: 'catalogue' };
-  const school = Number(mainPatch(state)?.schools.males ?? 2);
-  return { value: Math.min(4, Math.max(1, school)), from: 'goal' };
+  const school = Number(mainPatch(state)?.schools.males ?? DEFAULT_SCHOOLS.males);
+  if (Number.isFinite(school)) return { value: Math.min(4, Math.max(1, school)), from: 'goal' };
+  const [low, high] = crop.malesPerFemale.value;
+  return { value: Math.floor((low + high) / 2), from: 'catalogue' };
 }
 
 export function closureOf(state: State, crop: Crop): Closure {

@@ -14,5 +14,6 @@ export * from './corn';
 export * from './crosses';
 export * from './kitchenRound';
 export * from './steps';
+export * from './stopWork';
 export * from './card';
 export * from './progress';

@@ -2,9 +2,9 @@ import { gardenDay, morningOf, NO_WEATHER, type GardenDay, type OpenWindow, type
 import { lookDue, type LookDue } from '../fruitset';
 import type { PlantId } from '../ids';
 import type { Flower, Place, State } from '../ledger';
-import { growing, walkOrder, type Growing } from '../patch';
+import { fatherVarietyOf, growing, walkOrder, type Growing } from '../patch';
 import { addDays, localDateOf, type LocalDate } from '../time';
-import { fatherVarietyOf, LATE_OPENER_MIN, roundMinutes, shutMales, stopsOf, type Stop } from './stops';
+import { LATE_OPENER_MIN, roundMinutes, shutMales, stopsOf, type Stop } from './stops';
 import { workTime } from './workTimes';
 
 const MINUTE = 60_000;

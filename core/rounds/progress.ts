@@ -1,10 +1,10 @@
 import type { FlowerId } from '../ids';
 import type { State } from '../ledger';
-import { walkOrder, type Growing } from '../patch';
+import { fatherVarietyOf, walkOrder, type Growing } from '../patch';
 import { localDateOf, type LocalDate } from '../time';
 import type { Collecting, DawnQuestion } from './dawn';
 import type { PollinationRound } from './next';
-import { fatherVarietyOf, inHand, lastCheck } from './stops';
+import { inHand, lastCheck } from './stops';
 import { workTime } from './workTimes';
 
 /** Fewer flowers than this say nothing of the pace. */

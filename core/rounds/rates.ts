@@ -2,7 +2,8 @@ import type { Closure, Crop, Family } from '../crops';
 import { fateOf } from '../fruitset';
 import type { Flower, State } from '../ledger';
 import { growing } from '../patch';
-import { isWhole, lastCheck } from './stops';
+import { isWhole } from '../purity';
+import { lastCheck } from './stops';
 
 /** A share known as a beta distribution, and what of it is the grower's own. */
 export interface Rate {

@@ -1,8 +1,9 @@
 import type { OpenWindow } from '../bloom';
 import type { Crop } from '../crops';
-import type { FlowerId, PlantId, VarietyId } from '../ids';
+import type { FlowerId, PlantId } from '../ids';
 import type { CheckResult, Flower, State } from '../ledger';
-import { mainPatch, walkOrder, type Growing } from '../patch';
+import { fatherVarietyOf, mainPatch, walkOrder, type Growing } from '../patch';
+import { fitForSeed, isWhole } from '../purity';
 import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
 
 /**
@@ -64,11 +65,6 @@ export function lastCheck(flower: Flower): { readonly at: string; readonly resul
   return flower.checks[flower.checks.length - 1] ?? null;
 }
 
-/** Whether a closure found like this still counts as proof. */
-export function isWhole(result: CheckResult | undefined): boolean {
-  return result === undefined || result === 'whole' || result === 'not-open';
-}
-
 /** The females of one morning's (or dusk's) round, in walking order, done and to do. Corn has a round of its own. */
 export function stopsOf(state: State, date: LocalDate, zone: string, round: 'dawn' | 'dusk'): Stop[] {
   return stopsAmong(state, date, zone, ({ crop }) => crop.family !== 'corn' && crop.clock.round === round);
@@ -106,11 +102,6 @@ function stateOn(flower: Flower, crop: Crop, zone: string, date: LocalDate): Sto
   return checkedToday && !isWhole(check.result) ? 'spoiled' : 'to-do';
 }
 
-/** Whose pollen a stand's flowers get: the father's variety where a cross is asked for, else their own. */
-export function fatherVarietyOf({ stand, variety }: Pick<Growing, 'stand' | 'variety'>): VarietyId {
-  return (stand.reason === 'cross' ? stand.goal?.fatherVariety : null) ?? variety.id;
-}
-
 export interface FatherOffer {
   readonly growing: Growing;
   /** Shut, whole, unused males of that plant that open on this day. */
@@ -143,7 +134,7 @@ export function fathersFor(
     if (own && selfing === 'never') continue;
     const shut = shutMales(state, each, date, zone);
     const free = shut
-      .filter((male) => isPure(male) && (uses.get(male.id) ?? 0) < most)
+      .filter((male) => givesPollen(state, male, date, zone) && (uses.get(male.id) ?? 0) < most)
       // What is in hand goes first, then what has served least.
       .sort(
         (a, b) =>
@@ -167,9 +158,11 @@ export function shutMales(state: State, { plant, crop }: Growing, date: LocalDat
   return males;
 }
 
-/** Shut, and whole at every look: pollen that nothing else can have touched. */
-export function isPure({ checks, lost, harvested }: Flower): boolean {
-  return !lost && !harvested && checks.every(({ result }) => result === 'whole');
+/** Whether a male can give pollen for seed on a date: nothing speaks against it, and it is not known to be shut that day. */
+export function givesPollen(state: State, male: Flower, date: LocalDate, zone: string): boolean {
+  const check = lastCheck(male);
+  const shutToday = check?.result === 'not-open' && localDateOf(Date.parse(check.at), zone) >= date;
+  return !shutToday && fitForSeed(male, state).verdict !== 'unfit';
 }
 
 /** Whether a male was looked at that morning and taken: its pollen is in the hands of who recorded it. */

@@ -1,12 +1,12 @@
 import type { Forecast, VarietyOutlook } from '../bloom';
 import { closureFacts, closuresFor, type Closure, type Crop, type Sex } from '../crops';
 import type { Flower, Health, Place, State } from '../ledger';
-import { walkOrder, type Growing } from '../patch';
+import { fatherVarietyOf, walkOrder, type Growing } from '../patch';
 import { addDays, type LocalDate } from '../time';
 import { closureOf, goalSum, malesFor, SPARE_MALES } from './goals';
 import { nextMarkIn } from './marks';
 import { bearsFruit, ratesOf } from './rates';
-import { fatherVarietyOf, femalesPerMale, roundDateOf, shutMales } from './stops';
+import { femalesPerMale, roundDateOf, shutMales } from './stops';
 
 /** From this chance of opening tomorrow on a bud is shut tonight [M]: tape is cheaper than a morning missed. */
 const SHUT_FROM = 0.35;

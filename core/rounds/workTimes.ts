@@ -41,7 +41,12 @@ export function workTime(state: State, crop: Crop, tool: Tool = lastTool(state, 
 
 /** The tool of a crop's latest pollination; the catalogue's first before any. */
 export function lastTool(state: State, crop: Crop): Tool {
-  return knownOf(state).lastTool.get(crop.id) ?? crop.tools[0] ?? 'male-flower';
+  return saidTool(state, crop) ?? crop.tools[0] ?? 'male-flower';
+}
+
+/** The tool that was last said for a crop; `null` while nobody named one. */
+export function saidTool(state: State, crop: Crop): Tool | null {
+  return knownOf(state).lastTool.get(crop.id) ?? null;
 }
 
 function drawn(usual: number, gaps: readonly number[]): number {
@@ -55,7 +60,8 @@ function drawn(usual: number, gaps: readonly number[]): number {
 interface Worked {
   readonly at: number;
   readonly by: string;
-  readonly tool: Tool;
+  /** `null`: nobody said. */
+  readonly tool: Tool | null;
   readonly crop: Crop;
 }
 
@@ -70,11 +76,11 @@ function knownOf(state: State): Known {
     const { at, by, tool, crop } = work;
     const last = before.get(by);
     before.set(by, work);
-    tools.set(crop.id, tool);
+    if (tool !== null) tools.set(crop.id, tool);
     if (!last || last.crop.id !== crop.id) continue;
     const minutes = (at - last.at) / 60_000;
     if (minutes <= 0.05 || minutes > crop.minutesPerFemale.value * PAUSE) continue;
-    for (const key of [crop.id, `${crop.id}/${tool}`]) {
+    for (const key of tool === null ? [crop.id] : [crop.id, `${crop.id}/${tool}`]) {
       const list = gaps.get(key) ?? [];
       list.push(minutes);
       gaps.set(key, list);

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { plantName, walkOrder, type Growing } from '@core/patch';
 import { morningOf } from '@core/bloom';
 import { clockText } from '@core/time';
-import { cornDay, nextMarkIn, workSteps, type Ear, type EarPair } from '@core/rounds';
+import { cornDay, nextMarkIn, pourDrafts, workSteps, type Ear, type EarPair } from '@core/rounds';
 import { stageFacts, cropOf } from '@core/crops';
 import type { Draft } from '@core/ledger';
 import { useGarden } from '@/data/garden';
@@ -42,20 +42,7 @@ function Corn() {
     [state, place, today, weatherOf],
   );
   const time = (at: number) => clockText(at, place.zone, prefs.clock === '12');
-  const pour = ({ ear, tassel }: EarPair) =>
-    save(
-      { kind: 'closureChecked', flower: ear.flower.id, result: 'whole' },
-      { kind: 'closureChecked', flower: tassel.flower.id, result: 'whole' },
-      {
-        kind: 'pollinated',
-        flower: ear.flower.id,
-        fathers: [{ plant: tassel.growing.plant.id, males: 1, flowers: [tassel.flower.id] }],
-        tool: 'pouring',
-        shutAgain: 'tassel-bag',
-        purpose: 'seed',
-      },
-      { kind: 'marked', flower: ear.flower.id, mark: nextMarkIn(state) },
-    );
+  const pour = (pair: EarPair) => save(...pourDrafts(pair, nextMarkIn(state)));
   const newShoot = (growing: Growing) => {
     const flower = newId('flower');
     return save(
@@ -183,9 +170,9 @@ function Corn() {
             note={`${pair.turn}. from the tassel of ${plantName(pair.tassel.growing)} · silk ${pair.ear.silkDays === 0 ? 'since today' : plural(pair.ear.silkDays, 'day')}`}
           >
             <Key
-              title="Poured, covered"
+              title={`Both bags whole, poured, covered, mark ${nextMarkIn(state)}`}
               small
-              label={`Poured over ${plantName(pair.ear.growing)} and covered`}
+              label={`Both bags whole, poured over ${plantName(pair.ear.growing)} and covered, mark ${nextMarkIn(state)}`}
               disabled={busy}
               onPress={() => void pour(pair)}
             />

@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { closuresFor } from '@core/crops';
 import type { Flower } from '@core/ledger';
 import { plantName, walkOrder, type Growing } from '@core/patch';
-import { crossDay, nextMarkIn, VISITS_A_DAY, workSteps, type Mother } from '@core/rounds';
+import { crossDay, nextMarkIn, visitDrafts, VISITS_A_DAY, workSteps, type Mother } from '@core/rounds';
 import { clockText } from '@core/time';
 import { useGarden } from '@/data/garden';
 import { useRecording } from '@/data/useRecording';
@@ -45,21 +45,14 @@ function Crosses() {
         ? [{ kind: 'flowerShut' as const, flower: flower.id, closure: bagOf(growing) }]
         : []),
     );
-  const pollinate = ({ flower, growing, visits }: Mother) => {
+  const pollinate = (mother: Mother) => {
+    const { growing, visits } = mother;
     const wanted = growing.stand.goal?.fatherVariety;
     const father = day.fathersReady.find((each) => each.growing.variety.id === wanted);
     if (!father) return Promise.resolve(false);
+    const tool = cone ? 'anthers' : 'brush';
     return save(
-      {
-        kind: 'pollinated',
-        flower: flower.id,
-        // A father's flower serves several dabs: it is named, not used up.
-        fathers: [{ plant: father.growing.plant.id, males: 1, flowers: [] }],
-        tool: cone ? 'anthers' : 'brush',
-        shutAgain: bagOf(growing),
-        purpose: 'seed',
-      },
-      ...(visits === 0 ? [{ kind: 'marked' as const, flower: flower.id, mark: nextMarkIn(state) }] : []),
+      ...visitDrafts(mother, father, tool, bagOf(growing), visits === 0 ? nextMarkIn(state) : null),
     );
   };
   const crop = stands[0]?.crop;

@@ -3,6 +3,7 @@ import type { AnyEvent, CheckResult, Flower, Health, LookResult, LossCause, Stat
 import type { Fate } from '@core/fruitset';
 import type { Skill } from '@core/practice';
 import { growing, plantName } from '@core/patch';
+import type { StopWork } from '@core/rounds';
 
 // One word per thing, everywhere.
 
@@ -14,6 +15,23 @@ export const closureWords: Record<Closure, string> = {
   'shoot-bag': 'shoot bag',
   'tassel-bag': 'tassel bag',
 };
+/** What the main key of a round's flower records, all of it: `Pollinated: 2 of plant 5, taped, mark 3-K`. */
+export function workWords(state: State, work: StopWork): string {
+  const fathers = work.fathers
+    .map(({ plant, males }) => `${males} of plant ${state.plants.get(plant)?.label ?? '?'}`)
+    .join(' and ');
+  return [
+    `Pollinated: ${fathers}${work.tool ? ` by ${toolWords[work.tool]}` : ''}`,
+    shutWords(work.shutAgain),
+    ...(work.mark === null ? [] : [`mark ${work.mark}`]),
+  ].join(', ');
+}
+/** How a flower was left: `taped`, `mesh bag on`, `left open`. */
+export function shutWords(closure: Closure | 'open'): string {
+  if (closure === 'open') return 'left open';
+  if (closure === 'tape') return 'taped';
+  return closure === 'tie' ? 'tied shut' : `${closureWords[closure]} on`;
+}
 export const toolWords: Record<Tool, string> = {
   'male-flower': 'male flower',
   brush: 'dry brush',

@@ -1,13 +1,18 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { CHECK_RESULTS } from '@core/ledger';
-import { FOUND_CODES, readCardLine, type CardEntry, type CardRow } from '@core/rounds';
+import {
+  BLANK_ENTRY,
+  FOUND_CODES,
+  readCardLine,
+  SHUT_CODES,
+  type CardEntry,
+  type CardRow,
+} from '@core/rounds';
 import { useDraft } from '@/data/draft';
-import { Card, Field, Key, Notice, Stepper, Tile, Tiles } from '../controls';
+import { Card, Field, Key, Notice, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
-import { checkWords, plural } from '../words';
-
-const BLANK: CardEntry = { found: null, males: null, shutAgain: null, marked: true };
+import { checkWords, plural, shutWords } from '../words';
 
 /** The lines of a card to fill in: by tapping the ringed letter, or by typing lines as they are pencilled. */
 export function CardEntryForm({
@@ -28,7 +33,7 @@ export function CardEntryForm({
   );
   const [wrong, setWrong] = useState<string[]>([]);
   const [busy, setBusy] = useState(false);
-  const entryOf = (row: CardRow) => value.entries[row.line] ?? BLANK;
+  const entryOf = (row: CardRow) => value.entries[row.line] ?? BLANK_ENTRY;
   const set = (row: CardRow, part: Partial<CardEntry>) =>
     change({ entries: { ...value.entries, [row.line]: { ...entryOf(row), ...part } } });
   const most = Math.max(...rows.map(({ line }) => line));
@@ -105,25 +110,38 @@ export function CardEntryForm({
             </Tiles>
             {entry.found === 'whole' ? (
               <>
-                <Stepper
-                  label="Males used"
-                  value={entry.males ?? row.fathers.reduce((sum, { males }) => sum + males.length, 0)}
-                  least={0}
-                  most={12}
-                  onChange={(males) => set(row, { males })}
-                />
+                <Tiles question="Males used, as pencilled (blank: not recorded)">
+                  {[0, 1, 2, 3, 4].map((males) => (
+                    <Tile
+                      key={males}
+                      title={String(males)}
+                      small
+                      label={`Line ${row.line}: ${plural(males, 'male')}`}
+                      chosen={entry.males === males}
+                      onPress={() => set(row, { males: entry.males === males ? null : males })}
+                      minWidth={44}
+                    />
+                  ))}
+                </Tiles>
+                <Tiles question="Shut again with">
+                  {[...row.stop.growing.crop.closures, 'open' as const].map((closure) => (
+                    <Tile
+                      key={closure}
+                      title={`${SHUT_CODES[closure]} ${shutWords(closure)}`}
+                      small
+                      label={`Line ${row.line}: ${shutWords(closure)}`}
+                      chosen={entry.shutAgain === closure}
+                      onPress={() => set(row, { shutAgain: entry.shutAgain === closure ? null : closure })}
+                      minWidth={92}
+                    />
+                  ))}
+                </Tiles>
                 <Tiles question="Mark" hideQuestion>
                   <Tile
                     title={`marked ${row.mark}`}
                     small
-                    chosen={entry.marked}
-                    onPress={() => set(row, { marked: true })}
-                  />
-                  <Tile
-                    title="no mark"
-                    small
-                    chosen={!entry.marked}
-                    onPress={() => set(row, { marked: false })}
+                    chosen={entry.marked === true}
+                    onPress={() => set(row, { marked: entry.marked === true ? null : true })}
                   />
                 </Tiles>
               </>

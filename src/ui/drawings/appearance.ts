@@ -16,8 +16,11 @@ export function flowerAppearance(
   if (fate === 'dropped' || flower.lost) return { sex: flower.sex, appearance: 'dropped' };
   const worked = flower.pollinations[flower.pollinations.length - 1];
   const stage = flower.sightings[flower.sightings.length - 1]?.stage ?? 'coloured';
-  if (worked)
-    return { sex: flower.sex, appearance: 'spent', closure: flower.coverOffAt ? null : worked.shutAgain };
+  if (worked) {
+    // Left open, or nobody said: no closure is drawn that nobody saw.
+    const bare = flower.coverOffAt || worked.shutAgain === null || worked.shutAgain === 'open';
+    return { sex: flower.sex, appearance: 'spent', closure: bare ? null : worked.shutAgain };
+  }
   const shut = flower.shuttings[flower.shuttings.length - 1];
   if (!shut) return { sex: flower.sex, appearance: stage };
   const found = lastCheck(flower)?.result;

@@ -20,6 +20,7 @@ import {
   causeWords,
   checkWords,
   closureWords,
+  shutWords,
   fateWords,
   flowerPlace,
   lookWords,
@@ -130,7 +131,8 @@ export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growi
             keyboard="decimal-pad"
           />
           <Row>
-            {flower.coverOffAt || !flower.pollinations[flower.pollinations.length - 1]?.shutAgain ? null : (
+            {flower.coverOffAt ||
+            [null, undefined, 'open'].includes(flower.pollinations.at(-1)?.shutAgain) ? null : (
               <Key
                 title="Cover taken off"
                 small
@@ -248,7 +250,13 @@ function storyWords(state: State, event: LedgerEvent): string {
         const father = growingOf(state, plant);
         return `${father ? plantName(father) : 'a plant'} (${plural(males, 'male')})`;
       });
-      return `Pollinated from ${fathers.join(', ') || 'no father written down'} with ${toolWords[event.tool]}; ${event.shutAgain ? `shut again with ${closureWords[event.shutAgain]}` : 'left open'}${event.purpose === 'kitchen' ? '; for the kitchen' : ''}`;
+      return [
+        `Pollinated from ${fathers.join(', ') || 'no father written down'}${event.tool ? ` with ${toolWords[event.tool]}` : ''}`,
+        event.shutAgain === undefined
+          ? 'shut again or not: not recorded'
+          : shutWords(event.shutAgain ?? 'open'),
+        ...(event.purpose === 'kitchen' ? ['for the kitchen'] : []),
+      ].join('; ');
     }
     case 'marked':
       return `Marked ${event.mark}`;

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { plantName, growing as growingOf } from '@core/patch';
-import type { Collecting } from '@core/rounds';
+import { pickedDrafts, type Collecting } from '@core/rounds';
 import type { Draft } from '@core/ledger';
 import { useGarden } from '@/data/garden';
 import { useRecording } from '@/data/useRecording';
@@ -36,7 +36,7 @@ export function CollectMales({
   const name = state.varieties.get(variety)?.name ?? '';
   const before = hands !== null && hands !== variety ? state.varieties.get(hands)?.name : null;
   const total = collecting.reduce((sum, { males }) => sum + males.length, 0);
-  const check = (id: string, result: 'whole' | 'torn' | 'gone'): Draft => ({
+  const check = (id: string, result: 'torn' | 'gone'): Draft => ({
     kind: 'closureChecked',
     flower: id,
     result,
@@ -55,9 +55,7 @@ export function CollectMales({
             title={`Picked: ${plural(total, 'male')}, all whole`}
             look="main"
             busy={busy}
-            onPress={() =>
-              void save(...collecting.flatMap(({ males }) => males.map((id) => check(id, 'whole'))))
-            }
+            onPress={() => void save(...pickedDrafts(collecting.flatMap(({ males }) => males)))}
           />
         </>
       }

@@ -5,7 +5,7 @@ import { Card, Key, Tile, Tiles } from '../controls';
 export interface Went {
   readonly lobes: number | null;
   readonly openS: number | null;
-  readonly beeIn: boolean;
+  readonly beeIn: boolean | null;
 }
 
 const OPEN = [
@@ -14,7 +14,7 @@ const OPEN = [
   { openS: 300, title: 'longer' },
 ] as const;
 
-/** How well the flower was worked: lobes covered, how long it stood open, whether a bee got in. Best is assumed till tapped. */
+/** How well the flower was worked: lobes covered, how long it stood open, whether a bee got in. What is not tapped is not recorded. */
 export function HowItWent({
   crop,
   value,
@@ -29,17 +29,24 @@ export function HowItWent({
   onChange: (part: Partial<Went>) => void;
 }) {
   const all = lobesOf(crop);
-  const lobes = value.lobes ?? all;
-  const openS = value.openS ?? OPEN[0].openS;
-  if (!open)
+  const { lobes, openS, beeIn } = value;
+  if (!open) {
+    const said = [
+      ...(all && lobes !== null ? [lobes === all ? `all ${all} lobes` : `${lobes} of ${all} lobes`] : []),
+      ...OPEN.filter((each) => each.openS === openS).map(({ title }) => `open ${title}`),
+      ...(beeIn === null ? [] : [beeIn ? 'a bee got in' : 'no bee']),
+    ];
     return (
       <Key
-        title={`${all ? `${lobes === all ? `All ${all} lobes` : `${lobes ?? 0} of ${all} lobes`}, ` : ''}open ${OPEN.find((each) => each.openS === openS)?.title ?? ''}, ${value.beeIn ? 'a bee got in' : 'no bee'}. Change`}
+        title={
+          said.length === 0 ? 'How it went: say, if you like' : `How it went: ${said.join(', ')}. Change`
+        }
         look="quiet"
         small
         onPress={onOpen}
       />
     );
+  }
   return (
     <Card style={{ padding: 10 }}>
       {all ? (
@@ -50,7 +57,7 @@ export function HowItWent({
               title={n === all ? `all ${n}` : String(n)}
               small
               chosen={lobes === n}
-              onPress={() => onChange({ lobes: n })}
+              onPress={() => onChange({ lobes: lobes === n ? null : n })}
             />
           ))}
         </Tiles>
@@ -62,14 +69,24 @@ export function HowItWent({
             title={each.title}
             small
             chosen={openS === each.openS}
-            onPress={() => onChange({ openS: each.openS })}
+            onPress={() => onChange({ openS: openS === each.openS ? null : each.openS })}
             minWidth={88}
           />
         ))}
       </Tiles>
       <Tiles question="Did a bee get in?">
-        <Tile title="no" small chosen={!value.beeIn} onPress={() => onChange({ beeIn: false })} />
-        <Tile title="a bee got in" small chosen={value.beeIn} onPress={() => onChange({ beeIn: true })} />
+        <Tile
+          title="no"
+          small
+          chosen={beeIn === false}
+          onPress={() => onChange({ beeIn: beeIn === false ? null : false })}
+        />
+        <Tile
+          title="a bee got in"
+          small
+          chosen={beeIn === true}
+          onPress={() => onChange({ beeIn: beeIn === true ? null : true })}
+        />
       </Tiles>
     </Card>
   );

@@ -1,16 +1,19 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { systemAdvice } from '@core/crops';
-import { CHECK_RESULTS, type CheckResult, type Draft, type LossCause, type Purpose } from '@core/ledger';
-import { plantName } from '@core/patch';
+import { CHECK_RESULTS, type Draft, type LossCause } from '@core/ledger';
+import { fatherVarietyOf, plantName } from '@core/patch';
 import {
   fathersFor,
-  fatherVarietyOf,
-  isWhole,
+  goneDrafts,
   lastTool,
+  malesFor,
   nextMarkIn,
+  saidTool,
+  shutAgainWith,
+  stopDrafts,
+  stopWork,
   suggestFathers,
-  lobesOf,
   windowNow,
   type PollinationRound,
   type Stop,
@@ -30,11 +33,11 @@ import { Page } from '../Page';
 import { Txt, useIsWide } from '../theme';
 import { UndoLine } from '../UndoLine';
 import { useKeys } from '../useKeys';
-import { checkWords, closureWords, flowerPlace } from '../words';
+import { checkWords, closureWords, flowerPlace, workWords } from '../words';
 import { BeesBadge } from './BeesBadge';
 import { DeadlineLine } from './DeadlineLine';
 import { NextStops } from './NextStops';
-import { NO_ANSWERS, StopWork, type Answers } from './StopWork';
+import { NOTHING_SAID, StopWorkTiles, type Answers } from './StopWork';
 import { WhereItIs } from './WhereItIs';
 
 const GONE_CAUSES: readonly { cause: LossCause; words: string }[] = [
@@ -43,9 +46,6 @@ const GONE_CAUSES: readonly { cause: LossCause; words: string }[] = [
   { cause: 'weather', words: 'weather' },
   { cause: 'unknown', words: "can't tell" },
 ];
-
-/** Seconds a flower stands open when all goes well [M]. */
-const QUICK_S = 40;
 
 export interface RoundStopProps {
   readonly round: PollinationRound;
@@ -62,11 +62,10 @@ export interface RoundStopProps {
 export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }: RoundStopProps) {
   const { state, place, now, prefs, patch, demo, space } = useGarden();
   const { flower, growing } = stop;
-  const { crop, variety, plant, bed } = growing;
+  const { crop, variety, bed } = growing;
   const wide = useIsWide();
-  const { value: answers, change, clear } = useDraft<Answers>(`stop/${space}/${flower.id}`, NO_ANSWERS);
+  const { value: answers, change, clear } = useDraft<Answers>(`stop-2/${space}/${flower.id}`, NOTHING_SAID);
   const schools = patch?.schools;
-  const kitchenRound = growing.stand.reason === 'fruit';
   const offers = useMemo(
     () => fathersFor(state, stop, round.date, place.zone, schools?.selfing ?? 'others-first'),
     [state, stop, round.date, place.zone, schools],
@@ -79,8 +78,10 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
       const father = female === flower.id ? state.flowers.get(male)?.plant : undefined;
       if (father) matched.set(father, (matched.get(father) ?? 0) + 1);
     }
-    return matched.size > 0 ? matched : suggestFathers(offers, Number(schools?.males ?? 2));
-  }, [match, flower.id, state, offers, schools]);
+    return matched.size > 0
+      ? matched
+      : suggestFathers(offers, malesFor(state, crop, growing.stand.goal).value);
+  }, [match, flower.id, state, offers, crop, growing.stand.goal]);
   const mark = useMemo(() => nextMarkIn(state), [state]);
 
   const index = numbered.indexOf(flower.id);
@@ -93,29 +94,20 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
     ),
   );
   const { found } = answers;
-  const whole = found !== null && isWhole(found) && found !== 'not-open';
-  // With a bee inside the flower is no longer provably pure, however whole it was.
-  const purpose: Purpose = whole && !kitchenRound && !answers.beeIn ? 'seed' : 'kitchen';
-  const pollinating =
-    whole || (found !== null && ['torn', 'holed', 'insect'].includes(found) && answers.purpose === 'kitchen');
-  const males = answers.males ?? Object.fromEntries(suggested);
-  const tool = answers.tool ?? lastTool(state, crop);
+  const work = stopWork(stop, answers, {
+    offers,
+    suggested,
+    saidTool: saidTool(state, crop),
+    mark: schools?.marking === 'when-growing' ? null : mark,
+  });
+  const { pollinating, spoiled } = work;
+  const males = Object.fromEntries(work.fathers.map(({ plant: id, males: count }) => [id, count]));
   const wanted = fatherVarietyOf(growing);
   const carried =
     dawn?.hands && dawn.hands !== wanted && !answers.clean
       ? (state.varieties.get(dawn.hands)?.name ?? null)
       : null;
-  const wornClosure = flower.shuttings[flower.shuttings.length - 1]?.closure ?? 'tape';
-  // An ear is covered with the tassel's own bag.
-  const shutBefore = wornClosure === 'shoot-bag' ? 'tassel-bag' : wornClosure;
-  const shutAgain =
-    purpose === 'kitchen' && answers.shutAgain === null ? 'open' : (answers.shutAgain ?? shutBefore);
-  const fathers = offers.flatMap(({ growing: father, free }) => {
-    const count = males[father.plant.id] ?? 0;
-    return count > 0 ? [{ plant: father.plant.id, males: count, flowers: free.slice(0, count) }] : [];
-  });
-  const total = fathers.reduce((sum, father) => sum + father.males, 0);
-  const markNow = schools?.marking !== 'when-growing' && purpose === 'seed';
+  const shutBefore = shutAgainWith(stop);
 
   const { busy, problem, save: saved } = useRecording();
   const save = async (...drafts: Draft[]) => {
@@ -123,27 +115,6 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
     clear();
     onGo(null);
   };
-  const pollinate = () =>
-    save(
-      { kind: 'closureChecked', flower: flower.id, result: found as CheckResult },
-      ...fathers.flatMap(({ flowers }) =>
-        flowers
-          .filter((id) => state.flowers.get(id)?.checks.length === 0)
-          .map((id): Draft => ({ kind: 'closureChecked', flower: id, result: 'whole' })),
-      ),
-      {
-        kind: 'pollinated',
-        flower: flower.id,
-        fathers,
-        tool,
-        shutAgain: shutAgain === 'open' ? null : shutAgain,
-        purpose,
-        ...(lobesOf(crop) === null ? {} : { lobes: answers.lobes ?? (lobesOf(crop) as number) }),
-        openS: answers.openS ?? QUICK_S,
-        ...(answers.beeIn ? { beeIn: true } : {}),
-      },
-      ...(markNow ? [{ kind: 'marked' as const, flower: flower.id, mark }] : []),
-    );
   const window = dawn ? dawn.morning.window(crop) : openWindow(crop, gardenDay(place, round.date));
   const status = windowNow(window, now);
   const title =
@@ -156,18 +127,13 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
             ? 'No male to be had'
             : carried
               ? 'Clean hands and brush first'
-              : total === 0
+              : work.males === 0
                 ? 'Choose the males first'
-                : 'Pollinated — next'
+                : workWords(state, work)
           : found === null
             ? 'First look at the closure'
             : 'Skip it';
-  const main = () => {
-    if (found === 'not-open') return save({ kind: 'closureChecked', flower: flower.id, result: 'not-open' });
-    if (pollinating) return pollinate();
-    if (found !== null) return save({ kind: 'closureChecked', flower: flower.id, result: found });
-    return Promise.resolve();
-  };
+  const main = () => save(...stopDrafts(stop, answers, work));
   const hermaphrodite = systemAdvice(
     variety.system ?? crop.sexSystem.value,
     flower.sex,
@@ -193,12 +159,7 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
                 key={cause}
                 title={words}
                 chosen={false}
-                onPress={() =>
-                  void save(
-                    { kind: 'closureChecked', flower: flower.id, result: 'gone' },
-                    { kind: 'lost', flower: flower.id, cause },
-                  )
-                }
+                onPress={() => void save(...goneDrafts(stop, cause))}
               />
             ))}
           </Tiles>
@@ -209,7 +170,7 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
               title={title}
               look="main"
               busy={busy}
-              disabled={found === null || (pollinating && (total === 0 || carried !== null))}
+              disabled={found === null || (pollinating && (work.males === 0 || carried !== null))}
               onPress={() => void main()}
             />
           </>
@@ -241,7 +202,7 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
                 chosen={found === result}
                 onPress={() => {
                   onPin();
-                  change({ found: result, purpose: 'seed' });
+                  change({ found: result, kitchen: false });
                 }}
                 minWidth={92}
               />
@@ -270,37 +231,34 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
           tone="muted"
         >{`In the demo patch you see: the ${closureWords[shutBefore]} is ${checkWords[closureAtDawn(DEMO_SEED, flower, growing, round.date)]}.`}</Txt>
       ) : null}
-      {found !== null && ['torn', 'holed', 'insect'].includes(found) ? (
+      {spoiled ? (
         <Tiles question="Insects may have been in it: not for seed. What now?">
           <Tile
             title="Skip it"
             note="leave it to the bees"
-            chosen={answers.purpose === 'seed'}
-            onPress={() => change({ purpose: 'seed' })}
+            chosen={!answers.kitchen}
+            onPress={() => change({ kitchen: false })}
           />
           <Tile
             title="For the kitchen"
             note="work it, no mark"
-            chosen={answers.purpose === 'kitchen'}
-            onPress={() => change({ purpose: 'kitchen' })}
+            chosen={answers.kitchen}
+            onPress={() => change({ kitchen: true })}
           />
         </Tiles>
       ) : null}
       {pollinating ? (
-        <StopWork
+        <StopWorkTiles
           growing={growing}
           answers={answers}
           onChange={change}
           offers={offers}
           males={males}
-          tool={tool}
-          purpose={purpose}
-          worn={wornClosure}
+          tool={work.tool ?? lastTool(state, crop)}
+          work={work}
+          worn={flower.shuttings[flower.shuttings.length - 1]?.closure ?? 'tape'}
           shutBefore={shutBefore}
-          shutAgain={shutAgain}
-          mark={markNow ? mark : null}
           carried={carried}
-          selfing={fathers.some((father) => father.plant === plant.id)}
         />
       ) : null}
       {wide ? null : (

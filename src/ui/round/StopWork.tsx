@@ -1,7 +1,13 @@
 import type { Closure, Tool } from '@core/crops';
-import type { CheckResult, Purpose } from '@core/ledger';
-import type { Growing } from '@core/patch';
-import { fatherVarietyOf, holdSeconds, workSteps, type FatherOffer } from '@core/rounds';
+import { fatherVarietyOf, type Growing } from '@core/patch';
+import {
+  holdSeconds,
+  NO_ANSWERS,
+  workSteps,
+  type FatherOffer,
+  type StopAnswers,
+  type StopWork,
+} from '@core/rounds';
 import { useGarden } from '@/data/garden';
 import { Key, Notice, Tile, Tiles } from '../controls';
 import { Steps } from '../Steps';
@@ -10,72 +16,47 @@ import { FatherTiles } from './FatherTiles';
 import { HoldTimer } from './HoldTimer';
 import { HowItWent } from './HowItWent';
 
-/** What was answered at one stop so far; kept as a draft until it is recorded. */
-export interface Answers {
-  readonly found: CheckResult | null;
-  readonly purpose: Purpose;
-  /** Males by plant; null = as suggested. */
-  readonly males: Readonly<Record<string, number>> | null;
-  readonly tool: Tool | null;
-  readonly shutAgain: Closure | 'open' | null;
+/** What was answered at one stop, and what of the screen is unfolded; kept as a draft until it is recorded. */
+export interface Answers extends StopAnswers {
   readonly more: boolean;
-  readonly lobes: number | null;
-  readonly openS: number | null;
-  readonly beeIn: boolean;
   readonly went: boolean;
   /** Hands and brush cleaned, where they carried another variety. */
   readonly clean: boolean;
 }
 
-export const NO_ANSWERS: Answers = {
-  found: null,
-  purpose: 'seed',
-  males: null,
-  tool: null,
-  shutAgain: null,
-  more: false,
-  lobes: null,
-  openS: null,
-  beeIn: false,
-  went: false,
-  clean: false,
-};
+export const NOTHING_SAID: Answers = { ...NO_ANSWERS, more: false, went: false, clean: false };
+
 /** The work at a flower whose closure was looked at: whose pollen, how, how it went, shut again with what. */
-export function StopWork({
+export function StopWorkTiles({
   growing,
   answers,
   onChange,
   offers,
   males,
   tool,
-  purpose,
+  work,
   worn,
   shutBefore,
-  shutAgain,
-  mark,
   carried,
-  selfing,
 }: {
   growing: Growing;
   answers: Answers;
   onChange: (part: Partial<Answers>) => void;
   offers: readonly FatherOffer[];
   males: Readonly<Record<string, number>>;
+  /** The tool that the steps speak of: what was said, or the usual one. */
   tool: Tool;
-  purpose: Purpose;
+  work: StopWork;
   /** What the flower wears now, and what it is shut with again as a rule. */
   worn: Closure;
   shutBefore: Closure;
-  shutAgain: Closure | 'open';
-  /** The mark it gets now; `null` = none. */
-  mark: string | null;
   /** Name of another variety whose pollen the brush carries. */
   carried: string | null;
-  selfing: boolean;
 }) {
   const { state } = useGarden();
   const { crop } = growing;
   const hold = holdSeconds(tool);
+  const { shutAgain, mark } = work;
   return (
     <>
       {carried ? (
@@ -88,13 +69,13 @@ export function StopWork({
         </Notice>
       ) : null}
       <FatherTiles offers={offers} males={males} onChange={(next) => onChange({ males: next })} />
-      {selfing ? (
+      {work.fathers.some(({ plant }) => plant === growing.plant.id) ? (
         <Notice
           tone="pollen"
           text="Pollen of the same plant: selfing. True to this mother; a mix of plants keeps the variety broader."
         />
       ) : null}
-      {purpose === 'kitchen' ? <Notice tone="brick" text={crop.caution} /> : null}
+      {work.purpose === 'kitchen' ? <Notice tone="brick" text={crop.caution} /> : null}
       <Steps steps={workSteps(crop, tool, worn)} />
       {hold ? <HoldTimer seconds={hold} verb={tool === 'vibration' ? 'Vibrate' : 'Brush'} /> : null}
       <HowItWent
@@ -105,10 +86,7 @@ export function StopWork({
         onChange={onChange}
       />
       {answers.beeIn ? (
-        <Notice
-          tone="brick"
-          text="A bee brings pollen from anywhere: not for seed. It counts for the kitchen and gets no mark."
-        />
+        <Notice tone="brick" text="A bee brings pollen from anywhere: not for seed. It gets no mark." />
       ) : null}
       <Tiles question={mark ? `Shut again · the mark is ${mark}` : 'Shut again'}>
         {[...crop.closures, 'open' as const].map((closure) => (
@@ -126,7 +104,7 @@ export function StopWork({
           />
         ))}
       </Tiles>
-      {purpose === 'seed' && shutAgain === 'open' ? (
+      {work.purpose === 'seed' && !answers.beeIn && shutAgain === 'open' ? (
         <Notice tone="brick" text="Left open, insects can add pollen: the seed can't be called pure." />
       ) : null}
       {answers.more ? (
@@ -135,14 +113,18 @@ export function StopWork({
             <Tile
               key={each}
               title={toolWords[each]}
-              chosen={tool === each}
+              chosen={work.tool === each}
               onPress={() => onChange({ tool: each })}
             />
           ))}
         </Tiles>
       ) : (
         <Key
-          title={`Pollen carried with: ${toolWords[tool]}. Change`}
+          title={
+            work.tool
+              ? `Pollen carried with: ${toolWords[work.tool]}. Change`
+              : 'Pollen carried with: say, if you like'
+          }
           look="quiet"
           small
           onPress={() => onChange({ more: true })}

@@ -1,0 +1,214 @@
+import { DEFAULT_SCHOOLS, type SchoolChoices } from '../crops';
+import type { EventId } from '../ids';
+import type { CheckResult, Father, Flower, Pollination, State } from '../ledger';
+import { fatherVarietyOf, growing, mainPatch, type Growing } from '../patch';
+
+/**
+ * fit: every link that could be seen by now was seen. not-recorded: nothing speaks against it, and something nobody wrote down.
+ * unfit: a link is broken, and no later entry can mend it.
+ */
+export type Fitness = 'fit' | 'not-recorded' | 'unfit';
+
+export type LinkState = 'seen' | 'not-recorded' | 'broken';
+
+/** What one link of the proof says, and the entries that it rests on. */
+export interface FitReason {
+  readonly link:
+    | 'shut-before'
+    | 'whole'
+    | 'kept'
+    | 'no-insect'
+    | 'shut-again'
+    | 'fathers'
+    | 'father-variety'
+    | 'anthers-out';
+  readonly state: LinkState;
+  /** What it was, for words: a stage, a closure's state, a school. */
+  readonly what:
+    | 'shut'
+    | 'never-shut'
+    | 'stood-open'
+    | 'worked-as-it-opened'
+    | CheckResult
+    | 'not-looked-at'
+    | 'lost'
+    | 'picked'
+    | 'bee-in'
+    | 'no-bee'
+    | 'left-open'
+    | 'nobody-said'
+    | 'no-father'
+    | 'father-unfit'
+    | 'father-not-recorded'
+    | 'pure-fathers'
+    | 'other-variety'
+    | 'anthers-out';
+  readonly events: readonly EventId[];
+}
+
+export interface SeedFitness {
+  readonly verdict: Fitness;
+  readonly reasons: readonly FitReason[];
+}
+
+/** How a closure looks that lets other pollen in. */
+const OPENED: ReadonlySet<CheckResult> = new Set(['torn', 'holed', 'insect']);
+
+/** Whether a closure found like this kept everything out; "not open yet" says that it did so far. */
+export function isWhole(result: CheckResult): boolean {
+  return !OPENED.has(result) && result !== 'gone';
+}
+
+/**
+ * What a flower is good for as seed, from what was recorded of it alone: a female from her closure to her fathers, a male as a
+ * giver of pollen. A flower not worked yet is judged by the links there can be so far. The school of proof (`strict`: shut
+ * before it opened; `practical`: worked as it opened, then tied shut) moves the verdict of the first link, never the facts.
+ * What the grower meant the flower for (`purpose`) does not count. Links and schools: common practice.
+ */
+export function fitForSeed(
+  flower: Flower,
+  state: State,
+  schools: SchoolChoices = mainPatch(state)?.schools ?? DEFAULT_SCHOOLS,
+): SeedFitness {
+  const found = growing(state, flower.plant);
+  const reasons: FitReason[] = [
+    shutBefore(flower, schools, found?.crop.family === 'corn'),
+    whole(flower),
+    ...kept(flower),
+    ...(found?.crop.flowers.perfect && found.stand.reason === 'cross' && flower.pollinations.length > 0
+      ? [anthersOut(flower)]
+      : []),
+    ...flower.pollinations.flatMap((pollination) => [
+      insect(pollination),
+      shutAgain(pollination),
+      ...fathersOf(pollination, found, state, schools),
+    ]),
+  ];
+  const has = (wanted: LinkState) => reasons.some((reason) => reason.state === wanted);
+  return {
+    verdict: has('broken') ? 'unfit' : has('not-recorded') ? 'not-recorded' : 'fit',
+    reasons,
+  };
+}
+
+function shutBefore(flower: Flower, schools: SchoolChoices, corn: boolean): FitReason {
+  const shut = flower.shuttings[0];
+  // A tassel is bagged while it sheds; what counts is the bag over it.
+  if (corn && flower.sex === 'male' && shut)
+    return { link: 'shut-before', state: 'seen', what: 'shut', events: [shut.event] };
+  const worked = flower.pollinations[0];
+  const open = flower.sightings.find(({ stage }) => stage === 'open' || stage === 'spent');
+  const inTime = shut && (!open || shut.at <= open.at) && (!worked || shut.at <= worked.at);
+  if (inTime) return { link: 'shut-before', state: 'seen', what: 'shut', events: [shut.event] };
+  const events = [...(open ? [open.event] : []), ...(worked ? [worked.event] : [])];
+  if (!open && !worked)
+    // A bud that may still be shut, or a male of which nothing more is known.
+    return { link: 'shut-before', state: 'not-recorded', what: 'never-shut', events };
+  // Tied shut after it was worked, or a male taken as it opened: all that the practical school asks.
+  if (schools.proof === 'practical' && (worked ? worked.shutAgain !== 'open' : flower.sex === 'male'))
+    return { link: 'shut-before', state: 'seen', what: 'worked-as-it-opened', events };
+  return {
+    link: 'shut-before',
+    state: 'broken',
+    what: shut ? 'stood-open' : 'never-shut',
+    events: [...events, ...(shut ? [shut.event] : [])],
+  };
+}
+
+function whole(flower: Flower): FitReason {
+  const opened = flower.checks.find(({ result }) => OPENED.has(result));
+  if (opened) return { link: 'whole', state: 'broken', what: opened.result, events: [opened.event] };
+  const seen = flower.checks.find(({ result }) => result === 'whole');
+  if (seen) return { link: 'whole', state: 'seen', what: 'whole', events: [seen.event] };
+  return {
+    link: 'whole',
+    state: 'not-recorded',
+    what: 'not-looked-at',
+    events: flower.checks.map(({ event }) => event),
+  };
+}
+
+/** Whether there still is such a flower, for a male: what is lost or picked for the kitchen gives no pollen. */
+function kept({ sex, lost, harvested, checks }: Flower): FitReason[] {
+  const gone = checks.find(({ result }) => result === 'gone');
+  if (gone) return [{ link: 'kept', state: 'broken', what: 'gone', events: [gone.event] }];
+  if (sex !== 'male') return [];
+  if (lost) return [{ link: 'kept', state: 'broken', what: 'lost', events: [lost.event] }];
+  return harvested ? [{ link: 'kept', state: 'broken', what: 'picked', events: [harvested.event] }] : [];
+}
+
+function anthersOut({ emasculatedAt, pollinations }: Flower): FitReason {
+  return emasculatedAt !== null
+    ? { link: 'anthers-out', state: 'seen', what: 'anthers-out', events: [] }
+    : {
+        link: 'anthers-out',
+        state: 'not-recorded',
+        what: 'nobody-said',
+        events: pollinations.map(({ event }) => event),
+      };
+}
+
+function insect({ event, beeIn }: Pollination): FitReason {
+  if (beeIn === null)
+    return { link: 'no-insect', state: 'not-recorded', what: 'nobody-said', events: [event] };
+  return beeIn
+    ? { link: 'no-insect', state: 'broken', what: 'bee-in', events: [event] }
+    : { link: 'no-insect', state: 'seen', what: 'no-bee', events: [event] };
+}
+
+function shutAgain({ event, shutAgain: how }: Pollination): FitReason {
+  if (how === null)
+    return { link: 'shut-again', state: 'not-recorded', what: 'nobody-said', events: [event] };
+  return how === 'open'
+    ? { link: 'shut-again', state: 'broken', what: 'left-open', events: [event] }
+    : { link: 'shut-again', state: 'seen', what: 'shut', events: [event] };
+}
+
+function fathersOf(
+  { event, fathers }: Pollination,
+  mother: Growing | null,
+  state: State,
+  schools: SchoolChoices,
+): FitReason[] {
+  // A perfect flower selfs inside its cover: there is no father to name.
+  if (fathers.length === 0 && mother?.crop.flowers.perfect && mother.stand.reason !== 'cross') return [];
+  if (fathers.length === 0)
+    return [{ link: 'fathers', state: 'not-recorded', what: 'no-father', events: [event] }];
+  const wanted = mother && fatherVarietyOf(mother);
+  const strange = fathers.some(({ plant }) => {
+    const father = growing(state, plant);
+    return father !== null && wanted !== null && father.variety.id !== wanted;
+  });
+  return [
+    ...fathers.map((father) => pollenOf(father, event, state, schools)),
+    ...(strange
+      ? [{ link: 'father-variety', state: 'broken', what: 'other-variety', events: [event] } as const]
+      : []),
+  ];
+}
+
+/** Whether the males of one father are known and fit. */
+function pollenOf(father: Father, event: EventId, state: State, schools: SchoolChoices): FitReason {
+  const cited = [event];
+  let known = father.flowers.length >= father.males;
+  for (const id of father.flowers) {
+    const male = state.flowers.get(id);
+    // What was pollinated itself is a mother and no father: so this goes no deeper than one step.
+    const fit = male && male.pollinations.length === 0 ? fitForSeed(male, state, schools) : null;
+    if (fit?.verdict === 'unfit')
+      return {
+        link: 'fathers',
+        state: 'broken',
+        what: 'father-unfit',
+        events: [
+          ...cited,
+          ...fit.reasons.filter((each) => each.state === 'broken').flatMap(({ events }) => events),
+        ],
+      };
+    if (fit?.verdict !== 'fit') known = false;
+    else cited.push(...fit.reasons.flatMap(({ events }) => events));
+  }
+  return known
+    ? { link: 'fathers', state: 'seen', what: 'pure-fathers', events: cited }
+    : { link: 'fathers', state: 'not-recorded', what: 'father-not-recorded', events: cited };
+}

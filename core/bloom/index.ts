@@ -7,3 +7,4 @@ export * from './outlook';
 export * from './doubts';
 export * from './windows';
 export * from './warnings';
+export * from './roundDay';

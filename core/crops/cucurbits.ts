@@ -51,6 +51,7 @@ const vine = {
   petals: 'yellow' as const,
   flowers: { female: yellow, male: yellow },
   looks: practice(vineLooks, 'swelling by day 2-3, fruit growing by day 4-5, verdict by day 7-10'),
+  perennial: null,
   verdictDay: practice(5, 'fruit growing by day 4-5'),
   closures: ['tape', 'mesh-bag', 'cloth-bag', 'tie'] as const,
   tools: ['male-flower', 'brush', 'swab', 'finger'] as const,

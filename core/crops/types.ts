@@ -114,6 +114,8 @@ export interface Crop {
   readonly looks: Fact<readonly Look[]>;
   /** From this day "growing" counts as set. */
   readonly verdictDay: Fact<number>;
+  /** Stands for years; `null`: an annual, or grown as one. */
+  readonly perennial: Fact<true> | null;
   readonly minutesPerFemale: Fact<number>;
   /** Days from pollination; `null` where it is not eaten or not kept for seed. */
   readonly daysToEat: Fact<Range> | null;

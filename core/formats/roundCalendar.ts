@@ -106,7 +106,7 @@ function looksByDay(state: State, place: Place, now: number): Map<LocalDate, num
   for (const flower of state.flowers.values()) {
     const found = flower.pollinations.length > 0 ? growing(state, flower.plant) : null;
     const day0 = found && workedOn(flower, place.zone);
-    if (!found || !day0 || fateOf(flower, found.crop, place.zone) !== 'waiting') continue;
+    if (!found || !day0 || fateOf(flower, found.crop, place.zone, today) !== 'waiting') continue;
     for (const { day } of found.crop.looks.value) {
       const date = addDays(day0, day);
       if (date > today && date <= last) days.set(date, (days.get(date) ?? 0) + 1);

@@ -1,20 +1,43 @@
-import { fateOf, tally } from '../fruitset';
-import { flowersOn, growing, mainPatch, plantName, walkOrder } from '../patch';
-import type { State } from '../ledger';
+import { gardenDay } from '../bloom';
+import {
+  allTrials,
+  fruitsBefore,
+  minutesAfterOpening,
+  minutesAfterSunrise,
+  outcomeDays,
+  outcomeOn,
+  tally,
+  weatherOf,
+} from '../fruitset';
+import { latestAt, type Flower, type State } from '../ledger';
+import { growing, mainPatch, plantName, walkOrder } from '../patch';
+import { fitForSeed } from '../purity';
+import { localDateOf, type LocalDate } from '../time';
 import { csvText, type Cell } from './csv';
 
-export const TABLES = ['flowers', 'plants'] as const;
+const EPOCH = '1970-01-01T00:00:00.000Z';
+
+export const TABLES = ['flowers', 'trials', 'plants'] as const;
 export type Table = (typeof TABLES)[number];
 
-/** One table as CSV for a spreadsheet; formulas in names are defused. Times are UTC instants. */
-export function toCsv(state: State, table: Table): string {
+/**
+ * One table as CSV for a spreadsheet, as things stand on a garden day (the log's last, where none is given); formulas in names are
+ * defused. Times are UTC instants; what nobody recorded is an empty cell.
+ */
+export function toCsv(state: State, table: Table, today?: LocalDate): string {
   const zone = mainPatch(state)?.place?.zone ?? 'UTC';
-  return csvText(table === 'flowers' ? flowerRows(state, zone) : plantRows(state, zone), {
-    guardFormulas: true,
-  });
+  const day = today ?? localDateOf(Date.parse(latestAt(state) ?? EPOCH), zone);
+  return csvText(TABLE[table](state, zone, day), { guardFormulas: true });
 }
 
-function flowerRows(state: State, zone: string): Cell[][] {
+const TABLE: Record<Table, (state: State, zone: string, today: LocalDate) => Cell[][]> = {
+  flowers: flowerRows,
+  trials: trialRows,
+  plants: plantRows,
+};
+
+/** What was recorded of every flower, and what it is fit for. */
+function flowerRows(state: State): Cell[][] {
   const rows: Cell[][] = [
     [
       'flower',
@@ -33,10 +56,12 @@ function flowerRows(state: State, zone: string): Cell[][] {
       'fathers',
       'males',
       'tool',
-      'purpose',
+      'meant for',
       'shut again',
       'mark',
-      'fate',
+      'fit for seed',
+      'why not',
+      'lost',
       'cause',
       'harvested',
     ],
@@ -46,10 +71,8 @@ function flowerRows(state: State, zone: string): Cell[][] {
     if (!found) continue;
     const shut = flower.shuttings[0];
     const worked = flower.pollinations[0];
-    const fathers = worked?.fathers.map(({ plant }) => {
-      const father = growing(state, plant);
-      return father ? plantName(father) : plant;
-    });
+    const last = flower.pollinations[flower.pollinations.length - 1];
+    const { verdict, reasons } = fitForSeed(flower, state);
     rows.push([
       flower.id,
       found.bed.name,
@@ -64,13 +87,21 @@ function flowerRows(state: State, zone: string): Cell[][] {
       flower.checks.map(({ result }) => result).join(' '),
       worked?.at,
       worked?.by,
-      fathers?.join('; '),
-      worked?.fathers.reduce((sum, { males }) => sum + males, 0),
-      worked?.tool,
-      worked?.purpose,
-      worked?.shutAgain,
+      fathersText(
+        state,
+        flower.pollinations.flatMap(({ fathers }) => fathers.map(({ plant }) => plant)),
+      ),
+      worked ? malesOf(flower) : null,
+      last?.tool,
+      last?.purpose,
+      last?.shutAgain,
       flower.mark,
-      fateOf(flower, found.crop, zone),
+      verdict,
+      reasons
+        .filter((reason) => reason.state !== 'seen')
+        .map(({ link, what }) => `${link}: ${what}`)
+        .join('; '),
+      flower.lost?.at,
       flower.lost?.cause,
       flower.harvested?.at,
     ]);
@@ -78,7 +109,116 @@ function flowerRows(state: State, zone: string): Cell[][] {
   return rows;
 }
 
-function plantRows(state: State, zone: string): Cell[][] {
+function malesOf({ pollinations }: Flower): number {
+  return pollinations.flatMap(({ fathers }) => fathers).reduce((sum, { males }) => sum + males, 0);
+}
+
+/** Each father once, by name. */
+function fathersText(state: State, plants: readonly string[]): string {
+  return [...new Set(plants)]
+    .map((plant) => {
+      const father = growing(state, plant);
+      return father ? plantName(father) : plant;
+    })
+    .join('; ');
+}
+
+/** The table of trials: a row a flower worked (or missed), or a counted group. */
+function trialRows(state: State, zone: string, today: LocalDate): Cell[][] {
+  const place = mainPatch(state)?.place ?? null;
+  const sunrises = new Map<LocalDate, number>();
+  const sunriseOn = (date: LocalDate): number | null => {
+    if (place === null) return null;
+    const known = sunrises.get(date) ?? gardenDay(place, date).sunrise;
+    sunrises.set(date, known);
+    return known;
+  };
+  const rows: Cell[][] = [
+    [
+      'trial',
+      'kind',
+      'stand',
+      'variety',
+      'crop',
+      'plant',
+      'season',
+      'node',
+      'worked at',
+      'day',
+      'until',
+      'minutes after sunrise',
+      'minutes after opening',
+      'by',
+      'tool',
+      'fathers',
+      'males',
+      'meant for',
+      'lobes',
+      'closure before',
+      'closure after',
+      'min (C)',
+      'max (C)',
+      'rain (mm)',
+      'fruits before',
+      'looks',
+      'flowers',
+      'set',
+      'bent',
+      'outcome',
+      'after day',
+      'by day',
+      'cause',
+    ],
+  ];
+  for (const trial of allTrials(state, zone)) {
+    const plant = trial.plant === null ? undefined : state.plants.get(trial.plant);
+    const outcome = outcomeOn(trial, today);
+    const between = outcomeDays(trial);
+    const weather = weatherOf(state, trial);
+    const sunrise = sunriseOn(trial.on);
+    rows.push([
+      trial.id,
+      trial.kind,
+      trial.stand,
+      state.varieties.get(trial.variety)?.name,
+      trial.crop,
+      plant?.label,
+      trial.season,
+      trial.node,
+      trial.at,
+      trial.on,
+      trial.until,
+      sunrise === null ? null : minutesAfterSunrise(trial, sunrise),
+      minutesAfterOpening(state, trial, zone),
+      trial.by,
+      trial.how,
+      fathersText(
+        state,
+        trial.fathers.map((father) => father.plant),
+      ),
+      trial.fathers.length > 0 ? trial.males : null,
+      trial.purpose,
+      trial.lobes,
+      trial.closureBefore,
+      trial.closureAfter,
+      weather?.minC,
+      weather?.maxC,
+      weather?.rainMm,
+      fruitsBefore(state, trial, zone),
+      trial.looks,
+      trial.worked,
+      trial.set,
+      trial.bent,
+      outcome,
+      between?.after,
+      between?.by,
+      trial.cause,
+    ]);
+  }
+  return rows;
+}
+
+function plantRows(state: State, zone: string, today: LocalDate): Cell[][] {
   const rows: Cell[][] = [
     [
       'bed',
@@ -91,14 +231,19 @@ function plantRows(state: State, zone: string): Cell[][] {
       'set',
       'dropped',
       'waiting',
+      'not looked at',
+      'missed',
       'set share',
       'low 95 %',
       'high 95 %',
     ],
   ];
+  const trials = allTrials(state, zone);
   for (const { plant, bed, variety, crop } of walkOrder(state)) {
-    const flowers = flowersOn(state, plant.id).map((flower) => [flower, crop] as const);
-    const { worked, set, dropped, waiting, share, interval } = tally(flowers, zone);
+    const own = tally(
+      trials.filter((trial) => trial.plant === plant.id),
+      today,
+    );
     rows.push([
       bed.name,
       variety.name,
@@ -106,13 +251,15 @@ function plantRows(state: State, zone: string): Cell[][] {
       crop.name,
       plant.xM,
       plant.yM,
-      worked,
-      set,
-      dropped,
-      waiting,
-      rounded(share),
-      rounded(interval?.low),
-      rounded(interval?.high),
+      own.worked,
+      own.set,
+      own.dropped,
+      own.waiting,
+      own.notLookedAt,
+      own.missed,
+      rounded(own.share),
+      rounded(own.interval?.low),
+      rounded(own.interval?.high),
     ]);
   }
   return rows;

@@ -4,10 +4,14 @@ import { daysBetween, localDateOf, type LocalDate } from '../time';
 
 /**
  * What became of a worked female.
- * waiting: no verdict yet. set: plainly growing on the crop's verdict day or later, or harvested.
+ * waiting: no verdict yet, and still to be had. not-looked-at: the days of the verdict and a grace have passed without one; it may
+ * have set or not, and nothing may be counted on. set: plainly growing on the crop's verdict day or later, or harvested.
  * lost-later: set, then lost; the pollination had taken. dropped: failed before it was set, whatever the cause.
  */
-export type Fate = 'waiting' | 'set' | 'lost-later' | 'dropped';
+export type Fate = 'waiting' | 'not-looked-at' | 'set' | 'lost-later' | 'dropped';
+
+/** After the last look that the crop asks for, a verdict is waited for so many days more [M]. */
+export const GRACE_DAYS = 7;
 
 /** The garden day on which a female was first worked, or `null` if it never was. */
 export function workedOn(flower: Flower, zone: string): LocalDate | null {
@@ -15,47 +19,72 @@ export function workedOn(flower: Flower, zone: string): LocalDate | null {
   return first ? localDateOf(Date.parse(first.at), zone) : null;
 }
 
-interface KnownFate {
+/** What the looks at a worked female say, whatever day it is. Days are counted from the first pollination. */
+export interface FateFacts {
+  readonly day0: LocalDate;
+  /** The look (or harvest) that shows it set, and the last one before that showed nothing of it. */
+  readonly set: { readonly at: string; readonly day: number; readonly after: number } | null;
+  readonly failed: { readonly at: string; readonly day: number; readonly after: number } | null;
+}
+
+interface KnownFacts {
   readonly crop: Crop;
   readonly zone: string;
-  readonly fate: Fate | null;
+  readonly facts: FateFacts | null;
 }
 
 // A flower's view never changes: years of them are asked again with every tap.
-const known = new WeakMap<Flower, KnownFate>();
+const known = new WeakMap<Flower, KnownFacts>();
 
-/** `null` for a flower that was never worked (or is male). Days are calendar days in `zone`. */
-export function fateOf(flower: Flower, crop: Crop, zone: string): Fate | null {
+/** `null` for a flower that was never worked (or is male). */
+export function fateFacts(flower: Flower, crop: Crop, zone: string): FateFacts | null {
   if (flower.sex === 'male' || flower.pollinations.length === 0) return null;
   const found = known.get(flower);
-  if (found?.crop === crop && found.zone === zone) return found.fate;
-  const fate = fateFrom(flower, crop, zone);
-  known.set(flower, { crop, zone, fate });
-  return fate;
+  if (found?.crop === crop && found.zone === zone) return found.facts;
+  const facts = factsFrom(flower, crop, zone);
+  known.set(flower, { crop, zone, facts });
+  return facts;
 }
 
-function fateFrom(flower: Flower, crop: Crop, zone: string): Fate | null {
+function factsFrom(flower: Flower, crop: Crop, zone: string): FateFacts | null {
   const day0 = workedOn(flower, zone);
   if (day0 === null) return null;
   const dayOf = (at: string) => daysBetween(day0, localDateOf(Date.parse(at), zone));
   const lastDay = lastLookDay(crop);
-  let setAt: string | null = null;
-  let failedAt: string | null = null;
-  for (const look of flower.looks) {
-    const day = dayOf(look.at);
-    if (look.result === 'growing') {
+  let set: FateFacts['set'] = null;
+  let failed: FateFacts['failed'] = null;
+  let after = 0;
+  for (const { at, result } of flower.looks) {
+    const day = dayOf(at);
+    const seen = { at, day, after };
+    if (result === 'growing') {
       // A fruit called yellow on day 3 that plainly grows on day 5 did take: the later look decides.
       if (day >= crop.verdictDay.value) {
-        setAt ??= look.at;
-        failedAt = null;
+        set ??= seen;
+        failed = null;
       }
-    } else if (look.result !== 'same' || day >= lastDay) failedAt ??= look.at;
+    } else if (result !== 'same') failed ??= seen;
+    // One that never grew is not going to; one that has grown and stops is ripening.
+    else if (set === null && day >= lastDay) failed ??= seen;
+    after = day;
   }
-  if (flower.harvested) setAt ??= flower.harvested.at;
-  if (flower.lost) failedAt ??= flower.lost.at;
-  if (failedAt !== null && flower.harvested === null)
-    return setAt !== null && setAt < failedAt ? 'lost-later' : 'dropped';
-  return setAt === null ? 'waiting' : 'set';
+  const of = ({ at }: { at: string }) => ({ at, day: dayOf(at), after });
+  if (flower.harvested) set ??= of(flower.harvested);
+  if (flower.lost) failed ??= of(flower.lost);
+  return { day0, set, failed: flower.harvested ? null : failed };
+}
+
+/** What the facts come to on a garden day. */
+export function fateOn({ day0, set, failed }: FateFacts, crop: Crop, today: LocalDate): Fate {
+  if (failed !== null) return set !== null && set.at < failed.at ? 'lost-later' : 'dropped';
+  if (set !== null) return 'set';
+  return daysBetween(day0, today) > lastLookDay(crop) + GRACE_DAYS ? 'not-looked-at' : 'waiting';
+}
+
+/** `null` for a flower that was never worked (or is male). Days are calendar days in `zone`. */
+export function fateOf(flower: Flower, crop: Crop, zone: string, today: LocalDate): Fate | null {
+  const facts = fateFacts(flower, crop, zone);
+  return facts && fateOn(facts, crop, today);
 }
 
 export function lastLookDay(crop: Crop): number {
@@ -72,9 +101,10 @@ export interface LookDue {
   readonly verdict: boolean;
 }
 
-/** The look a flower is owed on `today`, or `null`. Only flowers still waiting are owed one. */
+/** The look a flower is owed on `today`, or `null`. Only flowers without a verdict are owed one, late as it may be. */
 export function lookDue(flower: Flower, crop: Crop, zone: string, today: LocalDate): LookDue | null {
-  if (fateOf(flower, crop, zone) !== 'waiting') return null;
+  const fate = fateOf(flower, crop, zone, today);
+  if (fate !== 'waiting' && fate !== 'not-looked-at') return null;
   const day0 = workedOn(flower, zone) as LocalDate;
   const day = daysBetween(day0, today);
   const lastLooked = flower.looks.reduce(
@@ -87,5 +117,8 @@ export function lookDue(flower: Flower, crop: Crop, zone: string, today: LocalDa
       owed = { day, scheduled, expect, verdict: day >= crop.verdictDay.value };
     }
   }
+  // Past all that were scheduled one look is still owed, until there is a verdict.
+  if (fate === 'not-looked-at' && !owed)
+    return lastLooked < day ? { day, scheduled: day, expect: 'set or not: look now', verdict: true } : null;
   return owed;
 }

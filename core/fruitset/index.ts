@@ -1,5 +1,6 @@
 export * from './interval';
 export * from './fate';
+export * from './trials';
 export * from './tally';
 export * from './shrinkage';
 export * from './needs';

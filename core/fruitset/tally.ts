@@ -1,12 +1,12 @@
-import type { Crop } from '../crops';
-import type { Flower, LossCause } from '../ledger';
-import { fateOf } from './fate';
+import type { LossCause } from '../ledger';
+import type { LocalDate } from '../time';
 import { proportionInterval, type Interval } from './interval';
+import { outcomeOn, type Trial } from './trials';
 
 /**
- * What a group of flowers came to. A trial is a worked female with a verdict; those still waiting are counted
- * apart and are neither success nor failure. `set` counts every pollination that took, also fruit lost later
- * (`lostLater` of them). Kitchen and seed pollinations both count.
+ * What a group of trials came to, in flowers. Only those with a verdict count towards the share; what waits for one, what nobody
+ * looked at and what was missed are counted apart and are neither success nor failure. `set` counts every pollination that took,
+ * also fruit lost later (`lostLater` of them). Kitchen and seed pollinations both count.
  */
 export interface Tally {
   readonly worked: number;
@@ -14,6 +14,9 @@ export interface Tally {
   readonly lostLater: number;
   readonly dropped: number;
   readonly waiting: number;
+  readonly notLookedAt: number;
+  /** Shut and never worked; not among `worked`. */
+  readonly missed: number;
   readonly causes: ReadonlyMap<LossCause, number>;
   /** `set` of `set + dropped`, or `null` without any verdict. */
   readonly share: number | null;
@@ -21,34 +24,38 @@ export interface Tally {
   readonly interval: Interval | null;
 }
 
-/** Counts the worked females among `flowers`; each flower comes with its crop. */
-export function tally(flowers: Iterable<readonly [Flower, Crop]>, zone: string): Tally {
-  let worked = 0;
-  let set = 0;
-  let lostLater = 0;
-  let dropped = 0;
+/** Sums trials as they stand on a garden day. */
+export function tally(trials: Iterable<Trial>, today: LocalDate): Tally {
+  const sum = { worked: 0, set: 0, lostLater: 0, dropped: 0, waiting: 0, notLookedAt: 0, missed: 0 };
   const causes = new Map<LossCause, number>();
-  for (const [flower, crop] of flowers) {
-    const fate = fateOf(flower, crop, zone);
-    if (fate === null) continue;
-    worked++;
-    if (fate === 'set' || fate === 'lost-later') set++;
-    if (fate === 'lost-later') lostLater++;
-    if (fate === 'dropped') dropped++;
-    if (fate === 'dropped' || fate === 'lost-later') {
-      const cause = flower.lost?.cause ?? 'unknown';
-      causes.set(cause, (causes.get(cause) ?? 0) + 1);
+  for (const trial of trials) {
+    const outcome = outcomeOn(trial, today);
+    if (outcome === null) continue;
+    const { worked } = trial;
+    if (outcome === 'missed') {
+      sum.missed += worked;
+      continue;
+    }
+    sum.worked += worked;
+    if (trial.set !== null) {
+      sum.set += trial.set;
+      sum.dropped += worked - trial.set;
+    } else if (outcome === 'waiting') sum.waiting += worked;
+    else if (outcome === 'not-looked-at') sum.notLookedAt += worked;
+    else if (outcome === 'dropped') sum.dropped += worked;
+    else sum.set += worked;
+    if (outcome === 'lost-later') sum.lostLater += worked;
+    if (outcome === 'dropped' || outcome === 'lost-later') {
+      const cause = trial.cause ?? 'unknown';
+      causes.set(cause, (causes.get(cause) ?? 0) + worked);
     }
   }
-  const trials = set + dropped;
+  const judged = sum.set + sum.dropped;
   return {
-    worked,
-    set,
-    lostLater,
-    dropped,
-    waiting: worked - trials,
+    ...sum,
     causes,
-    share: trials === 0 ? null : set / trials,
-    interval: trials === 0 ? null : proportionInterval(set, trials, { method: 'wilson', confidence: 0.95 }),
+    share: judged === 0 ? null : sum.set / judged,
+    interval:
+      judged === 0 ? null : proportionInterval(sum.set, judged, { method: 'wilson', confidence: 0.95 }),
   };
 }

@@ -132,7 +132,7 @@ describe('flower', () => {
       harvested: { harvestFor: 'seed', weightG: 2400 },
       lost: null,
     });
-    expect(view && fateOf(view, cropOf('squash-maxima'), place.zone)).toBe('set');
+    expect(view && fateOf(view, cropOf('squash-maxima'), place.zone, '2026-08-01')).toBe('set');
   });
   test('is listed under its plant, and moves when the sighting is corrected to another', () => {
     const seen = event({
@@ -160,6 +160,8 @@ describe('flower', () => {
       ...story().slice(0, 3),
     );
     for (const id of [male, flower])
-      expect(fateOf(state.flowers.get(id) as never, cropOf('squash-maxima'), place.zone)).toBeNull();
+      expect(
+        fateOf(state.flowers.get(id) as never, cropOf('squash-maxima'), place.zone, '2026-08-01'),
+      ).toBeNull();
   });
 });

@@ -73,12 +73,17 @@ export function deriveStand(id: string, events: readonly LedgerEvent[]): Stand |
   let stand: Stand | null = null;
   let goal: Stand['goal'] = null;
   const clock: Stand['clock'][number][] = [];
+  const groups: Stand['groups'][number][] = [];
   for (const event of events) {
     if (event.kind === 'standAdded') {
       const { bed, variety, reason } = event;
-      stand = { id, bed, variety, reason, goal: null, clock, event: event.id };
+      stand = { id, bed, variety, reason, goal: null, clock, groups, event: event.id };
     } else if (event.kind === 'goalSet') goal = event.goal;
     else if (event.kind === 'clockNoted') clock.push({ at: event.at, what: event.what });
+    else if (event.kind === 'groupCounted') {
+      const { at, by, plant, from, to, how, worked, set, bent } = event;
+      groups.push({ event: event.id, at, by, plant, from, to, how, worked, set, bent });
+    }
   }
   return stand && { ...stand, goal };
 }
@@ -129,6 +134,7 @@ export function derivePlant(id: string, events: readonly LedgerEvent[]): Plant |
     yM,
     plantedOn,
     event: founding.id,
+    addedAt: founding.at,
     ended,
     health,
     healthAt,

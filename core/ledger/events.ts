@@ -203,6 +203,25 @@ export interface Tallied extends Recorded<'tallied'> {
   /** The how-manieth truss from the root, where it was said. */
   readonly truss: number | null;
 }
+/** How the flowers of a counted group came to their pollen: a tool, the insects alone, or the time before any hand work. */
+export type GroupHow = Tool | 'insects' | 'before';
+
+/**
+ * Flowers counted together afterwards: of those that were worked (or left to insects) on some days, how many set, and how many
+ * of these came out bent. Of a plant, or of a whole stand or tray. Since version 4.
+ */
+export interface GroupCounted extends Recorded<'groupCounted'> {
+  readonly stand: StandId;
+  /** `null`: the whole stand. */
+  readonly plant: PlantId | null;
+  readonly from: LocalDate;
+  readonly to: LocalDate;
+  readonly how: GroupHow;
+  readonly worked: number;
+  readonly set: number;
+  /** `null`: nobody looked at their shape. */
+  readonly bent: number | null;
+}
 export interface FlowerSeen extends Recorded<'flowerSeen'> {
   readonly flower: FlowerId;
   readonly plant: PlantId;
@@ -295,6 +314,7 @@ export type LedgerEvent =
   | PlantChecked
   | MalesCounted
   | Tallied
+  | GroupCounted
   | FlowerSeen
   | FlowerShut
   | ClosureChecked
@@ -338,6 +358,7 @@ export const SUBJECT_FIELD: Readonly<Record<EventKind, string>> = {
   plantChecked: 'plant',
   malesCounted: 'plant',
   tallied: 'plant',
+  groupCounted: 'stand',
   flowerSeen: 'flower',
   flowerShut: 'flower',
   closureChecked: 'flower',

@@ -28,6 +28,7 @@ import {
   WEATHER_ORIGINS,
   type AnyEvent,
   type EventKind,
+  type GroupCounted,
 } from './events';
 
 // Characters that draw nothing or turn the reading direction round: a name holding them shows as another name.
@@ -169,6 +170,16 @@ const payloads: Record<EventKind, Joi.SchemaMap> = {
     flowers: count.min(1).max(2000).required(),
     truss: count.max(200).allow(null).required(),
   },
+  groupCounted: {
+    stand: id('stand'),
+    plant: Joi.string().pattern(subjectIdPattern('plant')).allow(null).required(),
+    from: localDate.required(),
+    to: localDate.required(),
+    how: oneOf([...TOOLS, 'insects', 'before']),
+    worked: count.min(1).max(100_000).required(),
+    set: count.max(100_000).required(),
+    bent: count.max(100_000).allow(null).required(),
+  },
   flowerSeen: {
     flower: id('flower'),
     plant: id('plant'),
@@ -247,6 +258,9 @@ const messages: Joi.LanguageMessages = {
   'time.date': '{#label} is not a date between 1990 and 2200, written like 2026-07-14',
   'time.monthDay': '{#label} is not a day of the year, written like 10-05',
   'weather.order': '{#label}: the warmest lies below the coldest',
+  'group.days': '"to" lies before "from"',
+  'group.set': '"set" is more than "worked"',
+  'group.bent': '"bent" is more than "set"',
   'time.zone': '{#label} is not a time zone',
 };
 
@@ -258,6 +272,17 @@ const options: Joi.ValidationOptions = {
   errors: { wrap: { label: '"' } },
 };
 
+/** What only two fields together can say. */
+function checked(kind: EventKind, schema: Joi.ObjectSchema): Joi.ObjectSchema {
+  if (kind !== 'groupCounted') return schema;
+  return schema.custom(({ from, to, worked, set, bent, ...rest }: GroupCounted, helpers) => {
+    if (to < from) return helpers.error('group.days');
+    if (set > worked) return helpers.error('group.set');
+    if (bent !== null && bent > set) return helpers.error('group.bent');
+    return { from, to, worked, set, bent, ...rest };
+  });
+}
+
 /**
  * One schema per event kind: the single truth, at entry, at import and when the store is read. The options are bound to
  * the schema: given with each call, Joi would compile its messages anew for every event.
@@ -265,7 +290,9 @@ const options: Joi.ValidationOptions = {
 export const eventSchemas: Readonly<Record<EventKind, Joi.ObjectSchema>> = Object.fromEntries(
   Object.entries(payloads).map(([kind, payload]) => [
     kind,
-    Joi.object({ ...base, ...payload, kind: Joi.valid(kind).required() }).prefs(options),
+    checked(kind as EventKind, Joi.object({ ...base, ...payload, kind: Joi.valid(kind).required() })).prefs(
+      options,
+    ),
   ]),
 ) as Record<EventKind, Joi.ObjectSchema>;
 

@@ -16,6 +16,7 @@ import type {
   ClockNote,
   Father,
   Goal,
+  GroupHow,
   Health,
   LookResult,
   LossCause,
@@ -64,6 +65,19 @@ export interface Variety {
   readonly system: SexSystem | null;
   readonly event: EventId;
 }
+/** A counted group of flowers. */
+export interface GroupView {
+  readonly event: EventId;
+  readonly at: Instant;
+  readonly by: string;
+  readonly plant: PlantId | null;
+  readonly from: LocalDate;
+  readonly to: LocalDate;
+  readonly how: GroupHow;
+  readonly worked: number;
+  readonly set: number;
+  readonly bent: number | null;
+}
 export interface Stand {
   readonly id: StandId;
   readonly bed: BedId;
@@ -71,6 +85,7 @@ export interface Stand {
   readonly reason: Reason;
   readonly goal: Goal | null;
   readonly clock: readonly { readonly at: Instant; readonly what: ClockNote }[];
+  readonly groups: readonly GroupView[];
   readonly event: EventId;
 }
 export interface Tally {
@@ -94,6 +109,8 @@ export interface Plant {
   readonly yM: number;
   readonly plantedOn: LocalDate | null;
   readonly event: EventId;
+  /** When it was written down; when it was planted, where nobody said. */
+  readonly addedAt: Instant;
   readonly ended: {
     readonly at: Instant;
     readonly how: 'removed' | 'died';

@@ -54,11 +54,6 @@ export interface SeedFitness {
 /** How a closure looks that lets other pollen in. */
 const OPENED: ReadonlySet<CheckResult> = new Set(['torn', 'holed', 'insect']);
 
-/** Whether a closure found like this kept everything out; "not open yet" says that it did so far. */
-export function isWhole(result: CheckResult): boolean {
-  return !OPENED.has(result) && result !== 'gone';
-}
-
 /**
  * What a flower is good for as seed, from what was recorded of it alone: a female from her closure to her fathers, a male as a
  * giver of pollen. A flower not worked yet is judged by the links there can be so far. The school of proof (`strict`: shut

@@ -7,12 +7,13 @@ import {
   type Closure,
   type Crop,
 } from '../crops';
-import { fateOf, pollinationsNeeded } from '../fruitset';
+import { pollinationsNeeded } from '../fruitset';
 import type { Goal, Place, Stand, State, Variety } from '../ledger';
 import { growing, mainPatch, plantsOfStand } from '../patch';
-import { usualFrost } from '../sky';
 import { addDays, daysBetween, type LocalDate } from '../time';
+import { bringing, NO_PART, parentsMissing, partOf, type GoalPart } from './goalParts';
 import { ratesOf, type Rate } from './rates';
+import { seasonOf, type Season } from './season';
 import { workTime } from './workTimes';
 
 /** Where a number of the sum comes from. */
@@ -23,20 +24,8 @@ export interface SumNumber {
   readonly from: NumberFrom;
 }
 
-export type GoalStanding = 'done' | 'on-course' | 'behind' | 'unreachable';
-
-/** One half of a goal: the fruits for seed, or those for the kitchen. */
-export interface GoalPart {
-  /** Fruits asked for. */
-  readonly wanted: number;
-  readonly set: number;
-  /** Worked, and no verdict yet. */
-  readonly waiting: number;
-  /** Fruits still to come, those waiting included. */
-  readonly left: number;
-  /** Pollinations still to be made, over and above those waiting. Infinity = out of reach. */
-  readonly pollinations: number;
-}
+/** over: the season has ended without it. */
+export type GoalStanding = 'done' | 'on-course' | 'behind' | 'unreachable' | 'over';
 
 /** The way from what is wanted back to tonight's tape, number by number. Counts are flowers or fruits. */
 export interface GoalSum {
@@ -44,6 +33,7 @@ export interface GoalSum {
   readonly variety: Variety;
   readonly crop: Crop;
   readonly goal: Goal;
+  readonly season: Season;
   readonly seeds: number | null;
   readonly seedsPerFruit: SumNumber | null;
   readonly forSeed: GoalPart;
@@ -96,16 +86,6 @@ export const NO_GOAL: Goal = {
   bent: {},
 };
 
-/** The frost to reckon with after `today`, or `null` where none comes. */
-export function frostAfter(state: State, place: Place, today: LocalDate): LocalDate | null {
-  const frostOn = mainPatch(state)?.frostOn ?? usualFrost(place);
-  if (frostOn === null) return null;
-  const year = Number(today.slice(0, 4));
-  for (const candidate of [`${year}-${frostOn}`, `${year + 1}-${frostOn}`])
-    if (candidate >= today && !candidate.endsWith('02-29')) return candidate;
-  return `${year + 1}-${frostOn === '02-29' ? '03-01' : frostOn}`;
-}
-
 /** The sum of one stand's goal; `null` without a goal that asks for anything. `perMorning` as the outlook has it. */
 export function goalSum(
   state: State,
@@ -120,50 +100,41 @@ export function goalSum(
   const first = plants[0] ? growing(state, plants[0].id) : null;
   if (!goal || !variety || !first || (goal.seed === null && goal.kitchenFruits === null)) return null;
   const { crop } = first;
+  const season = seasonOf(state, place, stand, today);
   const rates = ratesOf(state, place.zone);
-  const closure = closureOf(state, crop);
-
-  const seeds = goal.seed
-    ? goal.seed.unit === 'seeds'
-      ? goal.seed.amount
-      : goal.seed.amount * (seedsPerGram(crop.id)?.value ?? 1)
-    : null;
-  const perFruit = seeds === null ? null : seedsInFruit(crop, goal);
+  const done = bringing(state, place, stand, today, season.begins);
   const males = malesFor(state, crop, goal);
-  const done = counted(state, place, stand, crop, addDays(today, -SEASON_DAYS));
 
+  const seeds = seedsOf(goal, crop);
+  const perFruit = seeds === null ? null : seedsInFruit(crop, goal);
   const setRate = rates.set(crop, variety.id);
   const bentSet = goal.bent.setShare;
   const shape =
     bentSet === undefined
       ? setRate
       : { alpha: bentSet * POINT, beta: Math.max(1e-6, (1 - bentSet) * POINT), mean: bentSet };
-  const part = (wanted: number, set: number, waiting: number, least = 0): GoalPart => {
-    const left = Math.max(0, wanted - set, least);
-    const { alpha, beta } = shape;
-    const all = pollinationsNeeded({ fruitsWanted: left, alpha, beta, assurance: goal.assurance });
-    return { wanted, set, waiting, left, pollinations: Math.max(0, all - waiting) };
-  };
+  const over = season.over || (goal.by !== null && goal.by < today);
+  const needed = (fruitsWanted: number) =>
+    over
+      ? 0
+      : pollinationsNeeded({ fruitsWanted, alpha: shape.alpha, beta: shape.beta, assurance: goal.assurance });
   const wantedForSeed =
     seeds === null || !perFruit ? 0 : Math.max(Math.ceil(seeds / perFruit.value), goal.mothers ?? 1);
   const forSeed =
     wantedForSeed === 0
-      ? part(0, 0, 0)
-      : part(
-          wantedForSeed,
-          done.seed.set,
-          done.seed.waiting,
-          // Ten fruits of one mother are no five mothers; a fruit has as many fathers as males.
-          Math.max(
-            (goal.mothers ?? 0) - done.mothers,
-            Math.ceil(((goal.fathers ?? 0) - done.fathers) / males.value),
-          ),
-        );
+      ? NO_PART
+      : partOf({
+          wanted: wantedForSeed,
+          ...done.seed,
+          parents: parentsMissing(goal, done, males.value),
+          needed,
+        });
   const forKitchen = goal.kitchenFruits
-    ? part(goal.kitchenFruits, done.kitchen.set, done.kitchen.waiting)
-    : part(0, 0, 0);
+    ? partOf({ wanted: goal.kitchenFruits, ...done.kitchen, parents: [], needed })
+    : NO_PART;
   const pollinations = forSeed.pollinations + forKitchen.pollinations;
 
+  const closure = closureOf(state, crop);
   const wholeRate = rates.whole(crop, variety.id, closure);
   const wholeShare: SumNumber =
     goal.bent.wholeShare !== undefined
@@ -177,22 +148,27 @@ export function goalSum(
   const shut = femalesToShut + malesToShut;
   const { tapeCm, minutes } = closureFacts(closure);
 
-  const until = goal.by ?? frostAfter(state, place, today);
+  const until = goal.by ?? season.frost.early;
   const ripens = wantedForSeed > 0 ? crop.daysToSeed : (crop.daysToEat ?? crop.daysToSeed);
   const lastUsefulOn = until && ripens ? addDays(until, -ripens.value[1]) : null;
-  const morningsLeft = lastUsefulOn === null ? null : Math.max(0, daysBetween(today, lastUsefulOn) + 1);
+  const morningsLeft = over
+    ? 0
+    : lastUsefulOn === null
+      ? null
+      : Math.max(0, daysBetween(today, lastUsefulOn) + 1);
   const flowering = perMorning ?? plants.length * FEMALES_A_PLANT;
   return {
     stand,
     variety,
     crop,
     goal,
+    season,
     seeds,
     seedsPerFruit: perFruit,
     forSeed,
     forKitchen,
-    mothers: done.mothers,
-    fathers: done.fathers,
+    mothers: done.mothers.size,
+    fathers: done.fathers.size,
     setRate,
     setShare: {
       value: shape.mean,
@@ -214,12 +190,14 @@ export function goalSum(
     lastUsefulOn,
     morningsLeft,
     perMorning: flowering,
-    standing: standingOf(
-      forSeed.left + forKitchen.left,
-      femalesToShut + forKitchen.pollinations,
-      morningsLeft,
-      flowering,
-    ),
+    standing: standingOf({
+      fruitsLeft: forSeed.left + forKitchen.left,
+      flowers: femalesToShut + forKitchen.pollinations,
+      mornings: morningsLeft,
+      perMorning: flowering,
+      over,
+      guessed: goal.by === null && season.frost.from === 'guess',
+    }),
   };
 }
 
@@ -227,17 +205,29 @@ export function goalSum(
 export const SPARE_MALES = 1;
 
 /** How a goal stands: flowers still needed against mornings left and females that open on each. */
-function standingOf(
-  fruitsLeft: number,
-  flowers: number,
-  mornings: number | null,
-  perMorning: number,
-): GoalStanding {
+function standingOf({
+  fruitsLeft,
+  flowers,
+  mornings,
+  perMorning,
+  over,
+  guessed,
+}: {
+  fruitsLeft: number;
+  flowers: number;
+  mornings: number | null;
+  perMorning: number;
+  over: boolean;
+  guessed: boolean;
+}): GoalStanding {
   if (fruitsLeft === 0) return 'done';
+  if (over) return 'over';
   if (flowers === 0) return 'on-course';
   if (flowers === Infinity) return 'unreachable';
   if (mornings === null) return 'on-course';
-  if (mornings === 0 || flowers > OUT_OF_REACH * perMorning * mornings) return 'unreachable';
+  // A frost that is only guessed makes nothing hopeless: the grower may know better.
+  if (mornings === 0 || flowers > OUT_OF_REACH * perMorning * mornings)
+    return guessed ? 'behind' : 'unreachable';
   return flowers > USABLE * perMorning * mornings ? 'behind' : 'on-course';
 }
 
@@ -260,39 +250,16 @@ export function closureOf(state: State, crop: Crop): Closure {
   return possible.includes(wanted) ? wanted : (possible[0] as Closure);
 }
 
+function seedsOf({ seed }: Goal, crop: Crop): number | null {
+  if (seed === null) return null;
+  return seed.unit === 'seeds' ? seed.amount : seed.amount * (seedsPerGram(crop.id)?.value ?? 1);
+}
+
 /** A careful number: a third of the way up the catalogue's range, unless the grower says. */
 function seedsInFruit(crop: Crop, goal: Goal): SumNumber | null {
   if (goal.bent.seedsPerFruit !== undefined) return { value: goal.bent.seedsPerFruit, from: 'bent' };
   const range = crop.seedsPerFruit?.value;
   return range ? { value: Math.round(range[0] + (range[1] - range[0]) / 3), from: 'catalogue' } : null;
-}
-
-/** Older work belongs to another season: strawberries stand for years. */
-const SEASON_DAYS = 300;
-
-/** What a stand has brought this season, by purpose. Tallied kitchen flowers have no verdict: they count as waiting. */
-function counted(state: State, place: Place, stand: Stand, crop: Crop, since: LocalDate) {
-  const seed = { set: 0, waiting: 0 };
-  const kitchen = { set: 0, waiting: 0 };
-  const mothers = new Set<string>();
-  const fathers = new Set<string>();
-  for (const plant of plantsOfStand(state, stand.id)) {
-    for (const { at, flowers } of plant.tallies) if (at >= since) kitchen.waiting += flowers;
-    for (const id of state.flowersOf.get(plant.id) ?? []) {
-      const flower = state.flowers.get(id);
-      const last = flower?.pollinations[flower.pollinations.length - 1];
-      if (!flower || !last || last.at < since) continue;
-      const into = last.purpose === 'seed' ? seed : kitchen;
-      const fate = fateOf(flower, crop, place.zone);
-      if (fate === 'waiting') into.waiting++;
-      if (fate !== 'set') continue;
-      into.set++;
-      if (into === kitchen) continue;
-      mothers.add(plant.id);
-      for (const father of last.fathers) fathers.add(father.plant);
-    }
-  }
-  return { seed, kitchen, mothers: mothers.size, fathers: fathers.size };
 }
 
 /** Every stand's goal, with its sum. */

@@ -8,6 +8,8 @@ export * from './plan';
 export * from './rates';
 export * from './workTimes';
 export * from './goals';
+export { type GoalPart } from './goalParts';
+export * from './season';
 export * from './tonight';
 export * from './dawn';
 export * from './corn';

@@ -1,8 +1,9 @@
 import type { Closure, Crop, Family } from '../crops';
-import { fateOf } from '../fruitset';
+import { allTrials, fateOf } from '../fruitset';
 import type { Flower, State } from '../ledger';
 import { growing } from '../patch';
-import { isWhole } from '../purity';
+import type { LocalDate } from '../time';
+import { isWhole } from '../bloom';
 import { lastCheck } from './stops';
 
 /** A share known as a beta distribution, and what of it is the grower's own. */
@@ -60,7 +61,6 @@ interface Count {
 
 interface PlantCounts {
   readonly crop: Crop;
-  readonly set: readonly Count[];
   readonly whole: (closure: Closure) => readonly Count[];
   readonly wholeBy: Map<Closure, readonly Count[]>;
 }
@@ -70,12 +70,12 @@ function tally(count: Count, good: boolean): void {
   if (good) count.k++;
 }
 
-const known = new WeakMap<State['flowers'], Rates>();
+const known = new WeakMap<State['flowers'], { plants: unknown; stands: unknown; rates: Rates }>();
 
 /** Set and closure rates as posteriors: our prior, the crop's other varieties (discounted), the variety's own records. */
 export function ratesOf(state: State, zone: string): Rates {
   const found = known.get(state.flowers);
-  if (found) return found;
+  if (found?.plants === state.plants && found.stands === state.stands) return found.rates;
   const set = new Map<string, Count>();
   const whole = new Map<string, Count>();
   const countOf = (table: Map<string, Count>, key: string): Count => {
@@ -86,13 +86,12 @@ export function ratesOf(state: State, zone: string): Rates {
   // Tens of thousands of flowers, few plants: what a plant's flowers count towards is looked up once for it.
   const onPlant = new Map<string, PlantCounts | null>();
   for (const flower of state.flowers.values()) {
-    if (flower.checks.length === 0 && flower.pollinations.length === 0) continue;
+    if (flower.checks.length === 0) continue;
     let counts = onPlant.get(flower.plant);
     if (counts === undefined) {
       const each = growing(state, flower.plant);
       counts = each && {
         crop: each.crop,
-        set: [countOf(set, `c/${each.crop.id}`), countOf(set, `v/${each.variety.id}`)],
         whole: (closure) => [
           countOf(whole, `c/${each.crop.id}/${closure}`),
           countOf(whole, `v/${each.variety.id}/${closure}`),
@@ -109,9 +108,18 @@ export function ratesOf(state: State, zone: string): Rates {
       if (!both) counts.wholeBy.set(closure, (both = counts.whole(closure)));
       for (const count of both) tally(count, isWhole(check.result));
     }
-    const fate = fateOf(flower, counts.crop, zone);
-    if (fate === null || fate === 'waiting') continue;
-    for (const count of counts.set) tally(count, fate !== 'dropped');
+  }
+  for (const trial of allTrials(state, zone)) {
+    // What insects did, or time before any hand work, says nothing of hands.
+    if (trial.how === 'insects' || trial.how === 'before') continue;
+    const { facts, worked } = trial;
+    const took = trial.set ?? (facts?.set ? 1 : facts?.failed ? 0 : null);
+    if (took === null) continue;
+    for (const key of [`c/${trial.crop}`, `v/${trial.variety}`]) {
+      const count = countOf(set, key);
+      count.k += took;
+      count.n += worked;
+    }
   }
   const split = (table: Map<string, Count>, crop: string, variety: string, tail = '') => {
     const own = table.get(`v/${variety}${tail}`) ?? { k: 0, n: 0 };
@@ -123,12 +131,12 @@ export function ratesOf(state: State, zone: string): Rates {
     whole: (crop, variety, closure) =>
       posterior(WHOLE_PRIOR[closure], ...split(whole, crop.id, variety, `/${closure}`)),
   };
-  known.set(state.flowers, rates);
+  known.set(state.flowers, { plants: state.plants, stands: state.stands, rates });
   return rates;
 }
 
 /** Whether a female carries a fruit that feeds on the plant now. */
-export function bearsFruit(flower: Flower, crop: Crop, zone: string): boolean {
-  const fate = fateOf(flower, crop, zone);
+export function bearsFruit(flower: Flower, crop: Crop, zone: string, today: LocalDate): boolean {
+  const fate = fateOf(flower, crop, zone, today);
   return (fate === 'set' || fate === 'waiting') && flower.harvested === null && flower.lost === null;
 }

@@ -1,6 +1,6 @@
 import type { Closure, Tool } from '../crops';
 import type { CheckResult, Draft, Father, LossCause, Purpose, State } from '../ledger';
-import { isWhole } from '../purity';
+import { isWhole } from '../bloom';
 import type { FatherOffer, Stop } from './stops';
 
 /** What was answered at one flower of a round, tile by tile. `null`: not answered, and so not recorded. */

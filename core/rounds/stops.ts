@@ -1,9 +1,9 @@
-import type { OpenWindow } from '../bloom';
+import { isWhole, lastCheck, roundDateOf, type OpenWindow } from '../bloom';
 import type { Crop } from '../crops';
 import type { FlowerId, PlantId } from '../ids';
-import type { CheckResult, Flower, State } from '../ledger';
+import type { Flower, State } from '../ledger';
 import { fatherVarietyOf, mainPatch, walkOrder, type Growing } from '../patch';
-import { fitForSeed, isWhole } from '../purity';
+import { fitForSeed } from '../purity';
 import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
 
 /**
@@ -11,30 +11,12 @@ import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
  */
 export type StopState = 'to-do' | 'later' | 'worked' | 'spoiled' | 'lost';
 
+export { lastCheck, roundDateOf };
+
 export interface Stop {
   readonly flower: Flower;
   readonly growing: Growing;
   readonly state: StopState;
-}
-
-const NOON = 12;
-
-/**
- * The garden day on which a shut flower is expected to open: for dawn crops the morning after it was shut (a
- * flower shut before noon counts for that same day), for dusk crops the same evening. A flower found not open
- * yet moves to the day after that look. `null` for a flower never shut.
- */
-export function roundDateOf(flower: Flower, crop: Crop, zone: string): LocalDate | null {
-  const shut = flower.shuttings[0];
-  if (!shut) return null;
-  const shutMs = Date.parse(shut.at);
-  const shutOn = localDateOf(shutMs, zone);
-  // Twelve hours later is the same garden day for a morning, the next for an afternoon.
-  const expected = crop.clock.round === 'dusk' ? shutOn : localDateOf(shutMs + NOON * 3_600_000, zone);
-  const check = lastCheck(flower);
-  if (check?.result !== 'not-open') return expected;
-  const next = addDays(localDateOf(Date.parse(check.at), zone), 1);
-  return next > expected ? next : expected;
 }
 
 /** Silks take pollen for about so many days after they show (extension texts, from memory); best in the first half. */
@@ -59,10 +41,6 @@ export function silkSeenAt(flower: Flower): string | null {
 export function silkAge(flower: Flower, zone: string, date: LocalDate): number | null {
   const seen = silkSeenAt(flower);
   return seen === null ? null : daysBetween(localDateOf(Date.parse(seen), zone), date);
-}
-
-export function lastCheck(flower: Flower): { readonly at: string; readonly result: CheckResult } | null {
-  return flower.checks[flower.checks.length - 1] ?? null;
 }
 
 /** The females of one morning's (or dusk's) round, in walking order, done and to do. Corn has a round of its own. */

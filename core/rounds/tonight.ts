@@ -1,6 +1,6 @@
 import type { Forecast, VarietyOutlook } from '../bloom';
 import { closureFacts, closuresFor, type Closure, type Crop, type Sex } from '../crops';
-import type { Flower, Health, Place, State } from '../ledger';
+import type { Flower, Health, Place, Stand, State } from '../ledger';
 import { fatherVarietyOf, walkOrder, type Growing } from '../patch';
 import { addDays, type LocalDate } from '../time';
 import { closureOf, goalSum, malesFor, SPARE_MALES } from './goals';
@@ -76,7 +76,7 @@ export function tonightPlan(
   outlook: readonly VarietyOutlook[],
 ): TonightPlan {
   const order = walkOrder(state);
-  const mothers = outlook.flatMap((view) => mothersTonight(state, place, date, order, view) ?? []);
+  const mothers = outlook.flatMap((view) => mothersTonight(state, place, date, order, view));
   const needed = new Map<string, number>();
   for (const { malesFor: males } of mothers)
     for (const [variety, count] of males) needed.set(variety, (needed.get(variety) ?? 0) + count);
@@ -100,17 +100,18 @@ export function tonightPlan(
     date,
     plants,
     varieties: [...names].map((variety): VarietyTonight => {
-      const mother = mothers.find((each) => each.variety === variety);
+      const stands = mothers.filter((each) => each.variety === variety);
+      const sum = (of: (stand: Mothers) => number) => stands.reduce((all, stand) => all + of(stand), 0);
       const father = fathers.get(variety);
       return {
         variety,
         name: state.varieties.get(variety)?.name ?? variety,
-        femalesWanted: mother ? mother.wanted : 0,
-        females: mother?.taken.length ?? 0,
-        leftOut: mother?.leftOut ?? 0,
+        femalesWanted: stands.some(({ wanted }) => wanted === null) ? null : sum(({ wanted }) => wanted ?? 0),
+        females: sum(({ taken }) => taken.length),
+        leftOut: sum(({ leftOut }) => leftOut),
         malesWanted: father?.wanted ?? 0,
         males: father ? [...father.given.values()].reduce((a, b) => a + b, 0) : 0,
-        shutAlready: { females: mother?.already ?? 0, males: father?.already ?? 0 },
+        shutAlready: { females: sum(({ already }) => already), males: father?.already ?? 0 },
       };
     }),
     pockets: pocketsFor(state, plants),
@@ -128,30 +129,42 @@ interface Mothers {
   readonly malesFor: ReadonlyMap<string, number>;
 }
 
-/** The females of one variety's seed and cross stands; `null` where it has none, or is no vine. */
+/** The females of one variety's seed and cross stands, each stand by its own goal: what one has enough of another may lack. */
 function mothersTonight(
   state: State,
   place: Place,
   date: LocalDate,
   order: readonly Growing[],
   view: VarietyOutlook,
-): Mothers | null {
-  const standing = order.filter(
-    ({ variety, stand }) => variety.id === view.variety && stand.reason !== 'fruit',
+): Mothers[] {
+  const seed = order.filter(
+    ({ variety, stand, crop }) =>
+      variety.id === view.variety && stand.reason !== 'fruit' && crop.family === 'cucurbit',
   );
-  const first = standing[0];
-  if (!first || first.crop.family !== 'cucurbit') return null;
-  const { crop } = first;
-  const stands = new Set(standing.map(({ stand }) => stand.id));
-  const wanted = wantedTonight(state, place, date, standing, view);
+  return [...new Set(seed.map(({ stand }) => stand.id))].map((id) => {
+    const standing = seed.filter(({ stand }) => stand.id === id);
+    return mothersOfStand(state, place, date, standing, view);
+  });
+}
+
+/** The females of one stand. */
+function mothersOfStand(
+  state: State,
+  place: Place,
+  date: LocalDate,
+  standing: readonly Growing[],
+  view: VarietyOutlook,
+): Mothers {
+  const { crop, stand } = standing[0] as Growing;
+  const wanted = wantedTonight(state, place, date, stand);
   const candidates = view.buds.flatMap(
     ({ flower, growing, sex, forecast }): (ToShut & { growing: Growing })[] => {
       const chance = chanceTonight(forecast, date, crop);
       if (!flower || sex !== 'female' || flower.shuttings.length > 0 || chance < SHUT_FROM) return [];
-      if (!stands.has(growing.stand.id)) return [];
+      if (growing.stand.id !== stand.id) return [];
       const load = (state.flowersOf.get(growing.plant.id) ?? []).filter((id) => {
         const other = state.flowers.get(id);
-        return other !== undefined && bearsFruit(other, crop, place.zone);
+        return other !== undefined && bearsFruit(other, crop, place.zone, date);
       }).length;
       const health = growing.plant.health === null ? UNLOOKED : BY_HEALTH[growing.plant.health];
       const low = flower.node !== null && flower.node < LOW_NODE ? 0.8 : 1;
@@ -213,27 +226,14 @@ function chanceTonight(forecast: Forecast, date: LocalDate, crop: Crop): number 
   return on(addDays(date, 1)) + (crop.clock.round === 'dusk' ? on(date) : 0);
 }
 
-/** How many females of a variety its stands' goals still need; `null` where a seed stand has no goal. */
-function wantedTonight(
-  state: State,
-  place: Place,
-  date: LocalDate,
-  seed: readonly Growing[],
-  view: VarietyOutlook,
-): number | null {
-  let sum = 0;
-  const mean =
-    view.days.length === 0
-      ? null
-      : view.days.reduce((all, { females }) => all + females.mean, 0) / view.days.length;
-  for (const stand of new Map(seed.map(({ stand: each }) => [each.id, each])).values()) {
-    if (!stand.goal?.seed) return null;
-    const found = goalSum(state, place, stand, date, mean);
-    if (!found) return null;
-    // Past the last useful day nothing ripens: no tape for it.
-    sum += found.morningsLeft === 0 ? 0 : found.femalesToShut;
-  }
-  return sum;
+/** How many females a stand's goal still needs; `null` where a seed stand has no goal. */
+function wantedTonight(state: State, place: Place, date: LocalDate, stand: Stand): number | null {
+  if (!stand.goal?.seed) return null;
+  const found = goalSum(state, place, stand, date);
+  if (!found) return null;
+  // Past the last useful day nothing ripens: no tape for it. A frost that is only guessed does not say so.
+  const tooLate = found.morningsLeft === 0 && (stand.goal.by !== null || found.season.frost.from !== 'guess');
+  return found.season.over || tooLate ? 0 : found.femalesToShut;
 }
 
 /** The plants of the females shut already for a day, one entry for each flower. */

@@ -231,7 +231,7 @@ export function trueOutcome(state: State, seed: number, flower: Flower, growing:
   const date = workedOn(flower, zone) as LocalDate;
   const load = (state.flowersOf.get(growing.plant.id) ?? []).filter((id) => {
     const other = state.flowers.get(id);
-    if (!other || other.id === flower.id || fateOf(other, growing.crop, zone) !== 'set') return false;
+    if (!other || other.id === flower.id || fateOf(other, growing.crop, zone, date) !== 'set') return false;
     return daysBetween(workedOn(other, zone) as LocalDate, date) > 0;
   }).length;
   return outcomeOf(seed, flower, growing, date, load);

@@ -1,4 +1,4 @@
-import { tally, fateOf } from '../fruitset';
+import { allTrials, fateOf, tally } from '../fruitset';
 import { fold, validateEvent } from '../ledger';
 import { growing, walkOrder } from '../patch';
 import { pollinationRound } from '../rounds';
@@ -33,13 +33,12 @@ test('a round waits, looks are due, and every fate has come up', () => {
   expect(round?.toDo.length).toBeGreaterThanOrEqual(8);
   const flowers = [...state.flowers.values()];
   const fates = new Set(
-    flowers.map((flower) => fateOf(flower, growing(state, flower.plant)?.crop as never, DEMO_PLACE.zone)),
+    flowers.map((flower) =>
+      fateOf(flower, growing(state, flower.plant)?.crop as never, DEMO_PLACE.zone, DEMO_TODAY),
+    ),
   );
   for (const fate of ['waiting', 'set', 'dropped'] as const) expect(fates).toContain(fate);
-  const all = tally(
-    flowers.map((flower) => [flower, growing(state, flower.plant)?.crop as never] as const),
-    DEMO_PLACE.zone,
-  );
+  const all = tally(allTrials(state, DEMO_PLACE.zone), DEMO_TODAY);
   // Neither a patch where everything takes nor one where nothing does would teach anything.
   expect(all.share).toBeGreaterThan(0.4);
   expect(all.share).toBeLessThan(0.85);

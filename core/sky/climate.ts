@@ -25,15 +25,24 @@ export function climateDay({ latitude }: Pick<Coordinates, 'latitude'>, date: Lo
   return { minC: mean - HALF_RANGE_C, maxC: mean + HALF_RANGE_C };
 }
 
+/** Poleward of this a frost comes every autumn, and latitude alone is good for a guess [M]. */
+const FROST_FROM_LATITUDE = 40;
+
 /**
- * The day of the year (`MM-DD`) of the first autumn frost to reckon with at a latitude [M], or `null` where none comes:
- * the first on which the usual night falls under 4 C (clear nights by the ground are colder than the curve).
+ * Between which days of the year (`MM-DD`) the first autumn frost may be looked for at a latitude, where nobody said [M]: from the
+ * first usual night under 6 C to the first under 1 C. Only a guess: height, sea and hills may put it weeks either way. `null` nearer
+ * the equator than 40 degrees: there latitude tells nothing, neither a day nor that no frost comes.
  */
-export function usualFrost({ latitude }: Pick<Coordinates, 'latitude'>): string | null {
+export function usualFrost({
+  latitude,
+}: Pick<Coordinates, 'latitude'>): { readonly early: string; readonly late: string } | null {
+  if (Math.abs(latitude) < FROST_FROM_LATITUDE) return null;
   const from = latitude >= 0 ? 213 : 32;
-  for (let day = from; day < from + 183; day++) {
-    const date = new Date(Date.UTC(2025, 0, 1) + ((day - 1) % 365) * 86_400_000).toISOString().slice(0, 10);
-    if (climateDay({ latitude }, date).minC < 4) return date.slice(5);
-  }
-  return null;
+  const firstUnder = (limitC: number): string => {
+    for (let day = from; ; day++) {
+      const date = new Date(Date.UTC(2025, 0, 1) + ((day - 1) % 365) * 86_400_000).toISOString().slice(0, 10);
+      if (climateDay({ latitude }, date).minC < limitC || day === from + 182) return date.slice(5);
+    }
+  };
+  return { early: firstUnder(6), late: firstUnder(1) };
 }

@@ -1,53 +1,59 @@
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useRouter } from 'expo-router';
-import { fateOf, type Fate } from '@core/fruitset';
-import { plantName } from '@core/patch';
-import { clockText, localDateOf, shortDayText } from '@core/time';
+import { allTrials, fateOn, tally, type Fate, type Trial } from '@core/fruitset';
+import { growing, plantName } from '@core/patch';
+import { clockText, localDateOf, shortDayText, type LocalDate } from '@core/time';
 import { useGarden } from '@/data/garden';
 import { SetChart } from '@/ui/charts/SetChart';
 import { Badge, Card, Key, Row, Tile, Tiles } from '@/ui/controls';
 import { flowerAppearance } from '@/ui/drawings/appearance';
 import { FlowerDrawing } from '@/ui/drawings/FlowerDrawing';
-import { tallyOf, talliesBy, workedFlowers } from '@/ui/fruit/flowersOf';
+import { talliesBy, workedFlowers, type Worked } from '@/ui/fruit/flowersOf';
 import { gated } from '@/ui/Gate';
 import { TallyStats } from '@/ui/fruit/TallyStats';
 import { Page } from '@/ui/Page';
 import { Txt, useColours } from '@/ui/theme';
 import { causeWords, fateWords, flowerPlace } from '@/ui/words';
 
-const FATES: readonly (Fate | 'all')[] = ['all', 'waiting', 'set', 'dropped', 'lost-later'];
+const FATES: readonly (Fate | 'all')[] = ['all', 'waiting', 'not-looked-at', 'set', 'dropped', 'lost-later'];
 const PAGE = 30;
 const fateTone: Record<Fate, 'pollen' | 'leaf' | 'brick'> = {
   waiting: 'pollen',
+  'not-looked-at': 'pollen',
   set: 'leaf',
   dropped: 'brick',
   'lost-later': 'brick',
 };
 
+function fateNow({ trial, growing: { crop } }: Worked, today: LocalDate): Fate {
+  return trial.facts ? fateOn(trial.facts, crop, today) : 'waiting';
+}
+
 /** What set, what dropped, why. */
 function Fruit() {
-  const { state, place, prefs } = useGarden();
+  const { state, place, today, prefs } = useGarden();
   const router = useRouter();
   const colours = useColours();
   const [fate, setFate] = useState<Fate | 'all'>('all');
   const [shown, setShown] = useState(PAGE);
   const [byPlant, setByPlant] = useState(false);
-  const worked = useMemo(() => workedFlowers(state), [state]);
-  const all = useMemo(() => tallyOf(worked, place.zone), [worked, place.zone]);
-  const rows = useMemo(
-    () =>
-      talliesBy(worked, place.zone, ({ growing }) => (byPlant ? plantName(growing) : growing.variety.name)),
-    [worked, place.zone, byPlant],
-  );
+  const trials = useMemo(() => allTrials(state, place.zone), [state, place.zone]);
+  const worked = useMemo(() => workedFlowers(state, place.zone), [state, place.zone]);
+  const all = useMemo(() => tally(trials, today), [trials, today]);
+  const rows = useMemo(() => {
+    const plantOf = ({ plant }: Trial) => {
+      const found = plant === null ? null : growing(state, plant);
+      return found && plantName(found);
+    };
+    const varietyOf = ({ variety }: Trial) => state.varieties.get(variety)?.name ?? null;
+    return talliesBy(trials, today, byPlant ? plantOf : varietyOf);
+  }, [trials, today, state, byPlant]);
   const listed = useMemo(
-    () =>
-      worked.filter(
-        ({ flower, growing }) => fate === 'all' || fateOf(flower, growing.crop, place.zone) === fate,
-      ),
-    [worked, fate, place.zone],
+    () => worked.filter((each) => fate === 'all' || fateNow(each, today) === fate),
+    [worked, fate, today],
   );
-  if (worked.length === 0) {
+  if (all.worked === 0) {
     return (
       <Page title="Fruit" foot={<Key title="Go to Today" look="main" onPress={() => router.replace('/')} />}>
         <Txt>
@@ -74,18 +80,19 @@ function Fruit() {
               />
             ))}
           </Tiles>
-          {listed.slice(0, shown).map(({ flower, growing }) => {
-            const what = fateOf(flower, growing.crop, place.zone) ?? 'waiting';
-            const at = Date.parse(flower.pollinations[0]?.at ?? '');
+          {listed.slice(0, shown).map((each) => {
+            const { flower, growing: found, trial } = each;
+            const what = fateNow(each, today);
+            const at = Date.parse(trial.at ?? '');
             return (
               <Pressable
                 key={flower.id}
                 role="link"
-                aria-label={`${plantName(growing)}, ${flowerPlace(flower)}: ${fateWords[what]}`}
+                aria-label={`${plantName(found)}, ${flowerPlace(flower)}: ${fateWords[what]}`}
                 onPress={() =>
                   router.navigate({
                     pathname: '/plant/[id]',
-                    params: { id: growing.plant.id, flower: flower.id },
+                    params: { id: found.plant.id, flower: flower.id },
                   })
                 }
                 style={{
@@ -98,14 +105,14 @@ function Fruit() {
                 }}
               >
                 <FlowerDrawing
-                  {...flowerAppearance(flower, growing.crop, place.zone)}
-                  shape={growing.variety.shape}
-                  crop={growing.crop.id}
+                  {...flowerAppearance(flower, found.crop, place.zone)}
+                  shape={found.variety.shape}
+                  crop={found.crop.id}
                   size={46}
                 />
                 <View style={{ flex: 1 }}>
                   <Txt>
-                    {plantName(growing)}, {flowerPlace(flower)}
+                    {plantName(found)}, {flowerPlace(flower)}
                   </Txt>
                   <Txt size="label" tone="muted">
                     {shortDayText(localDateOf(at, place.zone))}{' '}
@@ -136,9 +143,9 @@ function Fruit() {
           <Key title={byPlant ? 'By variety' : 'By plant'} small onPress={() => setByPlant(!byPlant)} />
         </Row>
         <Txt size="label" tone="muted">
-          A trial is a worked female with a verdict. Those still waiting count as neither. A fruit that set
-          and was lost later did set. The line is the 95 % range of what the share may truly be: few trials,
-          long line.
+          A trial is a worked female with a verdict. Those still waiting, and those nobody looked at in time,
+          count as neither. A fruit that set and was lost later did set. The line is the 95 % range of what
+          the share may truly be: few trials, long line.
         </Txt>
       </Card>
       {causes.length > 0 ? (

@@ -2,14 +2,14 @@ import { useMemo, useState } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { cropOf } from '@core/crops';
 import type { Stand, Variety } from '@core/ledger';
-import { frostAfter, NO_GOAL } from '@core/rounds';
-import { dayText, isLocalDate } from '@core/time';
+import { NO_GOAL } from '@core/rounds';
 import { useDraft } from '@/data/draft';
 import { useGarden } from '@/data/garden';
 import { readGoal, typedGoal } from '@/data/goalForm';
 import { useGoals, useSumOf } from '@/data/goals';
-import { Card, Field, Key, Notice } from '@/ui/controls';
+import { Card, Key, Notice } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
+import { FrostCard } from '@/ui/goals/FrostCard';
 import { GoalForm } from '@/ui/goals/GoalForm';
 import { GoalRow } from '@/ui/goals/GoalRow';
 import { SumCard } from '@/ui/goals/SumCard';
@@ -28,52 +28,20 @@ function Goals() {
 }
 
 function AllGoals() {
-  const { state, patch, place, today, record } = useGarden();
+  const { state, patch } = useGarden();
   const router = useRouter();
   const sums = useGoals();
-  const frost = frostAfter(state, place, today);
-  const [typed, setTyped] = useState<string | null>(null);
-  const [error, setError] = useState<string | null>(null);
   const stands = [...state.stands.values()].flatMap((stand) => {
     const variety = state.varieties.get(stand.variety);
     const lives = [...state.plants.values()].some((plant) => plant.stand === stand.id && !plant.ended);
     return variety && lives ? [{ stand, variety }] : [];
   });
-  const saveFrost = async () => {
-    const text = (typed ?? '').trim();
-    if (!patch || !isLocalDate(`2024-${text}`)) return setError(`"${text}" is not a day like 10-05`);
-    await record({ kind: 'frostExpected', patch: patch.id, frostOn: text });
-    setTyped(null);
-    setError(null);
-  };
+  // A question comes before the answers that hang on it; once answered it stands aside.
+  const asked = patch !== null && patch.frostOn === null && sums.length > 0;
   return (
-    <Page
-      title="Goals"
-      over="What each stand is to bring"
-      side={
-        <Card>
-          <Txt size="heading">First frost</Txt>
-          <Txt>
-            {frost
-              ? `Reckoned with on ${dayText(frost)}${patch?.frostOn ? '' : ' (usual for the latitude; hills and valleys differ)'}.`
-              : 'No frost is usual here.'}
-          </Txt>
-          <Field
-            label="Your own date (MM-DD)"
-            value={typed ?? patch?.frostOn ?? ''}
-            onChange={setTyped}
-            error={error}
-          />
-          <Key
-            title="Keep this frost date"
-            small
-            disabled={typed === null}
-            onPress={() => void saveFrost()}
-          />
-        </Card>
-      }
-    >
+    <Page title="Goals" over="What each stand is to bring" side={asked ? undefined : <FrostCard />}>
       <UndoLine />
+      {asked ? <FrostCard /> : null}
       {stands.length === 0 ? (
         <Txt>No plants yet: add some on the Patch, then say what they are to bring.</Txt>
       ) : null}

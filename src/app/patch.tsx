@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { mdiChevronRight, mdiPencil } from '@/ui/controls/iconPaths';
 import { useRouter } from 'expo-router';
-import { fateOf } from '@core/fruitset';
+import { fateOf, type Fate } from '@core/fruitset';
 import { compareBeds, comparePlants, growing, type Growing, flowersOn } from '@core/patch';
 import { cropOf } from '@core/crops';
 import type { Bed, Stand } from '@core/ledger';
@@ -119,17 +119,18 @@ function StandRows({ stand }: { stand: Stand }) {
 }
 
 function PlantRow({ growing: { plant, crop, variety } }: { growing: Growing }) {
-  const { state, place } = useGarden();
+  const { state, place, today } = useGarden();
   const router = useRouter();
   const colours = useColours();
   const flowers = flowersOn(state, plant.id);
-  const count = (wanted: string) =>
-    flowers.filter((flower) => fateOf(flower, crop, place.zone) === wanted).length;
+  const count = (wanted: Fate) =>
+    flowers.filter((flower) => fateOf(flower, crop, place.zone, today) === wanted).length;
   const waiting = count('waiting');
   const set = count('set');
   const words = [
     `${set} set`,
     waiting > 0 ? `${waiting} waiting` : null,
+    count('not-looked-at') > 0 ? `${count('not-looked-at')} not looked at` : null,
     count('dropped') > 0 ? `${count('dropped')} dropped` : null,
   ]
     .filter(Boolean)

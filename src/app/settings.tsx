@@ -78,6 +78,11 @@ function Settings() {
                 onPress={() => exportTable(state, 'flowers', today)}
               />
               <Key
+                title="Trials as a table (CSV)"
+                small
+                onPress={() => exportTable(state, 'trials', today)}
+              />
+              <Key
                 title="Plants as a table (CSV)"
                 small
                 onPress={() => exportTable(state, 'plants', today)}

@@ -23,7 +23,7 @@ export function exportLog(
 }
 
 export function exportTable(state: State, table: Table, date: string): void {
-  saveFile(`steady-trowel-${table}-${date}.csv`, 'text/csv;charset=utf-8', toCsv(state, table));
+  saveFile(`steady-trowel-${table}-${date}.csv`, 'text/csv;charset=utf-8', toCsv(state, table, date));
 }
 
 /** Asks for a file. Resolves with `null` when the person thinks better of it. */

@@ -5,14 +5,16 @@ import { goalSum, goalSums, type GoalSum } from '@core/rounds';
 import { useGarden } from './garden';
 import { useOutlook } from './outlook';
 
-/** Females that open on a morning in a variety's stands, as the outlook has it; `null` until it is known. */
+/** Females that open on a morning in one stand, as the outlook has it; `null` until it is known. */
 export function perMorningOf(outlook: readonly VarietyOutlook[] | null): (stand: Stand) => number | null {
   return (stand) => {
     const view = outlook?.find(({ variety }) => variety === stand.variety);
-    if (!view || view.buds.length === 0) return null;
-    // The first two days are seen best: later buds do not show yet.
+    const mothers = view?.buds.filter(({ sex }) => sex !== 'male') ?? [];
+    if (!view || mothers.length === 0) return null;
+    // The first two days are seen best: later buds do not show yet. What the buds promise is the stand's by its share of them.
     const near = view.days.slice(0, 2);
-    return near.reduce((sum, { females }) => sum + females.mean, 0) / Math.max(1, near.length);
+    const mean = near.reduce((sum, { females }) => sum + females.mean, 0) / Math.max(1, near.length);
+    return (mean * mothers.filter(({ growing }) => growing.stand.id === stand.id).length) / mothers.length;
   };
 }
 

@@ -79,6 +79,7 @@ export const stageWords: Record<Stage, string> = {
 export const reasonWords: Record<Reason, string> = { seed: 'pure seed', fruit: 'fruit', cross: 'a cross' };
 export const fateWords: Record<Fate, string> = {
   waiting: 'waiting',
+  'not-looked-at': 'not looked at',
   set: 'set',
   'lost-later': 'set, lost later',
   dropped: 'dropped',

@@ -1,13 +1,12 @@
 import { useMemo, useState } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { growing, plantName, flowersOn } from '@core/patch';
-import { fateOf } from '@core/fruitset';
+import { allTrials, fateOf, tally, type Trial } from '@core/fruitset';
 import { useGarden } from '@/data/garden';
 import { useOutlook } from '@/data/outlook';
 import { SetChart } from '@/ui/charts/SetChart';
 import { Badge, Card, Key } from '@/ui/controls';
 import { Runner } from '@/ui/drawings/Runner';
-import { tallyOf, workedFlowers } from '@/ui/fruit/flowersOf';
 import { FlowerCard } from '@/ui/patch/FlowerCard';
 import { ComingBuds } from '@/ui/patch/ComingBuds';
 import { PlantEdit } from '@/ui/patch/PlantEdit';
@@ -21,13 +20,13 @@ import { healthWords, plural } from '@/ui/words';
 /** One plant: its runner, its fruit, its history. */
 function PlantPage() {
   const { id, flower: wanted } = useLocalSearchParams<{ id: string; flower?: string }>();
-  const { state, place } = useGarden();
+  const { state, place, today } = useGarden();
   const router = useRouter();
   const outlook = useOutlook();
   const [chosen, setChosen] = useState<string | null>(wanted ?? null);
   const found = growing(state, id);
   const flowers = useMemo(() => flowersOn(state, id), [state, id]);
-  const worked = useMemo(() => workedFlowers(state), [state]);
+  const trials = useMemo(() => allTrials(state, place.zone), [state, place.zone]);
   if (!found) {
     return (
       <Page title="No such plant" foot={<Key title="Go to Patch" onPress={() => router.replace('/patch')} />}>
@@ -36,32 +35,18 @@ function PlantPage() {
     );
   }
   const { plant, variety, crop, bed } = found;
-  const own = tallyOf(
-    worked.filter(({ growing: at }) => at.plant.id === plant.id),
-    place.zone,
-  );
+  const tallyOf = (wanted: (trial: Trial) => boolean) => tally(trials.filter(wanted), today);
+  const own = tallyOf((trial) => trial.plant === plant.id);
   const rows = [
     { name: 'this plant', tally: own },
-    {
-      name: variety.name,
-      tally: tallyOf(
-        worked.filter(({ growing: at }) => at.variety.id === variety.id),
-        place.zone,
-      ),
-    },
-    {
-      name: `all ${crop.plural}`,
-      tally: tallyOf(
-        worked.filter(({ growing: at }) => at.crop.id === crop.id),
-        place.zone,
-      ),
-    },
+    { name: variety.name, tally: tallyOf((trial) => trial.variety === variety.id) },
+    { name: `all ${crop.plural}`, tally: tallyOf((trial) => trial.crop === crop.id) },
   ];
   // A season's males would crowd the runner: those used or over stay in the records, the rest is drawn.
   const drawn = flowers.filter(
     (flower) => flower.sex !== 'male' || isFresh(flower.sightings[flower.sightings.length - 1]?.at, flowers),
   );
-  const fruit = flowers.filter((flower) => fateOf(flower, crop, place.zone) === 'set').length;
+  const fruit = flowers.filter((flower) => fateOf(flower, crop, place.zone, today) === 'set').length;
   const flower = chosen ? state.flowers.get(chosen) : undefined;
   return (
     <Page

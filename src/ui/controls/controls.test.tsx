@@ -59,7 +59,7 @@ test('trouble is announced', () => {
 });
 
 test('the chart can be read without seeing it', () => {
-  const nothing = tally([], 'UTC');
+  const nothing = tally([], '2026-07-14');
   const some = {
     ...nothing,
     worked: 5,

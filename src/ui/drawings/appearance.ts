@@ -1,5 +1,5 @@
 import type { Crop } from '@core/crops';
-import { fateOf } from '@core/fruitset';
+import { fateFacts } from '@core/fruitset';
 import type { Flower } from '@core/ledger';
 import { lastCheck } from '@core/rounds';
 import type { FlowerLook } from './geometry';
@@ -10,10 +10,9 @@ export function flowerAppearance(
   crop: Crop,
   zone: string,
 ): Omit<FlowerLook, 'shape' | 'crop'> {
-  const fate = fateOf(flower, crop, zone);
-  if (fate === 'set' || fate === 'lost-later')
-    return { sex: flower.sex, appearance: fate === 'set' ? 'set' : 'dropped' };
-  if (fate === 'dropped' || flower.lost) return { sex: flower.sex, appearance: 'dropped' };
+  const facts = fateFacts(flower, crop, zone);
+  if (facts?.set && !facts.failed) return { sex: flower.sex, appearance: 'set' };
+  if (facts?.failed || flower.lost) return { sex: flower.sex, appearance: 'dropped' };
   const worked = flower.pollinations[flower.pollinations.length - 1];
   const stage = flower.sightings[flower.sightings.length - 1]?.stage ?? 'coloured';
   if (worked) {

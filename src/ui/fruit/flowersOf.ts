@@ -1,47 +1,40 @@
-import type { Crop } from '@core/crops';
-import { tally, type Tally } from '@core/fruitset';
+import { allTrials, tally, type Tally, type Trial } from '@core/fruitset';
 import type { Flower, State } from '@core/ledger';
 import { growing, type Growing } from '@core/patch';
+import type { LocalDate } from '@core/time';
 
 export interface Worked {
+  readonly trial: Trial;
   readonly flower: Flower;
   readonly growing: Growing;
 }
 
 /** Every worked female with what it grows on, the latest worked first. */
-export function workedFlowers(state: State): Worked[] {
-  const found: Worked[] = [];
-  for (const flower of state.flowers.values()) {
-    if (flower.pollinations.length === 0 || flower.sex === 'male') continue;
-    const at = growing(state, flower.plant);
-    if (at) found.push({ flower, growing: at });
-  }
-  return found.sort((a, b) =>
-    (a.flower.pollinations[0]?.at ?? '') < (b.flower.pollinations[0]?.at ?? '') ? 1 : -1,
-  );
+export function workedFlowers(state: State, zone: string): Worked[] {
+  return allTrials(state, zone)
+    .flatMap((trial) => {
+      const flower = trial.facts && state.flowers.get(trial.id as Flower['id']);
+      const at = flower && growing(state, flower.plant);
+      return flower && at ? [{ trial, flower, growing: at }] : [];
+    })
+    .sort((a, b) => ((a.trial.at ?? '') < (b.trial.at ?? '') ? 1 : -1));
 }
 
-export function tallyOf(worked: readonly Worked[], zone: string): Tally {
-  return tally(
-    worked.map(({ flower, growing: { crop } }) => [flower, crop] as readonly [Flower, Crop]),
-    zone,
-  );
-}
-
-/** Tallies of groups, in the order in which the groups first come. */
+/** Tallies of groups, by name. What belongs to no group is left out. */
 export function talliesBy(
-  worked: readonly Worked[],
-  zone: string,
-  groupOf: (each: Worked) => string,
+  trials: readonly Trial[],
+  today: LocalDate,
+  groupOf: (trial: Trial) => string | null,
 ): { name: string; tally: Tally }[] {
-  const groups = new Map<string, Worked[]>();
-  for (const each of worked) {
-    const name = groupOf(each);
+  const groups = new Map<string, Trial[]>();
+  for (const trial of trials) {
+    const name = groupOf(trial);
+    if (name === null) continue;
     const group = groups.get(name);
-    if (group) group.push(each);
-    else groups.set(name, [each]);
+    if (group) group.push(trial);
+    else groups.set(name, [trial]);
   }
   return [...groups]
-    .map(([name, group]) => ({ name, tally: tallyOf(group, zone) }))
+    .map(([name, group]) => ({ name, tally: tally(group, today) }))
     .sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }));
 }

@@ -7,6 +7,7 @@ export const standingWords: Record<GoalStanding, string> = {
   'on-course': 'on course',
   behind: 'behind',
   unreachable: 'can’t be reached',
+  over: 'season over',
 };
 
 export const standingTone = {
@@ -14,6 +15,7 @@ export const standingTone = {
   'on-course': 'leaf',
   behind: 'pollen',
   unreachable: 'brick',
+  over: 'brick',
 } as const satisfies Record<GoalStanding, string>;
 
 /** What a goal asks for, in a line. */
@@ -27,6 +29,11 @@ export function goalLine({ goal, forSeed, forKitchen }: GoalSum): string {
   return parts.filter(Boolean).join(', ');
 }
 
+/** The last useful day hangs on a frost that nobody has told us of. */
+function guessed({ goal, season }: GoalSum): boolean {
+  return goal.by === null && season.frost.from === 'guess';
+}
+
 /** What is to be done about it, in a sentence. */
 export function standingSentence(sum: GoalSum): string {
   const last = sum.lastUsefulOn ? shortDayText(sum.lastUsefulOn) : null;
@@ -36,9 +43,11 @@ export function standingSentence(sum: GoalSum): string {
     case 'on-course':
       return sum.pollinations === 0
         ? `${plural(sum.forSeed.waiting + sum.forKitchen.waiting, 'flower')} worked and waiting should be enough.`
-        : `${plural(sum.pollinations, 'pollination')} to go${last ? `, the last useful one on ${last}` : ''}.`;
+        : `${plural(sum.pollinations, 'pollination')} to go${last ? `, the last useful one ${guessed(sum) ? 'about' : 'on'} ${last}` : ''}.`;
     case 'behind':
-      return `${plural(sum.pollinations, 'pollination')} to go by ${last ?? 'the end'}: shut every likely female, on more plants, or ask for less.`;
+      return `${plural(sum.pollinations, 'pollination')} to go by ${last ?? 'the end'}${guessed(sum) ? ' (if the frost comes early)' : ''}: shut every likely female, on more plants, or ask for less.`;
+    case 'over':
+      return `The season is over: ${plural(sum.forSeed.left + sum.forKitchen.left, 'fruit')} short of it.`;
     case 'unreachable':
       return sum.morningsLeft === 0
         ? `A fruit pollinated now would not ripen in time${last ? `; the last useful day was ${last}` : ''}. A later date, or fewer, might do.`

@@ -39,7 +39,7 @@ export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growi
   const [asking, setAsking] = useState<LookResult | 'lost' | null>(null);
   const [mending, setMending] = useState<LedgerEvent | null>(null);
   const [size, setSize] = useState('');
-  const fate = fateOf(flower, growing.crop, place.zone);
+  const fate = fateOf(flower, growing.crop, place.zone, today);
   const day0 = workedOn(flower, place.zone);
   const day = day0 ? daysBetween(day0, today) : null;
   const story = standings(state.log.get(flower.id) ?? []).filter(
@@ -66,7 +66,9 @@ export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growi
         {fate ? (
           <Badge
             text={fateWords[fate]}
-            tone={fate === 'set' ? 'leaf' : fate === 'waiting' ? 'pollen' : 'brick'}
+            tone={
+              fate === 'set' ? 'leaf' : fate === 'waiting' || fate === 'not-looked-at' ? 'pollen' : 'brick'
+            }
           />
         ) : null}
       </View>

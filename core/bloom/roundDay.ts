@@ -1,0 +1,30 @@
+import type { Crop } from '../crops';
+import type { CheckResult, Flower } from '../ledger';
+import { addDays, atLocalTime, localDateOf, type LocalDate } from '../time';
+
+/**
+ * The garden day on which a shut flower is expected to open: for dawn crops the morning after it was shut (a flower shut before
+ * noon counts for that same day), for dusk crops the same evening. A flower found not open yet moves to the day after that look.
+ * `null` for a flower never shut. By the clock of the garden, not by hours gone: on the night of a clock change these differ.
+ */
+export function roundDateOf(flower: Flower, crop: Crop, zone: string): LocalDate | null {
+  const shut = flower.shuttings[0];
+  if (!shut) return null;
+  const shutMs = Date.parse(shut.at);
+  const shutOn = localDateOf(shutMs, zone);
+  const beforeNoon = shutMs < atLocalTime(shutOn, 12, 0, zone);
+  const expected = crop.clock.round === 'dusk' || beforeNoon ? shutOn : addDays(shutOn, 1);
+  const check = lastCheck(flower);
+  if (check?.result !== 'not-open') return expected;
+  const next = addDays(localDateOf(Date.parse(check.at), zone), 1);
+  return next > expected ? next : expected;
+}
+
+export function lastCheck(flower: Flower): { readonly at: string; readonly result: CheckResult } | null {
+  return flower.checks[flower.checks.length - 1] ?? null;
+}
+
+/** Whether a closure found like this kept everything out; "not open yet" says that it did so far. */
+export function isWhole(result: CheckResult): boolean {
+  return result === 'whole' || result === 'not-open';
+}

@@ -1,0 +1,280 @@
+import { isWhole, roundDateOf } from '../bloom';
+import { cropOf, type Closure, type Crop, type CropId } from '../crops';
+import type { EventId, FlowerId, PlantId, StandId, VarietyId } from '../ids';
+import type { Flower, GroupHow, GroupView, LossCause, NotedDay, Purpose, State } from '../ledger';
+import { flowersOn, growing, mainPatch, plantsOfStand, type Growing } from '../patch';
+import { localDateOf, type LocalDate } from '../time';
+import { fateFacts, fateOn, GRACE_DAYS, lastLookDay, type Fate, type FateFacts } from './fate';
+
+/** What became of a trial. harvested: set, and picked. missed: shut, and never worked on its morning. */
+export type Outcome = Fate | 'harvested' | 'missed';
+
+/**
+ * One row of the table that every count, rate and statistic reads: a female flower, or a group counted together. What hangs on
+ * the day (`outcomeOn`), the place (`minutesAfterSunrise`) or its neighbours (`fruitsBefore`) is asked of the row, so that a row
+ * changes only when its own flower does.
+ */
+export interface Trial {
+  readonly id: FlowerId | EventId;
+  readonly kind: 'flower' | 'group';
+  readonly stand: StandId;
+  readonly variety: VarietyId;
+  readonly crop: CropId;
+  /** `null`: a whole stand or tray. */
+  readonly plant: PlantId | null;
+  /** The year of the garden day; a group's first. */
+  readonly season: number;
+  readonly node: number | null;
+  /** When it was first worked; `null` for one that was missed, and for groups counted by the day. */
+  readonly at: string | null;
+  /** The garden day it was worked on (or was to be), and a group's last. */
+  readonly on: LocalDate;
+  readonly until: LocalDate;
+  readonly by: string | null;
+  /** The tool, or how else a group came to its pollen; `null`: not recorded. */
+  readonly how: GroupHow | null;
+  /** Every father named in any of its pollinations, with the males used. */
+  readonly fathers: readonly { readonly plant: PlantId; readonly males: number }[];
+  readonly males: number;
+  readonly purpose: Purpose | null;
+  readonly lobes: number | null;
+  readonly closureBefore: Closure | null;
+  readonly closureAfter: Closure | 'open' | null;
+  readonly looks: number;
+  /** Flowers in it: 1, or a group's count. */
+  readonly worked: number;
+  /** Of a group: how many set, and how many of these were bent; `null` where nobody counted. */
+  readonly set: number | null;
+  readonly bent: number | null;
+  readonly facts: FateFacts | null;
+  readonly harvested: boolean;
+  readonly cause: LossCause | null;
+}
+
+interface KnownRow {
+  readonly growing: Pick<Growing, 'plant' | 'stand' | 'variety'>;
+  readonly zone: string;
+  readonly row: Trial | null;
+}
+
+const knownRows = new WeakMap<Flower, KnownRow>();
+
+/** A flower's row; `null` when it is no trial: a male, or a female neither worked nor shut whole. */
+export function trialOf(flower: Flower, growing: Growing, zone: string): Trial | null {
+  const found = knownRows.get(flower);
+  const { plant, stand, variety } = growing;
+  if (
+    found &&
+    found.zone === zone &&
+    found.growing.plant.stand === plant.stand &&
+    found.growing.stand.variety === stand.variety &&
+    found.growing.variety.crop === variety.crop
+  )
+    return found.row;
+  const row = rowOf(flower, growing, zone);
+  knownRows.set(flower, { growing: { plant, stand, variety }, zone, row });
+  return row;
+}
+
+function rowOf(flower: Flower, { plant, stand, variety, crop }: Growing, zone: string): Trial | null {
+  if (flower.sex === 'male') return null;
+  const first = flower.pollinations[0];
+  const last = flower.pollinations[flower.pollinations.length - 1];
+  const on = first ? localDateOf(Date.parse(first.at), zone) : openDay(flower, crop, zone);
+  if (on === null) return null;
+  const fathers = new Map<PlantId, number>();
+  for (const { fathers: used } of flower.pollinations)
+    for (const father of used) fathers.set(father.plant, (fathers.get(father.plant) ?? 0) + father.males);
+  return {
+    id: flower.id,
+    kind: 'flower',
+    stand: stand.id,
+    variety: variety.id,
+    crop: crop.id,
+    plant: plant.id,
+    season: Number(on.slice(0, 4)),
+    node: flower.node,
+    at: first?.at ?? null,
+    on,
+    until: on,
+    by: first?.by ?? null,
+    how: last?.tool ?? null,
+    fathers: [...fathers].map(([id, males]) => ({ plant: id, males })),
+    males: [...fathers.values()].reduce((a, b) => a + b, 0),
+    purpose: last?.purpose ?? null,
+    lobes: last?.lobes ?? null,
+    closureBefore: flower.shuttings[0]?.closure ?? null,
+    closureAfter: last?.shutAgain ?? null,
+    looks: flower.looks.length,
+    worked: 1,
+    set: null,
+    bent: null,
+    facts: fateFacts(flower, crop, zone),
+    harvested: flower.harvested !== null,
+    cause: flower.lost?.cause ?? null,
+  };
+}
+
+/** The day on which a shut female was to be worked; `null` when it could not be: torn, lost, never shut. */
+function openDay(flower: Flower, crop: Crop, zone: string): LocalDate | null {
+  if (crop.family === 'corn' || flower.lost || flower.harvested) return null;
+  return flower.checks.every(({ result }) => isWhole(result)) ? roundDateOf(flower, crop, zone) : null;
+}
+
+/** The trials of one plant. */
+function plantTrials(state: State, growing: Growing, zone: string): Trial[] {
+  const rows: Trial[] = flowersOn(state, growing.plant.id).flatMap(
+    (flower) => trialOf(flower, growing, zone) ?? [],
+  );
+  for (const { event, at, by, tool, flowers } of growing.plant.tallies) {
+    const on = localDateOf(Date.parse(at), zone);
+    if (growing.stand.groups.some((counted) => takesIn(counted, growing.plant.id, on))) continue;
+    rows.push({
+      ...group(growing, on, on),
+      id: event,
+      plant: growing.plant.id,
+      at,
+      by,
+      how: tool,
+      worked: flowers,
+    });
+  }
+  return rows;
+}
+
+/** A count of what hands did on a plant (or its whole stand) is of the same flowers as the tallies of those days. */
+function takesIn({ plant, from, to, how }: GroupView, tallied: PlantId, on: LocalDate): boolean {
+  const byHand = how !== 'insects' && how !== 'before';
+  return byHand && (plant === null || plant === tallied) && from <= on && on <= to;
+}
+
+function group(
+  { stand, variety, crop }: Pick<Growing, 'stand' | 'variety' | 'crop'>,
+  on: LocalDate,
+  until: LocalDate,
+) {
+  return {
+    kind: 'group' as const,
+    stand: stand.id,
+    variety: variety.id,
+    crop: crop.id,
+    plant: null,
+    season: Number(on.slice(0, 4)),
+    node: null,
+    at: null,
+    on,
+    until,
+    by: null,
+    how: null,
+    fathers: [],
+    males: 0,
+    purpose: 'kitchen' as const,
+    lobes: null,
+    closureBefore: null,
+    closureAfter: null,
+    looks: 0,
+    set: null,
+    bent: null,
+    facts: null,
+    harvested: false,
+    cause: null,
+  };
+}
+
+/** Every trial of a stand, ended plants included: its flowers, its counted groups, and the tallies that nobody counted up since. */
+export function trialsOfStand(state: State, standId: string, zone: string): Trial[] {
+  const stand = state.stands.get(standId);
+  const variety = stand && state.varieties.get(stand.variety);
+  if (!stand || !variety) return [];
+  const rows = plantsOfStand(state, standId).flatMap((plant) => {
+    const found = growing(state, plant.id);
+    return found ? plantTrials(state, found, zone) : [];
+  });
+  const crop = cropOf(variety.crop);
+  for (const { event, by, plant, from, to, how, worked, set, bent } of stand.groups)
+    rows.push({
+      ...group({ stand, variety, crop }, from, to),
+      id: event,
+      plant,
+      by,
+      how,
+      worked,
+      set,
+      bent,
+      looks: 1,
+    });
+  return rows;
+}
+
+const knownTables = new WeakMap<
+  State['flowers'],
+  { plants: unknown; stands: unknown; zone: string; rows: Trial[] }
+>();
+
+/** Every trial of the log. Rows whose flower did not change are those of the state before. */
+export function allTrials(state: State, zone: string): readonly Trial[] {
+  const found = knownTables.get(state.flowers);
+  if (found && found.plants === state.plants && found.stands === state.stands && found.zone === zone)
+    return found.rows;
+  const rows = [...state.stands.keys()].flatMap((stand) => trialsOfStand(state, stand, zone));
+  knownTables.set(state.flowers, { plants: state.plants, stands: state.stands, zone, rows });
+  return rows;
+}
+
+/**
+ * What became of a trial by a garden day; `null` while its morning is still to come. A tally that nobody counted afterwards waits
+ * for its verdict, and after the grace is not looked at.
+ */
+export function outcomeOn(trial: Trial, today: LocalDate): Outcome | null {
+  const crop = cropOf(trial.crop);
+  if (trial.kind === 'group') {
+    if (trial.set !== null) return 'set';
+    return fateOn({ day0: trial.until, set: null, failed: null }, crop, today);
+  }
+  if (trial.facts === null) return trial.on < today ? 'missed' : null;
+  const fate = fateOn(trial.facts, crop, today);
+  return fate === 'set' && trial.harvested ? 'harvested' : fate;
+}
+
+/** Between which days after its pollination the outcome came about: after the look before, by the look that shows it. */
+export function outcomeDays({ facts }: Trial): { readonly after: number; readonly by: number } | null {
+  const told = facts?.failed ?? facts?.set;
+  return told ? { after: told.after, by: told.day } : null;
+}
+
+/** When the looks that a trial without a verdict was owed are over, in days after its pollination. */
+export function verdictOver(crop: Crop): number {
+  return lastLookDay(crop) + GRACE_DAYS;
+}
+
+/** Minutes from that day's sunrise (ms) to the work; `null` without a time. */
+export function minutesAfterSunrise({ at }: Trial, sunriseMs: number): number | null {
+  return at === null ? null : Math.round((Date.parse(at) - sunriseMs) / 60_000);
+}
+
+/** Minutes from the opening to the work, where somebody noted that day when the stand's flowers opened. */
+export function minutesAfterOpening(state: State, trial: Trial, zone: string): number | null {
+  const { at, on } = trial;
+  if (at === null) return null;
+  const noted = state.stands
+    .get(trial.stand)
+    ?.clock.find((note) => note.what === 'opened' && localDateOf(Date.parse(note.at), zone) === on);
+  return noted ? Math.round((Date.parse(at) - Date.parse(noted.at)) / 60_000) : null;
+}
+
+/** The weather of the day as somebody noted it, or a file or station brought it. */
+export function weatherOf(state: State, { on }: Trial): NotedDay | null {
+  return mainPatch(state)?.weather[on] ?? null;
+}
+
+/** Fruits that stood on the plant when a flower was worked: set by then, and neither lost nor picked. */
+export function fruitsBefore(state: State, trial: Trial, zone: string): number | null {
+  const { at, plant } = trial;
+  const found = plant === null || at === null ? null : growing(state, plant);
+  if (!found || at === null) return null;
+  return flowersOn(state, found.plant.id).filter((flower) => {
+    const facts = flower.id === trial.id ? null : fateFacts(flower, found.crop, zone);
+    const gone = [flower.lost?.at, flower.harvested?.at].some((each) => each !== undefined && each <= at);
+    return facts !== null && facts.set !== null && facts.set.at <= at && !gone;
+  }).length;
+}

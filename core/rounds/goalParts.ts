@@ -1,0 +1,121 @@
+import { outcomeOn, trialsOfStand, type Trial } from '../fruitset';
+import type { FlowerId } from '../ids';
+import type { Goal, Place, Stand, State } from '../ledger';
+import { fitForSeed } from '../purity';
+import type { LocalDate } from '../time';
+
+/** One half of a goal: the fruits for seed, or those for the kitchen. */
+export interface GoalPart {
+  /** Fruits asked for. */
+  readonly wanted: number;
+  readonly set: number;
+  /** Worked, and no verdict yet. */
+  readonly waiting: number;
+  /** Fruits still to come, those waiting included. */
+  readonly left: number;
+  /** Pollinations still to be made, over and above those waiting. Infinity = out of reach. */
+  readonly pollinations: number;
+}
+
+export const NO_PART: GoalPart = { wanted: 0, set: 0, waiting: 0, left: 0, pollinations: 0 };
+
+/** Fruits by which parents that are still missing would come in, and flowers waiting now that would bring some of them. */
+export interface MissingParents {
+  readonly fruits: number;
+  readonly waiting: number;
+}
+
+/**
+ * A half of a goal from what is wanted, what has set and what waits. Enough pollinations for the fruits and, each by itself, for the
+ * mothers and for the fathers still missing: ten fruits of one mother are no five mothers, and a flower waiting on a plant that is a
+ * mother already brings no new one. `needed` gives the pollinations for so many fruits.
+ */
+export function partOf({
+  wanted,
+  set,
+  waiting,
+  parents,
+  needed,
+}: {
+  wanted: number;
+  set: number;
+  waiting: number;
+  parents: readonly MissingParents[];
+  needed: (fruits: number) => number;
+}): GoalPart {
+  const missing = Math.max(0, wanted - set);
+  const demands = [{ fruits: missing, waiting }, ...parents];
+  return {
+    wanted,
+    set,
+    waiting,
+    left: Math.max(0, ...demands.map(({ fruits }) => fruits)),
+    pollinations: Math.max(0, ...demands.map((each) => needed(each.fruits) - each.waiting)),
+  };
+}
+
+/** What a stand has brought this season, and what waits. */
+export interface Bringing {
+  readonly seed: { readonly set: number; readonly waiting: number };
+  readonly kitchen: { readonly set: number; readonly waiting: number };
+  /** Plants behind the seed fruit that has set. */
+  readonly mothers: ReadonlySet<string>;
+  readonly fathers: ReadonlySet<string>;
+  /** Plants behind the seed flowers that wait. */
+  readonly mothersWaiting: ReadonlySet<string>;
+  readonly fathersWaiting: ReadonlySet<string>;
+}
+
+/**
+ * Reads the stand's trials since a day. What was meant for seed and is not fit for it counts for the kitchen: it can be eaten. What
+ * nobody looked at in time is counted on no longer.
+ */
+export function bringing(
+  state: State,
+  place: Place,
+  stand: Stand,
+  today: LocalDate,
+  since: LocalDate,
+): Bringing {
+  const seed = { set: 0, waiting: 0 };
+  const kitchen = { set: 0, waiting: 0 };
+  const [mothers, fathers, mothersWaiting, fathersWaiting] = [0, 1, 2, 3].map(() => new Set<string>()) as [
+    Set<string>,
+    Set<string>,
+    Set<string>,
+    Set<string>,
+  ];
+  for (const trial of trialsOfStand(state, stand.id, place.zone)) {
+    if (trial.until < since) continue;
+    const outcome = outcomeOn(trial, today);
+    const into = isForSeed(state, trial) ? seed : kitchen;
+    if (outcome === 'waiting') into.waiting += trial.worked;
+    else if (outcome === 'set' || outcome === 'harvested') into.set += trial.set ?? trial.worked;
+    else continue;
+    if (into === kitchen || trial.plant === null) continue;
+    (outcome === 'waiting' ? mothersWaiting : mothers).add(trial.plant);
+    for (const { plant } of trial.fathers) (outcome === 'waiting' ? fathersWaiting : fathers).add(plant);
+  }
+  return { seed, kitchen, mothers, fathers, mothersWaiting, fathersWaiting };
+}
+
+function isForSeed(state: State, trial: Trial): boolean {
+  const flower = trial.purpose === 'seed' ? state.flowers.get(trial.id as FlowerId) : undefined;
+  return flower !== undefined && fitForSeed(flower, state).verdict !== 'unfit';
+}
+
+/** What the mothers and the fathers asked for still want; a fruit has as many fathers as males. */
+export function parentsMissing(goal: Goal, done: Bringing, malesPerFemale: number): MissingParents[] {
+  const fresh = (waiting: ReadonlySet<string>, known: ReadonlySet<string>) =>
+    [...waiting].filter((plant) => !known.has(plant)).length;
+  return [
+    {
+      fruits: Math.max(0, (goal.mothers ?? 0) - done.mothers.size),
+      waiting: fresh(done.mothersWaiting, done.mothers),
+    },
+    {
+      fruits: Math.max(0, Math.ceil(((goal.fathers ?? 0) - done.fathers.size) / malesPerFemale)),
+      waiting: Math.ceil(fresh(done.fathersWaiting, done.fathers) / malesPerFemale),
+    },
+  ];
+}

@@ -6,5 +6,6 @@ export * from './budRecords';
 export * from './outlook';
 export * from './doubts';
 export * from './windows';
+export * from './over';
 export * from './warnings';
 export * from './roundDay';

@@ -20,6 +20,12 @@ export function roundDateOf(flower: Flower, crop: Crop, zone: string): LocalDate
   return next > expected ? next : expected;
 }
 
+/** The garden day whose evening a moment belongs to: the hours till noon are still yesterday's night. */
+export function eveningOf(at: number, zone: string): LocalDate {
+  const date = localDateOf(at, zone);
+  return at < atLocalTime(date, 12, 0, zone) ? addDays(date, -1) : date;
+}
+
 export function lastCheck(flower: Flower): { readonly at: string; readonly result: CheckResult } | null {
   return flower.checks[flower.checks.length - 1] ?? null;
 }

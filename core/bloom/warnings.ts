@@ -1,6 +1,6 @@
 import type { Crop } from '../crops';
 import { heatCare, isKnownWeather, type WeatherDay } from '../sky';
-import type { LocalDate } from '../time';
+import { addDays, type LocalDate } from '../time';
 import { weatherShift } from './windows';
 
 export interface WeatherWarning {
@@ -30,12 +30,13 @@ export function weatherWarnings(
   const warnings: WeatherWarning[] = [];
   const add = (kind: WeatherWarning['kind'], words: string) => warnings.push({ kind, date: day.date, words });
   const running = (holds: (each: WeatherDay) => boolean) => {
-    let count = 0;
-    for (const each of [...before, day].filter(isKnownWeather).reverse()) {
-      if (!holds(each)) break;
-      count++;
+    // A day that nobody knows, or that is not there, ends the row.
+    const on = new Map([...before, day].filter(isKnownWeather).map((each) => [each.date, each]));
+    for (let back = 0; back < IN_A_ROW; back++) {
+      const each = on.get(addDays(day.date, -back));
+      if (!each || !holds(each)) return false;
     }
-    return count >= IN_A_ROW;
+    return true;
   };
   const care = heatCare(day);
   if (care)

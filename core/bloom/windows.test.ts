@@ -1,8 +1,21 @@
 import fc from 'fast-check';
 import { cropOf, CROP_IDS } from '../crops';
 import type { WeatherDay } from '../sky';
+import { walkOrder } from '../patch';
 import { TestGarden, TEST_PLACE } from '../testGarden';
-import { gardenDay, morningOf, openWindow, weatherShift, weatherWarnings } from '.';
+import { addDays } from '../time';
+import {
+  eveningOf,
+  gardenDay,
+  keepingHours,
+  morningOf,
+  morningOver,
+  openWindow,
+  roundDateOf,
+  weatherShift,
+  weatherWarnings,
+  windowNow,
+} from '.';
 
 const DATE = '2026-07-14';
 const MINUTE = 60_000;
@@ -109,6 +122,66 @@ test('over the change to summer time the window keeps to the sun, not to the clo
   );
 });
 
+describe('garden days go by the garden’s clock', () => {
+  // Europe/Ljubljana: 29 March 2026 has 23 hours, 25 October 25.
+  test.each(['2026-03-28', '2026-03-29', '2026-07-10', '2026-10-24', '2026-10-25'])(
+    'shut on the evening of %s it is worked the next morning; shut before noon the same day',
+    (date) => {
+      const garden = new TestGarden(TEST_PLACE, '2026-03-01');
+      const { plants } = garden.plant('squash-maxima', 'Slate Dome', 1);
+      const roundOf = (hour: number, minute: number) => {
+        const flower = garden.see(garden.time(date, hour, minute), plants[0] as never, 'female', 'coloured');
+        garden.write(garden.time(date, hour, minute), { kind: 'flowerShut', flower, closure: 'tape' });
+        return roundDateOf(garden.state.flowers.get(flower) as never, squash, TEST_PLACE.zone);
+      };
+      for (const [hour, minute] of [
+        [12, 0],
+        [12, 30],
+        [19, 0],
+        [23, 59],
+      ] as const)
+        expect(roundOf(hour, minute)).toBe(addDays(date, 1));
+      for (const [hour, minute] of [
+        [0, 10],
+        [6, 0],
+        [11, 59],
+      ] as const)
+        expect(roundOf(hour, minute)).toBe(date);
+    },
+  );
+
+  test('a night belongs to the evening before, however many hours it has', () => {
+    const garden = new TestGarden();
+    const zone = TEST_PLACE.zone;
+    for (const date of ['2026-03-29', '2026-10-25', '2026-07-10']) {
+      expect(eveningOf(garden.time(date, 11, 59), zone)).toBe(addDays(date, -1));
+      expect(eveningOf(garden.time(date, 12, 0), zone)).toBe(date);
+    }
+  });
+});
+
+test('whether the morning is over is asked in one place: of the last flowers that open at dawn', () => {
+  const garden = new TestGarden();
+  garden.plant('squash-maxima', 'Slate Dome', 1);
+  garden.plant('tomato', 'Lock Keeper', 1, { reason: 'fruit' });
+  const morning = morningOf(garden.state, TEST_PLACE, DATE);
+  const crops = keepingHours(walkOrder(garden.state)).map(({ crop }) => crop);
+  expect(crops).toEqual([squash]);
+  const { opens, closes } = morning.window(squash);
+  expect([opens - 1, opens, closes - 1, closes].map((now) => windowNow({ opens, closes }, now))).toEqual([
+    'before',
+    'open',
+    'open',
+    'over',
+  ]);
+  for (const now of [closes - 1, closes]) expect(morningOver(morning, crops, now)).toBe(now >= closes);
+  const noon = morning.day.sunrise + 6 * 60 * MINUTE;
+  for (const crop of [[], [cropOf('bottle-gourd')]]) {
+    expect(morningOver(morning, crop, noon - 1)).toBe(false);
+    expect(morningOver(morning, crop, noon)).toBe(true);
+  }
+});
+
 describe('warnings', () => {
   test('rain all morning, early heat, and people in it', () => {
     expect(kinds(['squash-maxima'], day({ rainMm: 12 }))).toEqual(['rain']);
@@ -121,10 +194,18 @@ describe('warnings', () => {
     const hot = day({ minC: 22, maxC: 33, dewPointC: 12 });
     const moist = day({ dewPointC: 19 });
     expect(kinds(['tomato'], hot)).not.toContain('hot-nights');
-    expect(kinds(['tomato'], hot, [hot])).toContain('hot-nights');
-    expect(kinds(['tomato'], day({ minC: 20, maxC: 33, dewPointC: 12 }), [hot])).not.toContain('hot-nights');
-    expect(kinds(['tomato'], moist, [moist])).toContain('moist-air');
-    expect(kinds(['tomato'], moist, [day({ dewPointC: 18 })])).not.toContain('moist-air');
-    expect(kinds(['squash-maxima'], hot, [hot])).not.toContain('hot-nights');
+    const before = (each: WeatherDay, days = 1) => ({ ...each, date: addDays(DATE, -days) });
+    expect(kinds(['tomato'], hot, [before(hot)])).toContain('hot-nights');
+    expect(kinds(['tomato'], day({ minC: 20, maxC: 33, dewPointC: 12 }), [before(hot)])).not.toContain(
+      'hot-nights',
+    );
+    expect(kinds(['tomato'], moist, [before(moist)])).toContain('moist-air');
+    expect(kinds(['tomato'], moist, [before(day({ dewPointC: 18 }))])).not.toContain('moist-air');
+    expect(kinds(['squash-maxima'], hot, [before(hot)])).not.toContain('hot-nights');
+    // A day that is missing, or that nobody knows, lies between: these are no days on end.
+    expect(kinds(['tomato'], hot, [before(hot, 2)])).not.toContain('hot-nights');
+    expect(
+      kinds(['tomato'], hot, [before(hot, 2), before(day({ source: 'climate', maxC: 40, minC: 25 }))]),
+    ).not.toContain('hot-nights');
   });
 });

@@ -3,6 +3,7 @@ import type { Place, State } from '../ledger';
 import { isKnownWeather, type WeatherDay } from '../sky';
 import { localDateOf, type LocalDate } from '../time';
 import { gardenDay, openWindow, type GardenDay, type OpenWindow } from './morning';
+import { eveningOf } from './roundDay';
 
 const MINUTE = 60_000;
 
@@ -85,10 +86,10 @@ export function clockShifts(
     const crop = cropOf(variety.crop);
     for (const { at, what } of stand.clock) {
       const time = Date.parse(at);
-      const date = localDateOf(
-        time - (crop.clock.round === 'dusk' && what === 'shut' ? 12 * 60 * MINUTE : 0),
-        place.zone,
-      );
+      const date =
+        crop.clock.round === 'dusk' && what !== 'insects'
+          ? eveningOf(time, place.zone)
+          : localDateOf(time, place.zone);
       const day = gardenDay(place, date);
       const weather = weatherOf(date);
       const shift = weatherShift(crop, weather);

@@ -1,7 +1,10 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import Joi from 'joi';
 import {
   ACTS,
   catalogue,
+  closureFacts,
   CLOSURES,
   CROP_IDS,
   cropOf,
@@ -96,6 +99,7 @@ const cropSchema = Joi.object({
       .min(2),
   ),
   verdictDay: fact(Joi.number().integer().min(2).max(12)),
+  perennial: fact(Joi.valid(true)).allow(null),
   minutesPerFemale: fact(Joi.number().min(0.05).max(15)),
   daysToEat: fact(range(120)).allow(null),
   daysToSeed: fact(range(120)).allow(null),
@@ -118,6 +122,38 @@ test.each(catalogue.map((crop) => [crop.id, crop] as const))(
     expect(cropOf(crop.id)).toBe(crop);
   },
 );
+
+/** Every fact that a value holds, by the name under which it is kept. */
+function factsIn(value: unknown, name = ''): [name: string, fact: object][] {
+  if (value === null || typeof value !== 'object') return [];
+  if ('standing' in value && 'source' in value) return [[name, value]];
+  return Object.entries(value).flatMap(([key, each]) => factsIn(each, key));
+}
+
+// A number that nothing reads is believed by nobody and wrong before long.
+test('every fact of the catalogue has a standing and a reader outside the catalogue and its test', () => {
+  const own = ['types', 'cucurbits', 'otherCrops', 'stages', 'facts'].map((name) =>
+    join(__dirname, `${name}.ts`),
+  );
+  const sources = ['core', 'src', 'server'].flatMap((room) =>
+    readdirSync(join(__dirname, '../..', room), { recursive: true, encoding: 'utf8' })
+      .map((file) => join(__dirname, '../..', room, file))
+      .filter((file) => /[.]tsx?$/.test(file) && !/[.]test[.]tsx?$/.test(file) && !own.includes(file)),
+  );
+  const code = sources.map((file) => readFileSync(file, 'utf8')).join('\n');
+  const facts = [
+    ...catalogue.flatMap((crop) => factsIn(crop)),
+    ...CLOSURES.flatMap((closure) => factsIn(closureFacts(closure))),
+  ];
+  const names = new Set(facts.map(([name]) => name));
+  expect(names.size).toBeGreaterThan(15);
+  const unread = [...names].filter(
+    (name) =>
+      !new RegExp(`[.]${name}[?]?[.]|[.]${name}\\b[^:]|\\{[^{}]*\\b${name}\\b[^{}]*\\} = `).test(code),
+  );
+  expect(unread).toEqual([]);
+  for (const [, fact] of facts) expect('PHSM').toContain((fact as { standing: string }).standing);
+});
 
 test('every crop id has one entry', () => {
   expect(catalogue.map(({ id }) => id)).toEqual(CROP_IDS);

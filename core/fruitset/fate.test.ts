@@ -82,7 +82,7 @@ test.each([
     'lost-later',
   ],
 ] as const)('%s', (_name, looks, fate) => {
-  expect(fateOf(worked(looks as never), squash, zone, addDays(DAY0, 30))).toBe(fate);
+  expect(fateOf(worked(looks as never), squash, zone, addDays(DAY0, 12))).toBe(fate);
 });
 
 test('knocked off before any verdict is a drop; harvested is set', () => {

@@ -57,6 +57,12 @@ export function plantsOfStand(state: State, stand: StandId): readonly Plant[] {
   return index.get(stand) ?? [];
 }
 
+/** Whether any flower of a crop is on record. */
+export function hasFlowersOf(state: State, crop: Crop): boolean {
+  for (const plant of state.flowersOf.keys()) if (growing(state, plant)?.crop === crop) return true;
+  return false;
+}
+
 /** Every flower recorded on a plant, oldest record first. */
 export function flowersOn(state: State, plant: PlantId): Flower[] {
   return (state.flowersOf.get(plant) ?? []).flatMap((id) => state.flowers.get(id) ?? []);

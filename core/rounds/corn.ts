@@ -1,9 +1,10 @@
 import type { Draft, Flower, Place, State } from '../ledger';
 import { fatherVarietyOf, mainPatch, walkOrder, type Growing } from '../patch';
+import { fitForSeed } from '../purity';
 import { addDays, localDateOf, type LocalDate } from '../time';
 import { freeMales } from './dawn';
 import { matchPollen } from './matching';
-import { earStops, lastCheck, shutMales, silkAge, silkReady, silkSeenAt } from './stops';
+import { earStops, shutMales, silkAge, silkReady, silkSeenAt } from './stops';
 
 export interface Ear {
   readonly flower: Flower;
@@ -31,7 +32,7 @@ export interface CornDay {
   readonly toScout: readonly Growing[];
   /** Bagged, no silk seen yet: peep under the bag each day. */
   readonly toCheck: readonly Ear[];
-  /** Silk was out before any bag: not for seed. */
+  /** Not for seed any more: silk out before its bag, or a bag that let pollen in. */
   readonly tooLate: readonly Ear[];
   readonly silked: readonly SilkedEar[];
   /** Shedding and free to bag this afternoon for tomorrow, other plants than the silked ears' first. */
@@ -71,12 +72,11 @@ export function cornDay(
       const shut = flower.shuttings[0];
       const silk = silkSeenAt(flower);
       if (flower.pollinations.length > 0) covered++;
-      else if (!shut && silk) tooLate.push({ flower, growing });
+      else if (fitForSeed(flower, state).verdict === 'unfit') tooLate.push({ flower, growing });
       else if (!shut) toBag.push({ flower, growing });
-      else if (silkReady(flower, place.zone, date)) {
-        if (lastCheck(flower)?.result === 'torn') tooLate.push({ flower, growing });
-        else silked.push({ flower, growing, silkDays: silkAge(flower, place.zone, date) ?? 0 });
-      } else if (!silk) toCheck.push({ flower, growing });
+      else if (silkReady(flower, place.zone, date))
+        silked.push({ flower, growing, silkDays: silkAge(flower, place.zone, date) ?? 0 });
+      else if (!silk) toCheck.push({ flower, growing });
       else tooLate.push({ flower, growing });
     }
     if (ears === 0) toScout.push(growing);

@@ -2,6 +2,7 @@ import { gardenDay } from '../bloom';
 import type { Closure, Tool } from '../crops';
 import type { Draft, Flower, Place, State } from '../ledger';
 import { walkOrder, type Growing } from '../patch';
+import { fitForSeed } from '../purity';
 import { addDays, localDateOf, type LocalDate } from '../time';
 
 /** Visits with a brush that one mother gets on a day (common practice: 3-4 times), and hours between. */
@@ -75,6 +76,7 @@ export function crossDay(state: State, place: Place, date: LocalDate): CrossDay 
         if (flower.coverOffAt === null) bagsOff.push({ flower, growing });
         continue;
       }
+      if (fitForSeed(flower, state).verdict === 'unfit') continue;
       const mother = motherOf(flower, growing, place, date, on);
       if (mother) mothers.push(mother);
     }
@@ -88,8 +90,8 @@ export function crossDay(state: State, place: Place, date: LocalDate): CrossDay 
       const shut = flower.shuttings[0];
       if (!shut && isAt(flower, 'coloured', date, place.zone)) fathersToBag.push({ flower, growing });
       // Open for two or three days: its pollen serves from the day after the bag went on.
-      if (shut && on(shut.at) < date && on(shut.at) >= addDays(date, -3))
-        fathersReady.push({ flower, growing });
+      const fresh = shut && on(shut.at) < date && on(shut.at) >= addDays(date, -3);
+      if (fresh && fitForSeed(flower, state).verdict !== 'unfit') fathersReady.push({ flower, growing });
     }
   const coming = toEmasculate.length + mothers.filter(({ nextAt }) => nextAt !== null).length;
   return {

@@ -4,7 +4,7 @@ import { chanceOfAtLeast, pollinationsNeeded } from '../fruitset';
 import type { Goal } from '../ledger';
 import { TestGarden, type Planted } from '../testGarden';
 import { addDays } from '../time';
-import { frostAfter, goalSum, goalSums, ratesOf, workTime } from '.';
+import { goalSum, goalSums, ratesOf, workTime } from '.';
 
 const TODAY = '2026-07-10';
 const seeds = (amount: number, more: Partial<Goal> = {}): Partial<Goal> => ({
@@ -134,15 +134,6 @@ test('no goal, no plants, or a goal that asks for nothing: no sum, no crash', ()
   made.goal(bare.stand, seeds(100));
   for (const plant of bare.plants) made.write(made.time('2026-07-01', 9), { kind: 'plantRemoved', plant });
   expect(goalSums(made.state, made.place, TODAY)).toEqual([]);
-});
-
-test('the first frost to come is the grower’s own, else usual for the latitude, none near the equator', () => {
-  const made = new TestGarden();
-  expect(frostAfter(made.state, made.place, TODAY)).toMatch(/^2026-1[01]-/);
-  expect(frostAfter(made.state, { ...made.place, latitude: 2 }, TODAY)).toBeNull();
-  made.write(made.time('2026-06-01', 9), { kind: 'frostExpected', patch: made.patchId, frostOn: '09-20' });
-  expect(frostAfter(made.state, made.place, TODAY)).toBe('2026-09-20');
-  expect(frostAfter(made.state, made.place, '2026-11-01')).toBe('2027-09-20');
 });
 
 test('more assurance, or more fruit, never asks for fewer pollinations', () => {

@@ -1,4 +1,12 @@
-import { gardenDay, morningOf, NO_WEATHER, type GardenDay, type OpenWindow, type WeatherOf } from '../bloom';
+import {
+  gardenDay,
+  morningOf,
+  NO_WEATHER,
+  windowNow,
+  type GardenDay,
+  type OpenWindow,
+  type WeatherOf,
+} from '../bloom';
 import { lookDue, type LookDue } from '../fruitset';
 import type { PlantId } from '../ids';
 import type { Flower, Place, State } from '../ledger';
@@ -148,7 +156,7 @@ export function nextRounds(
   const today = localDateOf(now, place.zone);
   const rounds: Round[] = [];
   const add = (round: PollinationRound | null) => {
-    if (round && round.toDo.length > 0 && now < round.window.closes) rounds.push(round);
+    if (round && round.toDo.length > 0 && windowNow(round.window, now) !== 'over') rounds.push(round);
   };
   add(pollinationRound(state, place, addDays(today, -1), 'dusk', weatherOf));
   add(pollinationRound(state, place, today, 'dawn', weatherOf));

@@ -1,5 +1,5 @@
 import type { Closure, Tool } from '../crops';
-import type { CheckResult, Draft, Father, LossCause, Purpose, State } from '../ledger';
+import type { CheckResult, Draft, Father, LossCause, Purpose } from '../ledger';
 import { isWhole } from '../bloom';
 import type { FatherOffer, Stop } from './stops';
 
@@ -120,11 +120,4 @@ export function goneDrafts({ flower: { id } }: Pick<Stop, 'flower'>, cause: Loss
 /** Males picked and said to be whole, all of them: what the key for it says. */
 export function pickedDrafts(males: readonly string[]): Draft[] {
   return males.map((flower) => ({ kind: 'closureChecked', flower, result: 'whole' }));
-}
-
-/** Whether every male named was looked at this round, so that nothing is left to ask. */
-export function malesLookedAt(state: State, fathers: readonly Father[]): boolean {
-  return fathers.every(({ flowers }) =>
-    flowers.every((id) => (state.flowers.get(id)?.checks.length ?? 0) > 0),
-  );
 }

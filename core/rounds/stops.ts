@@ -1,4 +1,4 @@
-import { isWhole, lastCheck, roundDateOf, type OpenWindow } from '../bloom';
+import { isWhole, lastCheck, roundDateOf } from '../bloom';
 import type { Crop } from '../crops';
 import type { FlowerId, PlantId } from '../ids';
 import type { Flower, State } from '../ledger';
@@ -203,8 +203,3 @@ const WALK_MIN = 0.4;
 
 /** A crop that opens later than this before a round's end is not held to that end [M]. */
 export const LATE_OPENER_MIN = 10;
-
-/** Whether a window is past, to come or open at `now`. */
-export function windowNow({ opens, closes }: OpenWindow, now: number): 'before' | 'open' | 'over' {
-  return now < opens ? 'before' : now < closes ? 'open' : 'over';
-}

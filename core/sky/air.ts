@@ -59,6 +59,21 @@ export function heatIndex(temperatureC: number, relativeHumidityPct: number): nu
   return ((simple < 80 ? simple : rothfusz(t, r)) - 32) / 1.8;
 }
 
+/**
+ * The mean of compass directions in degrees, as the direction of their summed unit vectors: of 350 and 10 that is 0. Calm opposites
+ * that cancel out give the first of them. Mardia & Jupp, Directional Statistics, 2000. Throws `directions` without any.
+ */
+export function meanDirection(degrees: readonly number[]): number {
+  const first = degrees[0];
+  if (first === undefined)
+    throw new TrowelError('directions', 'There is no direction to take a mean of.', { field: 'directions' });
+  const sum = (of: (radians: number) => number) =>
+    degrees.reduce((total, each) => total + of((each * Math.PI) / 180), 0);
+  const [north, east] = [sum(Math.cos), sum(Math.sin)];
+  if (Math.hypot(north, east) < 1e-9) return first;
+  return ((((Math.atan2(east, north) * 180) / Math.PI) % 360) + 360) % 360;
+}
+
 function rothfusz(t: number, r: number): number {
   const index =
     -42.379 +

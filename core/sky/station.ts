@@ -1,6 +1,6 @@
 import { hashText, seededRandom } from '../random';
 import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
-import { dewPoint } from './air';
+import { dewPoint, meanDirection } from './air';
 import { climateDay } from './climate';
 import type { Coordinates } from './sunTimes';
 import type { StationDay, StationReading, WeatherHour } from './weather';
@@ -126,7 +126,7 @@ export function simulatedStation(
       dewPointC:
         Math.round(mean(({ temperatureC, humidityPct }) => dewPoint(temperatureC, humidityPct)) * 10) / 10,
       cloudPct: Math.round(mean(({ cloudPct }) => cloudPct)),
-      windFromDeg: Math.round(mean(({ windFromDeg }) => windFromDeg)),
+      windFromDeg: Math.round(meanDirection(inDay.map(({ windFromDeg }) => windFromDeg))) % 360,
       leadDays: Math.max(0, lead),
     });
   }

@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { addDays, localDateOf } from '../time';
-import { climateDay, simulatedStation, usualFrost, weatherOn, weatherSeries, type Noted } from '.';
+import {
+  climateDay,
+  meanDirection,
+  simulatedStation,
+  usualFrost,
+  weatherOn,
+  weatherSeries,
+  type Noted,
+} from '.';
 
 const PLACE = { latitude: 46.2, longitude: 14.6, zone: 'Europe/Ljubljana' };
 const NOW = Date.parse('2026-07-14T03:05:00Z');
@@ -136,7 +144,31 @@ test('the climate is warmest half a year apart on the two halves of the earth, a
   expect(climateDay({ latitude: -46 }, '2026-01-15').maxC).toBeGreaterThan(
     climateDay({ latitude: -46 }, '2026-07-15').maxC + 15,
   );
-  expect(usualFrost({ latitude: 0 })).toBeNull();
-  expect(usualFrost({ latitude: 46 })).toMatch(/^(09|10|11)-/);
-  expect(usualFrost({ latitude: -46 })).toMatch(/^(03|04|05)-/);
+});
+
+test('the first frost is guessed as a range from 40 degrees polewards; nearer the equator latitude tells nothing', () => {
+  for (const latitude of [0, 20, 35, 39.9, -39.9]) expect(usualFrost({ latitude })).toBeNull();
+  expect(usualFrost({ latitude: 46 })).toEqual({
+    early: expect.stringMatching(/^(09|10)-/),
+    late: expect.stringMatching(/^(10|11)-/),
+  });
+  expect(usualFrost({ latitude: -46 })?.early).toMatch(/^0[345]-/);
+  for (const latitude of [40, 46, 52, 60]) {
+    const frost = usualFrost({ latitude });
+    expect((frost?.early ?? '') < (frost?.late ?? '')).toBe(true);
+  }
+});
+
+// Mardia & Jupp, Directional Statistics (2000), the roulette wheel (from memory): 43, 45, 52, 61, 75, 88, 88, 279, 357 degrees have the mean direction 51.
+test('a mean of directions goes round the compass', () => {
+  expect(meanDirection([43, 45, 52, 61, 75, 88, 88, 279, 357])).toBeCloseTo(51, 0);
+  expect(Math.round(meanDirection([350, 10])) % 360).toBe(0);
+  expect(meanDirection([80, 100])).toBeCloseTo(90, 9);
+  expect(meanDirection([0, 180])).toBe(0);
+  expect(() => meanDirection([])).toThrow(/direction/);
+  const day = simulatedStation(
+    { latitude: 46.2, longitude: 14.6, zone: 'Europe/Ljubljana' },
+    Date.UTC(2026, 6, 14, 12),
+  );
+  for (const { windFromDeg } of day.days) expect(windFromDeg).toBeLessThan(360);
 });

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { plantName, walkOrder, type Growing } from '@core/patch';
-import { morningOf } from '@core/bloom';
+import { morningOf, windowNow } from '@core/bloom';
 import { clockText } from '@core/time';
 import { cornDay, nextMarkIn, pourDrafts, workSteps, type Ear, type EarPair } from '@core/rounds';
 import { stageFacts, cropOf } from '@core/crops';
@@ -71,7 +71,7 @@ function Corn() {
   const plants = walkOrder(state)
     .filter(({ crop: { family }, stand }) => family === 'corn' && stand.reason !== 'fruit')
     .sort((a, b) => (a.stand.id === b.stand.id ? 0 : a.stand.id < b.stand.id ? -1 : 1));
-  const over = now > dry.closes;
+  const over = windowNow(dry, now) === 'over';
   const nothing = plants.length === 0;
   return (
     <Page

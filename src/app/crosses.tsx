@@ -55,6 +55,9 @@ function Crosses() {
       ...visitDrafts(mother, father, tool, bagOf(growing), visits === 0 ? nextMarkIn(state) : null),
     );
   };
+  // The key names all that it records.
+  const visitTitle = ({ visits }: Mother) =>
+    `${cone ? 'Cone over' : 'Dabbed'}, bagged${visits === 0 ? `, mark ${nextMarkIn(state)}` : ''}`;
   const crop = stands[0]?.crop;
   return (
     <Page
@@ -150,9 +153,9 @@ function Crosses() {
             >
               {mother.nextAt === null ? null : (
                 <Key
-                  title="Pollen on"
+                  title={visitTitle(mother)}
                   small
-                  label={`Pollen on ${plantName(mother.growing)}, visit ${mother.visits + 1}`}
+                  label={`${visitTitle(mother)}: pollen on ${plantName(mother.growing)}, visit ${mother.visits + 1}`}
                   disabled={busy || day.fathersReady.length === 0}
                   onPress={() => void pollinate(mother)}
                 />

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { mdiCog, mdiMagnify } from '@/ui/controls/iconPaths';
 import { useRouter } from 'expo-router';
-import { morningOf } from '@core/bloom';
+import { keepingHours, morningOf, morningOver } from '@core/bloom';
 import { bandDay, looksDue, nextRounds, type Round } from '@core/rounds';
 import { walkOrder } from '@core/patch';
 import { clockText, dayText } from '@core/time';
@@ -43,16 +43,20 @@ function Today() {
   const date = useMemo(() => bandDay(place, now).date, [place, now]);
   const morning = useMemo(() => morningOf(state, place, date, weatherOf), [state, place, date, weatherOf]);
   const { day } = morning;
+  const hours = useMemo(() => keepingHours(walkOrder(state)), [state]);
   const evening =
-    first !== undefined && first.kind !== 'dawn' && first.date === today && now > day.sunrise + 5 * 3_600_000;
+    first !== undefined &&
+    first.kind !== 'dawn' &&
+    first.date === today &&
+    morningOver(
+      morning,
+      hours.map(({ crop }) => crop),
+      now,
+    );
   const windows = useMemo(() => {
     const bars = new Map<string, { name: string; from: number; to: number }>();
-    const order = walkOrder(state);
-    // Vines and corn keep hours; fruit by brush and vibration has all day, and would only crowd them.
-    const hours = order.filter(
-      ({ crop, stand }) => crop.family === 'cucurbit' || (crop.family === 'corn' && stand.reason !== 'fruit'),
-    );
-    for (const { crop } of hours.length > 0 ? hours : order) {
+    // What has all day would only crowd what keeps hours.
+    for (const { crop } of hours.length > 0 ? hours : walkOrder(state)) {
       const squash = crop.id.startsWith('squash');
       if (crop.clock.round !== (evening ? 'dusk' : 'dawn')) continue;
       const { opens, closes } = morning.window(crop);
@@ -63,7 +67,7 @@ function Today() {
       });
     }
     return [...bars.values()];
-  }, [state, morning, evening]);
+  }, [state, hours, morning, evening]);
   const onBand =
     first &&
     (first.kind === 'walk' ? evening : evening === (first.kind === 'dusk') && first.date === day.date);

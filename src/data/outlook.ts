@@ -1,6 +1,16 @@
-import { useEffect, useState } from 'react';
-import { bloomOutlook, recordsOf, teachingFlowers, type BudRecord, type VarietyOutlook } from '@core/bloom';
+import { useEffect, useMemo, useState } from 'react';
+import {
+  bloomOutlook,
+  keepingHours,
+  morningOf,
+  morningOver,
+  recordsOf,
+  teachingFlowers,
+  type BudRecord,
+  type VarietyOutlook,
+} from '@core/bloom';
 import type { State } from '@core/ledger';
+import { walkOrder } from '@core/patch';
 import { bandDay } from '@core/rounds';
 import { addDays, type LocalDate } from '@core/time';
 import { useGarden } from './garden';
@@ -18,13 +28,19 @@ const SLICE = 500;
 
 /**
  * What opens in the next days. Worked out after the screen stands, so that no tap waits for it; `null` until then.
- * From midday on, today's openings are over and it begins with tomorrow.
+ * Once the morning is over, so are today's openings, and it begins with tomorrow.
  */
 export function useOutlook(): readonly VarietyOutlook[] | null {
   const { state, place, now, today } = useGarden();
-  const { temperatures } = useWeather();
+  const { temperatures, weatherOf } = useWeather();
   const day = bandDay(place, now);
-  const from = now > day.sunrise + 6 * 3_600_000 && day.date === today ? addDays(today, 1) : day.date;
+  const morning = useMemo(
+    () => morningOf(state, place, day.date, weatherOf),
+    [state, place, day.date, weatherOf],
+  );
+  const crops = useMemo(() => keepingHours(walkOrder(state)).map(({ crop }) => crop), [state]);
+  const over = morningOver(morning, crops, now);
+  const from = over && day.date === today ? addDays(today, 1) : day.date;
   const [told, setTold] = useState<Told | null>(latest);
   const known =
     latest?.state === state && latest.from === from && latest.temperatures === temperatures ? latest : null;

@@ -102,6 +102,12 @@ export function GoalForm({
               {rangeText(crop.plantsToSave.value.conserve)} ({crop.plantsToSave.source}).
             </Txt>
           ) : null}
+          {crop.isolationM ? (
+            <Txt size="label" tone="muted">
+              Left to the open air seed stays pure only {rangeText(crop.isolationM.value)} m from others it
+              can cross with ({crop.isolationM.source}); shut flowers need no distance.
+            </Txt>
+          ) : null}
           {stand.reason === 'cross' ? (
             <Tiles question="Father's variety of the cross">
               {others.map((other) => (

@@ -12,9 +12,10 @@ import {
   type KeyStep,
 } from '@core/key';
 import type { Growing } from '@core/patch';
-import { gardenDay } from '@core/bloom';
+import { morningOf, morningOver } from '@core/bloom';
 import { useDraft } from '@/data/draft';
 import { useGarden } from '@/data/garden';
+import { useWeather } from '@/data/weather';
 import { Badge, Card, Key, Notice } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
@@ -165,9 +166,9 @@ function TakeOver({
 
 /** What to do with it now, by reason; the stand's own reason first. */
 function Advice({ crop, entry, first }: { crop: Crop; entry: Entry; first: Reason }) {
-  const { place, now, today } = useGarden();
-  const day = gardenDay(place, today);
-  const part = now < day.sunrise + 6 * 3_600_000 ? 'morning' : 'evening';
+  const { state, place, now, today } = useGarden();
+  const { weatherOf } = useWeather();
+  const part = morningOver(morningOf(state, place, today, weatherOf), [crop], now) ? 'evening' : 'morning';
   const order = [first, ...REASONS.filter((reason) => reason !== first)];
   const grouped: { words: string; reasons: Reason[] }[] = [];
   for (const reason of order) {
@@ -178,7 +179,7 @@ function Advice({ crop, entry, first }: { crop: Crop; entry: Entry; first: Reaso
   }
   return (
     <Card>
-      <Txt size="heading">{part === 'morning' ? 'This morning' : 'Tonight'}</Txt>
+      <Txt size="heading">{part === 'morning' ? 'Now' : 'Tonight'}</Txt>
       {grouped.map(({ words, reasons: forWhat }) => (
         <View key={words}>
           <Txt size="strong">For {forWhat.map((reason) => reasonWords[reason]).join(', ')}</Txt>

@@ -16,6 +16,7 @@ import { useGarden } from '@/data/garden';
 import { Badge, Card, Field, Key, Notice, Row, Sheet, Stepper, Tile, Tiles } from '../controls';
 import { CauseSheet } from '../fruit/CauseSheet';
 import { Txt, useColours } from '../theme';
+import { FitnessLine } from './FitnessLine';
 import {
   causeWords,
   checkWords,
@@ -72,6 +73,9 @@ export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growi
           />
         ) : null}
       </View>
+      {growing.stand.reason !== 'fruit' && flower.shuttings.length + flower.pollinations.length > 0 ? (
+        <FitnessLine flower={flower} />
+      ) : null}
       {story.length === 0 ? <Txt tone="muted">An old record: its entries are in the export.</Txt> : null}
       {story.map((standing) => {
         const { event, withdrawnBy, corrections } = standing;

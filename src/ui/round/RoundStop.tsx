@@ -14,17 +14,17 @@ import {
   stopDrafts,
   stopWork,
   suggestFathers,
-  windowNow,
   type PollinationRound,
   type Stop,
 } from '@core/rounds';
-import { gardenDay, openWindow } from '@core/bloom';
+import { morningOf, windowNow } from '@core/bloom';
 import { closureAtDawn, DEMO_SEED } from '@core/simulation';
 import { clockText } from '@core/time';
 import type { DawnPlan } from '@/data/dawnPlan';
 import { useDraft } from '@/data/draft';
 import { useGarden } from '@/data/garden';
 import { useRecording } from '@/data/useRecording';
+import { useWeather } from '@/data/weather';
 import { Key, Notice, Tile, Tiles } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
@@ -61,6 +61,7 @@ export interface RoundStopProps {
 /** One flower of the round: find it, look at its closure, pollinate, shut again, mark. */
 export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }: RoundStopProps) {
   const { state, place, now, prefs, patch, demo, space } = useGarden();
+  const { weatherOf } = useWeather();
   const { flower, growing } = stop;
   const { crop, variety, bed } = growing;
   const wide = useIsWide();
@@ -115,7 +116,7 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
     clear();
     onGo(null);
   };
-  const window = dawn ? dawn.morning.window(crop) : openWindow(crop, gardenDay(place, round.date));
+  const window = (dawn?.morning ?? morningOf(state, place, round.date, weatherOf)).window(crop);
   const status = windowNow(window, now);
   const title =
     found === 'not-open'

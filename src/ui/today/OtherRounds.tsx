@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useRouter, type Href } from 'expo-router';
-import type { Morning } from '@core/bloom';
+import { windowNow, type Morning } from '@core/bloom';
 import { cropOf } from '@core/crops';
 import type { Place, State } from '@core/ledger';
 import { walkOrder } from '@core/patch';
@@ -61,15 +61,15 @@ function cornRow(state: State, place: Place, today: LocalDate, morning: Morning,
   if (!walkOrder(state).some(({ crop, stand }) => crop.family === 'corn' && stand.reason !== 'fruit'))
     return null;
   const corn = cornDay(state, place, today);
-  const { opens, closes } = morning.window(cropOf('corn'));
-  const pour = corn.pairs.length > 0 && now < closes;
+  const window = morning.window(cropOf('corn'));
+  const pour = corn.pairs.length > 0 && windowNow(window, now) !== 'over';
   const parts = [
     pour ? `${plural(corn.pairs.length, 'swap')} when the dew is off` : null,
     corn.bagsWanted > 0 ? `${plural(corn.bagsWanted, 'tassel')} to bag` : null,
     corn.toBag.length > 0 ? `${plural(corn.toBag.length, 'shoot')} to bag` : null,
     `${plural(corn.toScout.length + corn.toCheck.length, 'look')} to make`,
   ].filter(Boolean);
-  const from = pour ? opens : null;
+  const from = pour ? window.opens : null;
   return { name: 'Corn', what: parts.join(', '), path: '/corn', from };
 }
 

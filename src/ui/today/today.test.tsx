@@ -142,7 +142,7 @@ describe('a goal', () => {
     [
       'on-course',
       { seed: { amount: 300, unit: 'seeds' } },
-      /^\d+ pollinations to go, the last useful one on /,
+      /^\d+ pollinations to go, the last useful one about /,
     ],
     [
       'behind',
@@ -154,7 +154,12 @@ describe('a goal', () => {
       { seed: { amount: 300, unit: 'seeds' }, by: '2026-08-01' },
       /would not ripen in time.*A later date/,
     ],
-    ['unreachable', { seed: { amount: 90_000, unit: 'seeds' } }, /More flowers are needed than will open/],
+    [
+      'unreachable',
+      { seed: { amount: 90_000, unit: 'seeds' }, by: '2026-10-05' },
+      /More flowers are needed than will open/,
+    ],
+    ['behind', { seed: { amount: 90_000, unit: 'seeds' } }, /if the frost comes early/],
   ] as const)('%s is said with what to do', (standing, goal, words) => {
     const { sum } = sumOf(goal as Partial<Goal>);
     expect(sum.standing).toBe(standing);

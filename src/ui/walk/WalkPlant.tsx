@@ -11,7 +11,7 @@ import {
   type Sex,
 } from '@core/crops';
 import { workedForKitchen, type Draft, type Flower } from '@core/ledger';
-import { plantName, type Growing, flowersOn } from '@core/patch';
+import { flowersOn, hasFlowersOf, plantName, type Growing } from '@core/patch';
 import { daysBetween, localDateOf } from '@core/time';
 import type { PlantTonight } from '@core/rounds';
 import { useDraft } from '@/data/draft';
@@ -66,6 +66,8 @@ export function WalkPlant({
   const { plant, crop, variety, stand } = growing;
   const flowers = useMemo(() => flowersOn(state, plant.id), [state, plant.id]);
   const sexes = sexesOf(crop);
+  // How to tell the sexes, till the first flower of the crop is on record.
+  const firstOfCrop = useMemo(() => !hasFlowersOf(state, crop), [state, crop]);
   const bearer = sexes[0] as Sex;
   const first: Choice = { ...FIRST, sex: bearer };
   const { value: kept, change, clear } = useDraft(`walk/${space}/${plant.id}`, first);
@@ -213,6 +215,11 @@ export function WalkPlant({
         />
       ) : null}
       <Card style={{ padding: 10 }}>
+        {firstOfCrop ? (
+          <Txt size="label" tone="muted">
+            {crop.sexing.value}
+          </Txt>
+        ) : null}
         {sexes.length > 1 ? (
           <Tiles question="What do you see?">
             {sexes.map((sex) => (

@@ -1,0 +1,71 @@
+import { View } from 'react-native';
+import type { Flower } from '@core/ledger';
+import { fitForSeed, type FitReason, type Fitness } from '@core/purity';
+import { useGarden } from '@/data/garden';
+import { Badge } from '../controls';
+import { Txt } from '../theme';
+
+const verdictWords: Record<Fitness, string> = {
+  fit: 'fit for seed',
+  'not-recorded': 'seed: not all recorded',
+  unfit: 'not for seed',
+};
+const verdictTone = { fit: 'leaf', 'not-recorded': 'pollen', unfit: 'brick' } as const;
+
+const reasonText: Record<FitReason['what'], string> = {
+  shut: 'shut in time',
+  'never-shut': 'not shut before it opened',
+  'stood-open': 'stood open before it was shut',
+  'worked-as-it-opened': 'worked as it opened, then shut',
+  whole: 'closure found whole',
+  torn: 'closure found torn',
+  holed: 'closure found holed',
+  insect: 'an insect was inside',
+  'not-open': 'not open yet when looked at',
+  gone: 'found gone',
+  'not-looked-at': 'nobody noted how the closure was found',
+  lost: 'lost',
+  picked: 'picked',
+  'bee-in': 'a bee got in while it was worked',
+  'no-bee': 'no bee got in',
+  'left-open': 'left open after the work',
+  'nobody-said': 'not noted',
+  'no-father': 'father not noted',
+  'father-unfit': 'a father’s flower was not pure',
+  'father-not-recorded': 'a father’s closure was not noted',
+  'pure-fathers': 'pure fathers',
+  'other-variety': 'a father of another variety',
+  'anthers-out': 'anthers out',
+};
+const linkText: Record<FitReason['link'], string> = {
+  'shut-before': 'before it opened',
+  whole: 'at dawn',
+  kept: 'the flower',
+  'no-insect': 'bees while it was worked',
+  'shut-again': 'shut again afterwards',
+  fathers: 'fathers',
+  'father-variety': 'fathers',
+  'anthers-out': 'anthers taken out',
+};
+
+/** What a flower is fit for as seed by what was recorded of it, and what speaks against it or is missing. */
+export function FitnessLine({ flower }: { flower: Flower }) {
+  const { state } = useGarden();
+  const { verdict, reasons } = fitForSeed(flower, state);
+  const wanting = reasons.filter((reason) => reason.state !== 'seen');
+  const shown = wanting.filter(({ state: how }) => verdict !== 'unfit' || how === 'broken');
+  return (
+    <View style={{ gap: 4, alignItems: 'flex-start' }}>
+      <Badge text={verdictWords[verdict]} tone={verdictTone[verdict]} />
+      {shown.length > 0 ? (
+        <Txt size="label" tone="muted">
+          {[...new Set(shown.map(sentence))].join('; ')}.
+        </Txt>
+      ) : null}
+    </View>
+  );
+}
+
+function sentence({ link, what }: FitReason): string {
+  return what === 'nobody-said' ? `${linkText[link]}: ${reasonText[what]}` : reasonText[what];
+}

@@ -4,12 +4,22 @@ import { benchReading } from './reading';
 import { benchRounds } from './rounds';
 import { benchSeasons } from './season';
 
+/** Sizes that tell something, and the smallest at which all of it still runs (`--smallest`: the test run calls that). */
+const FULL = { events: [20_000, 200_000], mornings: 1000, forecasts: 2000, seasons: 150, repeats: 5 };
+const SMALLEST = { events: [6_000], mornings: 2, forecasts: 5, seasons: 1, repeats: 1 };
+
 async function main(): Promise<void> {
-  benchCore();
-  benchReading();
-  benchRounds();
-  benchSeasons(150);
-  await benchBrowser();
+  const { events, mornings, forecasts, seasons, repeats } = process.argv.includes('--smallest')
+    ? SMALLEST
+    : FULL;
+  benchCore(events);
+  benchReading(forecasts, events);
+  benchRounds(mornings);
+  benchSeasons(seasons);
+  await benchBrowser(events, repeats);
 }
 
-void main();
+void main().catch((error: unknown) => {
+  console.error(error);
+  process.exit(1);
+});

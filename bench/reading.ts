@@ -45,8 +45,8 @@ function benchDrawings(): void {
   );
 }
 
-function benchOutlook(): void {
-  for (const size of [20_000, 200_000]) {
+function benchOutlook(sizes: readonly number[]): void {
+  for (const size of sizes) {
     const state = fold(makeLog(size));
     const flowers = teachingFlowers(state, '2026-07-14');
     const records: BudRecord[] = [];
@@ -64,10 +64,11 @@ function benchOutlook(): void {
   }
 }
 
-export function benchReading(): void {
+/** The key, the forecast over so many seasons, the drawings, and the outlook of logs of these sizes. */
+export function benchReading(seasons: number, sizes: readonly number[]): void {
   benchKey();
-  benchForecast(2000, 10_000, 120);
-  benchForecast(400, 50_000, 40);
+  benchForecast(seasons, 10_000, 120);
+  benchForecast(Math.ceil(seasons / 5), 50_000, 40);
   benchDrawings();
-  benchOutlook();
+  benchOutlook(sizes);
 }

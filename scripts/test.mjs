@@ -59,6 +59,7 @@ check('formatting', ['prettier', '--check', '--log-level', 'warn', '.']);
 check('types', ['tsc', '--noEmit']);
 jest('core');
 jest('ui');
+check('benches at their smallest size', ['tsx', 'bench/index.ts', '--smallest']);
 const e2e = join(reports, 'e2e.json');
 const ok = step('interface tests in Chromium', ['playwright', 'test'], { E2E_JSON: e2e });
 count(ok, () => {

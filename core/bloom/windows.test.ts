@@ -150,6 +150,16 @@ describe('garden days go by the garden’s clock', () => {
     },
   );
 
+  // America/Santiago goes back an hour at the end of 4 April 2026: from noon on, twelve hours later is still the same day.
+  test('also where the clock goes back at midnight', () => {
+    const place = { name: 'South', latitude: -35, longitude: -71, zone: 'America/Santiago' };
+    const garden = new TestGarden(place, '2026-01-10');
+    const { plants } = garden.plant('squash-maxima', 'Slate Dome', 1);
+    const flower = garden.see(garden.time('2026-04-04', 12, 10), plants[0] as never, 'female', 'coloured');
+    garden.write(garden.time('2026-04-04', 12, 30), { kind: 'flowerShut', flower, closure: 'tape' });
+    expect(roundDateOf(garden.state.flowers.get(flower) as never, squash, place.zone)).toBe('2026-04-05');
+  });
+
   test('a night belongs to the evening before, however many hours it has', () => {
     const garden = new TestGarden();
     const zone = TEST_PLACE.zone;

@@ -134,6 +134,43 @@ describe('flower', () => {
     });
     expect(view && fateOf(view, cropOf('squash-maxima'), place.zone, '2026-08-01')).toBe('set');
   });
+  test('lobes and seconds that older versions wrote unasked are not recorded; what was put right stands', () => {
+    const [sighting] = story();
+    const worked = (v: number, lobes: number, openS: number) => ({
+      ...event({
+        kind: 'pollinated',
+        flower,
+        fathers: [],
+        tool: 'brush',
+        shutAgain: 'tape',
+        purpose: 'seed',
+        lobes,
+        openS,
+      }),
+      v,
+    });
+    const read = (...more: AnyEvent[]) => {
+      const { lobes, openS } =
+        after(sighting as AnyEvent, ...more).flowers.get(flower)?.pollinations[0] ?? {};
+      return [lobes, openS];
+    };
+    expect(read(worked(3, 3, 40))).toEqual([null, null]);
+    expect(read(worked(2, 3, 40))).toEqual([null, null]);
+    expect(read(worked(3, 2, 40))).toEqual([2, 40]);
+    expect(read(worked(4, 3, 40))).toEqual([3, 40]);
+    const old = worked(3, 2, 40);
+    const right = event({ kind: 'corrected', subject: flower, target: old.id, changes: { lobes: 3 } });
+    expect(read(old, { ...right, v: 4 })).toEqual([3, 40]);
+  });
+  test('left open, shut, and nobody said so are three things', () => {
+    const [sighting] = story();
+    const shutAgain = (said: object) =>
+      after(
+        sighting as AnyEvent,
+        event({ kind: 'pollinated', flower, fathers: [], tool: 'brush', purpose: 'seed', ...said }),
+      ).flowers.get(flower)?.pollinations[0]?.shutAgain;
+    expect([{ shutAgain: null }, { shutAgain: 'tape' }, {}].map(shutAgain)).toEqual(['open', 'tape', null]);
+  });
   test('is listed under its plant, and moves when the sighting is corrected to another', () => {
     const seen = event({
       kind: 'flowerSeen',

@@ -1,0 +1,36 @@
+// npm run acceptance: the store under random schedules of delays, failures, other tabs and sudden ends, in full number. Every
+// seed is printed; SEED=... runs one again. npm test runs a few of each.
+import { spawnSync } from 'node:child_process';
+import { ensureChromium, ensurePackages, quietEnv, root } from './ensure.mjs';
+
+ensurePackages();
+const CHROMIUM = ensureChromium();
+const { build } = await import('./build.mjs');
+await build();
+
+const seed = process.env.SEED ?? String(Date.now() % 2 ** 31);
+const env = {
+  ...quietEnv,
+  CHROMIUM,
+  SEED: seed,
+  SCHEDULES: process.env.SCHEDULES ?? '10000',
+  SCHEDULES_IN_BROWSER: process.env.SCHEDULES_IN_BROWSER ?? '300',
+  KILLS: process.env.KILLS ?? '20',
+};
+console.log(
+  `seed ${seed}: ${env.SCHEDULES} schedules over memory, ${env.SCHEDULES_IN_BROWSER} over IndexedDB, ${env.KILLS} killed pages`,
+);
+let failed = 0;
+for (const args of [
+  ['jest', 'src/data/store/acceptance', '--selectProjects', 'core'],
+  ['playwright', 'test', 'store.spec.ts', '--project', 'phone'],
+]) {
+  const { status } = spawnSync('npx', ['--no-install', ...args], { cwd: root, stdio: 'inherit', env });
+  if (status !== 0) failed++;
+}
+console.log(
+  failed === 0
+    ? `\nseed ${seed}: nothing was lost`
+    : `\nseed ${seed}: FAILED, run it again with SEED=${seed}`,
+);
+process.exit(failed === 0 ? 0 : 1);

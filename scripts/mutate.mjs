@@ -1,0 +1,203 @@
+// npm run mutate: breaks one rule at a time and expects the tests that guard it to go red. A rule that can be broken unseen is a
+// test that is missing. Files are put back whatever happens.
+import { spawnSync } from 'node:child_process';
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensurePackages, quietEnv, root } from './ensure.mjs';
+
+ensurePackages();
+
+const STORE = ['src/data/store'];
+const MUTANTS = [
+  {
+    rule: 'merging gives the same log in any order',
+    file: 'core/ledger/merge.ts',
+    from: 'return canonicalText(a) <= canonicalText(b) ? a : b;',
+    to: 'return a;',
+    tests: ['core/ledger'],
+  },
+  {
+    rule: 'a late entry finds its place in the log',
+    file: 'core/ledger/state.ts',
+    from: 'while (at > 0 && compareEvents(list[at - 1] as LedgerEvent, event) > 0) at--;',
+    to: '',
+    tests: ['core/ledger'],
+  },
+  {
+    rule: 'what is brought back stands again',
+    file: 'core/ledger/inForce.ts',
+    from: '(a.id < b.id ? 1 : -1)',
+    to: '(a.id < b.id ? -1 : 1)',
+    tests: ['core/ledger'],
+  },
+  {
+    rule: 'what was put right speaks with the version it was put right in',
+    file: 'core/ledger/inForce.ts',
+    from: 'v: Math.max(corrected.v, correction.v)',
+    to: 'v: corrected.v',
+    tests: ['core/ledger'],
+  },
+  {
+    rule: 'a snapshot that covers keys that are gone is thrown away',
+    file: 'src/data/store/ledgerStore.ts',
+    from: '!stored.covers.every((key) => present.has(key))',
+    to: 'false',
+    tests: STORE,
+  },
+  {
+    rule: 'a snapshot covers only what was folded into it',
+    file: 'src/data/store/ledgerStore.ts',
+    from: 'const covers = present.filter((key) => this.folded.has(key));',
+    to: 'const covers = present;',
+    tests: STORE,
+  },
+  {
+    rule: 'a reading drops no tap made meanwhile',
+    file: 'src/data/store/ledgerStore.ts',
+    from: 'state ??= fold([...events, ...this.taps]);',
+    to: 'state ??= fold(events);',
+    tests: STORE,
+  },
+  {
+    rule: 'a pack is written before its parts are removed',
+    file: 'src/data/store/journal.ts',
+    from: `    await this.box.set(packKey, batchText([...batches.values()].flat()));
+    await this.box.remove(whole);`,
+    to: `    await this.box.remove(whole);
+    await this.box.set(packKey, batchText([...batches.values()].flat()));`,
+    tests: STORE,
+  },
+  {
+    rule: 'an entry waits until storage has confirmed it',
+    file: 'src/data/store/journal.ts',
+    from: "        entry.saved = 'refused';\n",
+    to: "        entry.saved = 'refused';\n        this.pending = this.pending.filter((each) => each !== entry);\n",
+    tests: STORE,
+  },
+  {
+    rule: 'a tap is taken back once',
+    file: 'src/data/store/ledgerStore.ts',
+    from: 'this.change({ undoable: undoable.filter((each) => each !== tap) });',
+    to: '',
+    tests: STORE,
+  },
+  {
+    rule: 'a flower that stood open before it was shut is not for seed',
+    file: 'core/purity/fitForSeed.ts',
+    from: '(!open || shut.at <= open.at)',
+    to: 'true',
+    tests: ['core/purity'],
+  },
+  {
+    rule: 'a male that is not pure spoils the seed',
+    file: 'core/purity/fitForSeed.ts',
+    from: "if (fit?.verdict === 'unfit')",
+    to: "if (fit?.verdict === 'never')",
+    tests: ['core/purity'],
+  },
+  {
+    rule: 'a grown fruit that stops growing has not failed',
+    file: 'core/fruitset/fate.ts',
+    from: 'else if (set === null && day >= lastDay)',
+    to: 'else if (day >= lastDay)',
+    tests: ['core/fruitset'],
+  },
+  {
+    rule: 'what nobody looked at is counted on no longer',
+    file: 'core/fruitset/fate.ts',
+    from: "? 'not-looked-at' : 'waiting'",
+    to: "? 'waiting' : 'waiting'",
+    tests: ['core/fruitset', 'core/rounds'],
+  },
+  {
+    rule: 'the fathers of every visit count',
+    file: 'core/fruitset/trials.ts',
+    from: 'for (const { fathers: used } of flower.pollinations)',
+    to: 'for (const { fathers: used } of flower.pollinations.slice(-1))',
+    tests: ['core/fruitset'],
+  },
+  {
+    rule: 'a counted group takes in the tallies of its days',
+    file: 'core/fruitset/trials.ts',
+    from: 'return byHand && (plant === null || plant === tallied) && from <= on && on <= to;',
+    to: 'return false;',
+    tests: ['core/fruitset'],
+  },
+  {
+    rule: 'the day after the frost the season is over',
+    file: 'core/rounds/season.ts',
+    from: "frost.from === 'said' && frost.late !== null && today > frost.late",
+    to: 'false',
+    tests: ['core/rounds'],
+  },
+  {
+    rule: 'a guessed frost makes nothing hopeless',
+    file: 'core/rounds/goals.ts',
+    from: "return guessed ? 'behind' : 'unreachable';",
+    to: "return 'unreachable';",
+    tests: ['core/rounds'],
+  },
+  {
+    rule: 'a stand shuts its own females only',
+    file: 'core/rounds/tonight.ts',
+    from: 'if (growing.stand.id !== stand.id) return [];',
+    to: '',
+    tests: ['core/rounds'],
+  },
+  {
+    rule: 'days on end bridge no gap',
+    file: 'core/bloom/warnings.ts',
+    from: 'if (!each || !holds(each)) return false;',
+    to: 'if (each && !holds(each)) return false;',
+    tests: ['core/bloom'],
+  },
+  {
+    rule: 'a garden day goes by the clock of the garden',
+    file: 'core/bloom/roundDay.ts',
+    from: 'const beforeNoon = shutMs < atLocalTime(shutOn, 12, 0, zone);',
+    to: 'const beforeNoon = localDateOf(shutMs + 43_200_000, zone) === shutOn;',
+    tests: ['core/bloom'],
+  },
+  {
+    rule: 'every fact of the catalogue is read',
+    file: 'src/ui/goals/GoalForm.tsx',
+    from: 'crop.isolationM',
+    to: 'crop.daysToSeed',
+    tests: ['core/crops'],
+  },
+];
+
+let undo = () => {};
+for (const signal of ['SIGINT', 'SIGTERM'])
+  process.on(signal, () => {
+    undo();
+    process.exit(1);
+  });
+
+const wanted = process.argv[2] ?? '';
+const chosen = MUTANTS.filter(({ rule, file }) => `${rule} ${file}`.includes(wanted));
+let unseen = 0;
+for (const { rule, file, from, to, tests } of chosen) {
+  const path = join(root, file);
+  const whole = readFileSync(path, 'utf8');
+  if (!whole.includes(from)) {
+    console.log(`GONE    ${rule}: ${file} does not hold the line to be broken`);
+    unseen++;
+    continue;
+  }
+  undo = () => writeFileSync(path, whole);
+  try {
+    writeFileSync(path, whole.replaceAll(from, to));
+    const { status } = spawnSync(
+      'npx',
+      ['--no-install', 'jest', ...tests, '--selectProjects', 'core', '--silent', '--bail'],
+      { cwd: root, env: quietEnv, stdio: 'ignore' },
+    );
+    if (status === 0) unseen++;
+    console.log(`${status === 0 ? 'UNSEEN ' : 'red    '} ${rule}`);
+  } finally {
+    undo();
+  }
+}
+console.log(`\n${chosen.length - unseen} of ${chosen.length} broken rules were seen by a test`);
+process.exit(unseen === 0 ? 0 : 1);

@@ -91,7 +91,7 @@ function flowerRows(state: State): Cell[][] {
         state,
         flower.pollinations.flatMap(({ fathers }) => fathers.map(({ plant }) => plant)),
       ),
-      worked ? malesOf(flower) : null,
+      malesOf(flower),
       last?.tool,
       last?.purpose,
       last?.shutAgain,
@@ -109,8 +109,10 @@ function flowerRows(state: State): Cell[][] {
   return rows;
 }
 
-function malesOf({ pollinations }: Flower): number {
-  return pollinations.flatMap(({ fathers }) => fathers).reduce((sum, { males }) => sum + males, 0);
+/** `null` where no father was named. */
+function malesOf({ pollinations }: Flower): number | null {
+  const fathers = pollinations.flatMap((each) => each.fathers);
+  return fathers.length === 0 ? null : fathers.reduce((sum, { males }) => sum + males, 0);
 }
 
 /** Each father once, by name. */

@@ -1,0 +1,52 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { goalSum } from '@core/rounds';
+import { TEST_PLACE, TestGarden } from '@core/testGarden';
+import { gardenOf, renderIn } from '../testing';
+import { FrostCard } from './FrostCard';
+import { standingSentence, standingWords } from './words';
+
+const shown = async (latitude: number, frostOn?: string) => {
+  const garden = new TestGarden({ ...TEST_PLACE, latitude });
+  if (frostOn)
+    garden.write(garden.time('2026-06-01', 9), { kind: 'frostExpected', patch: garden.patchId, frostOn });
+  const store = await gardenOf(garden.events, garden.time('2026-07-10', 9));
+  renderIn(store, <FrostCard />);
+  return store;
+};
+
+test('where nobody has said, it is a question: a guess away from the equator, no word of it nearer', async () => {
+  await shown(46.2);
+  expect(screen.getByText('When does the first frost usually come here?')).toBeTruthy();
+  expect(screen.getByText(/perhaps between .* That is a guess/)).toBeTruthy();
+  screen.unmount();
+  await shown(10);
+  expect(screen.getByText(/The latitude does not tell/)).toBeTruthy();
+});
+
+test('said once, it stands aside and is not guessed any more; a day that is none is refused by name', async () => {
+  const store = await shown(46.2);
+  const field = screen.getByLabelText('Your own date (MM-DD)');
+  fireEvent.changeText(field, '13-40');
+  fireEvent.press(screen.getByText('Keep this frost date'));
+  expect(screen.getByText('"13-40" is not a day like 10-05')).toBeTruthy();
+  fireEvent.changeText(field, '10-05');
+  fireEvent.press(screen.getByText('Keep this frost date'));
+  await waitFor(() => expect(store.ledger.state.count).toBe(3));
+  expect(await screen.findByText('First frost')).toBeTruthy();
+  expect(screen.getByText(/Monday 5 October, as you said/)).toBeTruthy();
+});
+
+test('a goal whose season is over says what it fell short by, and asks for nothing', () => {
+  const garden = new TestGarden();
+  const { stand } = garden.plant('squash-maxima', 'Slate Dome', 2, { goal: { kitchenFruits: 4 } });
+  garden.write(garden.time('2026-06-01', 9), {
+    kind: 'frostExpected',
+    patch: garden.patchId,
+    frostOn: '10-05',
+  });
+  const sum = goalSum(garden.state, garden.place, garden.state.stands.get(stand) as never, '2026-10-06');
+  expect(sum && [standingWords[sum.standing], standingSentence(sum)]).toEqual([
+    'season over',
+    'The season is over: 4 fruits short of it.',
+  ]);
+});

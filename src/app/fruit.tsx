@@ -70,15 +70,17 @@ function Fruit() {
       side={
         <Card>
           <Tiles question="Worked females">
-            {FATES.map((each) => (
-              <Tile
-                key={each}
-                title={each === 'all' ? 'all' : fateWords[each]}
-                chosen={fate === each}
-                onPress={() => setFate(each)}
-                minWidth={70}
-              />
-            ))}
+            {FATES.filter((each) => each !== 'not-looked-at' || each === fate || all.notLookedAt > 0).map(
+              (each) => (
+                <Tile
+                  key={each}
+                  title={each === 'all' ? 'all' : fateWords[each]}
+                  chosen={fate === each}
+                  onPress={() => setFate(each)}
+                  minWidth={70}
+                />
+              ),
+            )}
           </Tiles>
           {listed.slice(0, shown).map((each) => {
             const { flower, growing: found, trial } = each;

@@ -14,7 +14,7 @@ import { GoalForm } from '@/ui/goals/GoalForm';
 import { GoalRow } from '@/ui/goals/GoalRow';
 import { SumCard } from '@/ui/goals/SumCard';
 import { Page } from '@/ui/Page';
-import { Txt } from '@/ui/theme';
+import { Txt, useIsWide } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
 import { reasonWords } from '@/ui/words';
 
@@ -31,6 +31,7 @@ function AllGoals() {
   const { state, patch } = useGarden();
   const router = useRouter();
   const sums = useGoals();
+  const wide = useIsWide();
   const stands = [...state.stands.values()].flatMap((stand) => {
     const variety = state.varieties.get(stand.variety);
     const lives = [...state.plants.values()].some((plant) => plant.stand === stand.id && !plant.ended);
@@ -39,9 +40,9 @@ function AllGoals() {
   // A question comes before the answers that hang on it; once answered it stands aside.
   const asked = patch !== null && patch.frostOn === null && sums.length > 0;
   return (
-    <Page title="Goals" over="What each stand is to bring" side={asked ? undefined : <FrostCard />}>
+    <Page title="Goals" over="What each stand is to bring" side={asked && !wide ? undefined : <FrostCard />}>
       <UndoLine />
-      {asked ? <FrostCard /> : null}
+      {asked && !wide ? <FrostCard /> : null}
       {stands.length === 0 ? (
         <Txt>No plants yet: add some on the Patch, then say what they are to bring.</Txt>
       ) : null}

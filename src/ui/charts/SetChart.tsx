@@ -50,7 +50,7 @@ function SetLine({ name, tally }: SetRow) {
         {name}
       </Txt>
       <View style={{ flex: 1 }}>
-        <Svg width="100%" height={LINE_HEIGHT} aria-hidden>
+        <Svg width="100%" height={LINE_HEIGHT} style={{ overflow: 'visible' }} aria-hidden>
           <Rect x="0" y={LINE_HEIGHT / 2 - 1} width="100%" height={2} fill={colours.rule} />
           <Rect x="50%" y={6} width={1} height={LINE_HEIGHT - 12} fill={colours.rule} />
           {tally.interval && tally.share !== null ? (

@@ -4,6 +4,8 @@ const uiModules =
 const aliases = { '^@/(.*)$': '<rootDir>/src/$1', '^@core/(.*)$': '<rootDir>/core/$1' };
 
 module.exports = {
+  // A busy machine takes its time; nothing here waits for a clock.
+  testTimeout: 30_000,
   projects: [
     {
       displayName: 'core',

@@ -36,23 +36,35 @@ export function isZone(zone: string): boolean {
 // Midnight and every change of a zone's offset fall on a quarter of an hour, so one look-up serves the whole
 // quarter. A list of 30 000 flowers would otherwise spend most of its time in Intl and in making text.
 const QUARTER_MS = 15 * 60_000;
-const datesByZone = new Map<string, Map<number, LocalDate>>();
+const quartersByZone = new Map<
+  string,
+  Map<number, { readonly date: LocalDate; readonly forenoon: boolean }>
+>();
+
+function quarterOf(epochMs: number, zone: string): { readonly date: LocalDate; readonly forenoon: boolean } {
+  let quarters = quartersByZone.get(zone);
+  if (!quarters) {
+    if (!isZone(zone)) throw new TrowelError('zone', `There is no time zone "${zone}".`, { field: 'zone' });
+    quartersByZone.set(zone, (quarters = new Map()));
+  }
+  const quarter = Math.floor(epochMs / QUARTER_MS);
+  let found = quarters.get(quarter);
+  if (found === undefined) {
+    const start = quarter * QUARTER_MS;
+    const local = new Date(start + offsetMsAt(start, zone)).toISOString();
+    quarters.set(quarter, (found = { date: local.slice(0, 10), forenoon: local.slice(11, 13) < '12' }));
+  }
+  return found;
+}
 
 /** The garden day of an instant in an IANA zone. Throws `zone` for an unknown zone. */
 export function localDateOf(epochMs: number, zone: string): LocalDate {
-  let dates = datesByZone.get(zone);
-  if (!dates) {
-    if (!isZone(zone)) throw new TrowelError('zone', `There is no time zone "${zone}".`, { field: 'zone' });
-    datesByZone.set(zone, (dates = new Map()));
-  }
-  const quarter = Math.floor(epochMs / QUARTER_MS);
-  let date = dates.get(quarter);
-  if (date === undefined) {
-    const start = quarter * QUARTER_MS;
-    const offsetMs = IANAZone.create(zone).offset(start) * 60_000;
-    dates.set(quarter, (date = new Date(start + offsetMs).toISOString().slice(0, 10)));
-  }
-  return date;
+  return quarterOf(epochMs, zone).date;
+}
+
+/** Whether the clock of a zone shows a time before noon. Throws `zone` for an unknown zone. */
+export function isForenoon(epochMs: number, zone: string): boolean {
+  return quarterOf(epochMs, zone).forenoon;
 }
 
 /** How far the clock of a zone is ahead of UTC at an instant, ms. */

@@ -65,7 +65,10 @@ test(`a page killed ${KILLS} times in the middle of tapping keeps every entry it
     await expect.poll(() => told.length).toBeGreaterThan(before + 5 + ((kill * 7) % 20));
     // As hard as it gets: the process of the page dies where it stands.
     const session = await context.newCDPSession(page);
-    await Promise.race([session.send('Page.crash').catch(() => undefined), page.waitForEvent('crash', { timeout: 60_000 })]);
+    await Promise.race([
+      session.send('Page.crash').catch(() => undefined),
+      page.waitForEvent('crash', { timeout: 60_000 }),
+    ]);
     await tapping;
     await page.close();
   }

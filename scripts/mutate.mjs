@@ -154,8 +154,8 @@ const MUTANTS = [
   {
     rule: 'a garden day goes by the clock of the garden',
     file: 'core/bloom/roundDay.ts',
-    from: 'const beforeNoon = shutMs < atLocalTime(shutOn, 12, 0, zone);',
-    to: 'const beforeNoon = localDateOf(shutMs + 43_200_000, zone) === shutOn;',
+    from: 'isForenoon(shutMs, zone) ?',
+    to: 'localDateOf(shutMs + 43_200_000, zone) === shutOn ?',
     tests: ['core/bloom'],
   },
   {

@@ -1,6 +1,6 @@
 import type { Crop } from '../crops';
 import type { CheckResult, Flower } from '../ledger';
-import { addDays, atLocalTime, localDateOf, type LocalDate } from '../time';
+import { addDays, isForenoon, localDateOf, type LocalDate } from '../time';
 
 /**
  * The garden day on which a shut flower is expected to open: for dawn crops the morning after it was shut (a flower shut before
@@ -12,8 +12,7 @@ export function roundDateOf(flower: Flower, crop: Crop, zone: string): LocalDate
   if (!shut) return null;
   const shutMs = Date.parse(shut.at);
   const shutOn = localDateOf(shutMs, zone);
-  const beforeNoon = shutMs < atLocalTime(shutOn, 12, 0, zone);
-  const expected = crop.clock.round === 'dusk' || beforeNoon ? shutOn : addDays(shutOn, 1);
+  const expected = crop.clock.round === 'dusk' || isForenoon(shutMs, zone) ? shutOn : addDays(shutOn, 1);
   const check = lastCheck(flower);
   if (check?.result !== 'not-open') return expected;
   const next = addDays(localDateOf(Date.parse(check.at), zone), 1);
@@ -23,7 +22,7 @@ export function roundDateOf(flower: Flower, crop: Crop, zone: string): LocalDate
 /** The garden day whose evening a moment belongs to: the hours till noon are still yesterday's night. */
 export function eveningOf(at: number, zone: string): LocalDate {
   const date = localDateOf(at, zone);
-  return at < atLocalTime(date, 12, 0, zone) ? addDays(date, -1) : date;
+  return isForenoon(at, zone) ? addDays(date, -1) : date;
 }
 
 export function lastCheck(flower: Flower): { readonly at: string; readonly result: CheckResult } | null {

@@ -1,6 +1,7 @@
 import { fold, type AnyEvent, type Draft } from '@core/ledger';
 import { seededRandom } from '@core/random';
 import { demoLog } from '@core/simulation';
+import { batchText } from './batch';
 import { memoryBox, type Box } from './port';
 import { LedgerStore } from './ledgerStore';
 import { noNeighbours, type Neighbours } from './neighbours';
@@ -164,7 +165,7 @@ describe('a long log', () => {
     const contents = new Map<string, string>();
     contents.set(
       'log/01J00000000000000000000001',
-      JSON.stringify([...season, ...(demoLog(2) as AnyEvent[]), ...(demoLog(3) as AnyEvent[])]),
+      batchText([...season, ...(demoLog(2) as AnyEvent[]), ...(demoLog(3) as AnyEvent[])]),
     );
     const store = await opened(memoryBox(contents), noNeighbours, 40_000_000);
     await settle();

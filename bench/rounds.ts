@@ -19,7 +19,7 @@ function simulatedMornings(count: number): void {
   for (let seed = 1; seed <= count; seed++) {
     const request = morning(seed);
     const total = request.stops.reduce((sum, { value }) => sum + value, 0);
-    const ours = planRound({ ...request, effort: 500_000 }).value;
+    const ours = planRound(request).value;
     const theirs = Math.max(byRule(request, 'walking'), byRule(request, 'nearest'));
     const ratio = theirs === 0 ? 1 : ours / theirs;
     all.push(ratio);
@@ -51,7 +51,7 @@ function againstBruteForce(count: number): void {
       deadline: (4 + random() * 14) * 60_000,
     };
     const best = bruteForce(fit);
-    const ours = planRound({ ...fit, effort: 100_000 }).value;
+    const ours = planRound(fit).value;
     const share = best === 0 ? 1 : ours / best;
     worst = Math.min(worst, share);
     if (share >= 0.99) within++;
@@ -62,6 +62,14 @@ function againstBruteForce(count: number): void {
 }
 
 function sizes(): void {
+  for (const flowers of [1, 3, 8, 12, 60, 200]) {
+    const asked = morning(900 + flowers, flowers, 1 + (flowers % 2));
+    const first = timed(() => planRound(asked));
+    const mended = timed(() => planRound({ ...asked, startAt: 10 * 60_000, current: first.result.routes }));
+    console.log(
+      `${flowers} flowers: first plan ${first.ms.toFixed(0)} ms, mended in ${mended.ms.toFixed(0)} ms`,
+    );
+  }
   const big = morning(77, 200, 2);
   const long: PlanRequest = { ...big, deadline: 240 * 60_000 };
   const first = timed(() => planRound(long));

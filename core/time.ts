@@ -41,6 +41,10 @@ const quartersByZone = new Map<
   Map<number, { readonly date: LocalDate; readonly forenoon: boolean }>
 >();
 
+/** Five seasons hold some 175 000 quarters. */
+const MOST_QUARTERS = 300_000;
+let quartersKnown = 0;
+
 function quarterOf(epochMs: number, zone: string): { readonly date: LocalDate; readonly forenoon: boolean } {
   let quarters = quartersByZone.get(zone);
   if (!quarters) {
@@ -50,6 +54,11 @@ function quarterOf(epochMs: number, zone: string): { readonly date: LocalDate; r
   const quarter = Math.floor(epochMs / QUARTER_MS);
   let found = quarters.get(quarter);
   if (found === undefined) {
+    // A server is asked about any day of any zone: what it was asked before must not fill its memory.
+    if (++quartersKnown > MOST_QUARTERS) {
+      for (const each of quartersByZone.values()) each.clear();
+      quartersKnown = 1;
+    }
     const start = quarter * QUARTER_MS;
     const local = new Date(start + offsetMsAt(start, zone)).toISOString();
     quarters.set(quarter, (found = { date: local.slice(0, 10), forenoon: local.slice(11, 13) < '12' }));
@@ -72,11 +81,16 @@ export function offsetMsAt(epochMs: number, zone: string): number {
   return IANAZone.create(zone).offset(epochMs) * 60_000;
 }
 
+/** Some fifty years of days. */
+const MOST_DAYS = 20_000;
 const dayNumbers = new Map<LocalDate, number>();
 
 function dayNumber(date: LocalDate): number {
   let found = dayNumbers.get(date);
-  if (found === undefined) dayNumbers.set(date, (found = Date.parse(`${date}T00:00:00Z`) / 86_400_000));
+  if (found === undefined) {
+    if (dayNumbers.size >= MOST_DAYS) dayNumbers.clear();
+    dayNumbers.set(date, (found = Date.parse(`${date}T00:00:00Z`) / 86_400_000));
+  }
   return found;
 }
 

@@ -1,4 +1,5 @@
 import { seededRandom, type Random } from '../random';
+import { exactRoute } from './planExact';
 import type { PlannedStop, PlanStop, SkipReason } from './plan';
 
 /** A planning question in tables, for the inner loop; indices are places in the request's list of stops. */
@@ -46,11 +47,19 @@ export function improve(
   return new Planner(search, seededRandom(seed), effort).run(warm);
 }
 
+/** What a round costs besides walking its routes, in steps, and so much more a flower: else few flowers would take longest. */
+const ROUND_STEPS = 200;
+const FLOWER_STEPS = 30;
+const PATIENCE = 500;
+const PATIENCE_A_FLOWER = 100;
+
 class Planner {
   private steps = 0;
   /** Of the route last looked at by `endOf`. */
   private endsSum = 0;
   private readonly works: readonly number[];
+  /** Rounds without anything better after which there is nothing to be hoped for. */
+  private readonly patience: number;
 
   constructor(
     private readonly s: Search,
@@ -58,17 +67,25 @@ class Planner {
     private readonly effort: number,
   ) {
     this.works = Array.from({ length: s.size }, (_, i) => i).filter((i) => s.kind[i] !== 'collect');
+    this.patience = PATIENCE + PATIENCE_A_FLOWER * this.works.length;
   }
 
   run(warm: readonly { readonly worker: string; readonly ids: readonly string[] }[] | null): Routes {
     if (this.works.length === 0) return this.empty();
+    const exact = exactRoute(this.s);
+    if (exact) return [[...exact]];
     let best = warm ? this.mended(warm) : this.beginning();
     let current = best;
     const share = warm ? 0.25 : 0.4;
-    for (let round = 0; this.steps < this.effort; round++) {
+    let found = 0;
+    for (let round = 0; this.steps < this.effort && round - found < this.patience; round++) {
+      this.steps += ROUND_STEPS + FLOWER_STEPS * this.works.length;
       const most = Math.max(2, Math.min(24, Math.ceil(this.works.length * share)));
       const next = this.rebuilt(current, 1 + Math.floor(this.random() * most));
-      if (this.better(next, best)) best = next;
+      if (this.better(next, best)) {
+        best = next;
+        found = round;
+      }
       // A slightly worse one is now and then a way to a better; later less often.
       const heat = 1 - this.steps / this.effort;
       if (this.better(next, current) || next.value >= current.value * (1 - 0.03 * heat * this.random()))

@@ -70,12 +70,16 @@ function tally(count: Count, good: boolean): void {
   if (good) count.k++;
 }
 
-const known = new WeakMap<State['flowers'], { plants: unknown; stands: unknown; rates: Rates }>();
+const known = new WeakMap<
+  State['flowers'],
+  { plants: unknown; stands: unknown; zone: string; rates: Rates }
+>();
 
 /** Set and closure rates as posteriors: our prior, the crop's other varieties (discounted), the variety's own records. */
 export function ratesOf(state: State, zone: string): Rates {
   const found = known.get(state.flowers);
-  if (found?.plants === state.plants && found.stands === state.stands) return found.rates;
+  if (found?.plants === state.plants && found.stands === state.stands && found.zone === zone)
+    return found.rates;
   const set = new Map<string, Count>();
   const whole = new Map<string, Count>();
   const countOf = (table: Map<string, Count>, key: string): Count => {
@@ -131,7 +135,7 @@ export function ratesOf(state: State, zone: string): Rates {
     whole: (crop, variety, closure) =>
       posterior(WHOLE_PRIOR[closure], ...split(whole, crop.id, variety, `/${closure}`)),
   };
-  known.set(state.flowers, { plants: state.plants, stands: state.stands, rates });
+  known.set(state.flowers, { plants: state.plants, stands: state.stands, zone, rates });
   return rates;
 }
 

@@ -10,8 +10,9 @@ import {
   type Closure,
   type Sex,
 } from '@core/crops';
-import { workedForKitchen, type Draft, type Flower } from '@core/ledger';
+import { workedForKitchen, type Draft, type Flower, type State } from '@core/ledger';
 import { flowersOn, hasFlowersOf, plantName, type Growing } from '@core/patch';
+import { fitForSeed } from '@core/purity';
 import { daysBetween, localDateOf } from '@core/time';
 import type { PlantTonight } from '@core/rounds';
 import { useDraft } from '@/data/draft';
@@ -93,7 +94,7 @@ export function WalkPlant({
       flower.shuttings.length === 0 &&
       flower.pollinations.length === 0 &&
       !flower.lost &&
-      isAwaited(flower, today, on),
+      isAwaited(flower, state, today, on),
   );
   const advice = eveningAdvice(crop, value.sex, value.stage, stand.reason);
   const special = systemAdvice(variety.system ?? crop.sexSystem.value, value.sex, stand.reason);
@@ -348,9 +349,10 @@ export function WalkPlant({
   );
 }
 
-function isAwaited(flower: Flower, today: string, on: (at: string) => string): boolean {
+function isAwaited(flower: Flower, state: State, today: string, on: (at: string) => string): boolean {
   const last = flower.sightings[flower.sightings.length - 1];
-  if (!last || last.stage === 'open' || last.stage === 'spent') return false;
+  // What stood open already is not worth the tape.
+  if (!last || fitForSeed(flower, state).verdict === 'unfit') return false;
   const days = daysBetween(on(last.at), today);
   return days >= 1 && days <= (last.stage === 'pin' ? 5 : 3);
 }

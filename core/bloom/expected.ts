@@ -35,6 +35,49 @@ export function poissonBinomial(chances: readonly number[]): number[] {
   return pmf;
 }
 
+/** Chances of the counts from `from` on; what lies outside is too unlikely to matter. */
+interface Span {
+  readonly from: number;
+  readonly chances: readonly number[];
+}
+
+/** Chances under this are left out at the ends: far below what a quantile or a mean could show. */
+const NEGLIGIBLE = 1e-15;
+
+function trimmed(from: number, chances: readonly number[]): Span {
+  let first = 0;
+  let end = chances.length;
+  while (first < end - 1 && (chances[first] as number) < NEGLIGIBLE) first++;
+  while (end > first + 1 && (chances[end - 1] as number) < NEGLIGIBLE) end--;
+  return { from: from + first, chances: chances.slice(first, end) };
+}
+
+/** The binomial distribution, each chance from its neighbour's, outwards from the likeliest count: no power underflows. */
+function binomial(trials: number, p: number): Span {
+  if (p <= 0 || p >= 1) return { from: p <= 0 ? 0 : trials, chances: [1] };
+  const mode = Math.min(trials, Math.floor((trials + 1) * p));
+  const odds = p / (1 - p);
+  const chances = new Array<number>(trials + 1).fill(0);
+  chances[mode] = 1;
+  let sum = 1;
+  for (let k = mode; k < trials && (chances[k] as number) > NEGLIGIBLE; k++)
+    sum += chances[k + 1] = ((chances[k] as number) * odds * (trials - k)) / (k + 1);
+  for (let k = mode; k > 0 && (chances[k] as number) > NEGLIGIBLE; k--)
+    sum += chances[k - 1] = ((chances[k] as number) * k) / (odds * (trials - k + 1));
+  return trimmed(
+    0,
+    chances.map((chance) => chance / sum),
+  );
+}
+
+function together(a: Span, b: Span): Span {
+  const chances = new Array<number>(a.chances.length + b.chances.length - 1).fill(0);
+  for (const [i, x] of a.chances.entries())
+    for (let j = 0; j < b.chances.length; j++)
+      chances[i + j] = (chances[i + j] as number) + x * (b.chances[j] as number);
+  return trimmed(a.from + b.from, chances);
+}
+
 /** Smallest count at which the cumulative chance reaches `share`. */
 export function quantileOf(pmf: readonly number[], share: number): number {
   let sum = 0;
@@ -57,23 +100,27 @@ function scenariosOf(flower: ExpectedFlower): readonly Forecast[] {
  * even mixture of the exact distributions of each, which keeps flowers of one season together.
  */
 export function openingsExpected(flowers: readonly ExpectedFlower[]): DayExpected[] {
-  const all = flowers.map(scenariosOf);
-  const worlds = all.reduce((most, each) => Math.max(most, each.length), 0);
-  const byDate = new Map<LocalDate, number[][]>();
-  for (const flower of all)
+  // Buds counted together are one and the same: thirty males are a binomial of thirty, not thirty flowers.
+  const same = new Map<ExpectedFlower, number>();
+  for (const flower of flowers) same.set(flower, (same.get(flower) ?? 0) + 1);
+  const all = [...same].map(([flower, count]) => ({ scenarios: scenariosOf(flower), count }));
+  const worlds = all.reduce((most, { scenarios }) => Math.max(most, scenarios.length), 0);
+  const byDate = new Map<LocalDate, Span[]>();
+  for (const { scenarios, count } of all)
     for (let world = 0; world < worlds; world++)
-      for (const { date, probability } of flower[world % flower.length] ?? []) {
-        let chances = byDate.get(date);
-        if (!chances) byDate.set(date, (chances = Array.from({ length: worlds }, () => [])));
-        chances[world]?.push(probability);
+      for (const { date, probability } of scenarios[world % scenarios.length] ?? []) {
+        let spans = byDate.get(date);
+        if (!spans)
+          byDate.set(date, (spans = Array.from({ length: worlds }, () => ({ from: 0, chances: [1] }))));
+        spans[world] = together(spans[world] as Span, binomial(count, probability));
       }
   return [...byDate.entries()]
     .sort(([a], [b]) => (a < b ? -1 : 1))
-    .map(([date, chances]) => {
+    .map(([date, spans]) => {
       const pmf = new Array<number>(flowers.length + 1).fill(0);
-      for (const world of chances)
-        for (const [count, chance] of poissonBinomial(world).entries())
-          pmf[count] = (pmf[count] as number) + chance / worlds;
+      for (const { from, chances } of spans)
+        for (const [i, chance] of chances.entries())
+          pmf[from + i] = (pmf[from + i] as number) + chance / worlds;
       return {
         date,
         mean: pmf.reduce((sum, chance, count) => sum + chance * count, 0),

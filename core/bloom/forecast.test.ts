@@ -92,6 +92,38 @@ describe('openings expected', () => {
       }),
     );
   });
+  test('buds counted together come to just what they would one by one', () => {
+    const group = fc.record({
+      p: fc.double({ min: 0, max: 1, noNaN: true }),
+      count: fc.integer({ min: 1, max: 60 }),
+    });
+    fc.assert(
+      fc.property(fc.array(group, { minLength: 1, maxLength: 6 }), (groups) => {
+        const flowers = groups.map(({ p }) => [{ date: day, probability: p }]);
+        const counted = groups.flatMap(({ count }, i) =>
+          Array.from({ length: count }, () => flowers[i] as never),
+        );
+        const [told] = openingsExpected(counted);
+        const pmf = poissonBinomial(groups.flatMap(({ p, count }) => new Array<number>(count).fill(p)));
+        expect(told?.mean).toBeCloseTo(
+          groups.reduce((sum, { p, count }) => sum + p * count, 0),
+          9,
+        );
+        // A share that is met exactly may fall either way by rounding.
+        for (const [share, found] of [
+          [0.1, told?.low80],
+          [0.9, told?.high80],
+        ] as const)
+          expect([share - 1e-9, share, share + 1e-9].map((each) => quantileOf(pmf, each))).toContain(found);
+      }),
+    );
+    // Thirty males each on forty plants: far past where a power of the chance would underflow.
+    const males = [{ date: day, probability: 0.5 }];
+    expect(openingsExpected(new Array<typeof males>(1200).fill(males))[0]).toMatchObject({
+      low80: 578,
+      high80: 622,
+    });
+  });
   test('buds are forecast, forecasts are taken as they are, nothing gives nothing', () => {
     const bud = { crop: 'squash-maxima', stage: 'coloured', seenOn: '2026-07-14' } as const;
     expect(openingsExpected([bud])).toEqual(openingsExpected([forecastOpening(bud)]));

@@ -82,13 +82,18 @@ const MOST_RECORDS = 400;
  * What opens in the next days, by variety: exact counts of females and males with 80 % ranges, from every bud seen
  * lately and what the grower's own records say of such buds. Cost grows with the buds in sight, not with the years.
  */
-export function bloomOutlook({
+export function bloomOutlook(input: OutlookInput): VarietyOutlook[] {
+  return [...outlookByVariety(input)];
+}
+
+/** `bloomOutlook` a variety at a time, so that a screen can paint in between. */
+export function* outlookByVariety({
   state,
   zone,
   from,
   temperatures,
   records = recordsOf(state, zone, teachingFlowers(state, from)),
-}: OutlookInput): VarietyOutlook[] {
+}: OutlookInput): Generator<VarietyOutlook, void> {
   const draws = kindsOf(records, temperatures);
   const byVariety = new Map<
     VarietyId,
@@ -103,7 +108,7 @@ export function bloomOutlook({
     entry.females ||= flowers.some((flower) => flower?.sex === 'female');
     entry.males ||= flowers.some((flower) => flower?.sex === 'male') || growing.plant.males.length > 0;
   }
-  return [...byVariety.entries()].map(([variety, { growing, buds, females, males }]) => {
+  for (const [variety, { growing, buds, females, males }] of byVariety) {
     const { crop } = growing;
     const perfect = crop.flowers.perfect !== undefined;
     const days = Array.from({ length: OUTLOOK_DAYS }, (_, i) => addDays(from, i));
@@ -115,7 +120,7 @@ export function bloomOutlook({
     const bearing = expected('bearing');
     const fathers = perfect ? null : expected('male');
     const choice = state.patches.get(growing.bed.patch)?.schools.selfing;
-    return {
+    yield {
       variety,
       name: growing.variety.name,
       crop,
@@ -136,7 +141,7 @@ export function bloomOutlook({
         'coloured',
       ),
     };
-  });
+  }
 }
 
 function expectedOn(days: readonly LocalDate[], buds: readonly ComingBud[]): DayExpected[] {
@@ -159,17 +164,23 @@ function lonelyDays(days: readonly LocalDate[], buds: readonly ComingBud[], self
   const chance = (bud: ComingBud, date: LocalDate) =>
     bud.forecast.find((each) => each.date === date)?.probability ?? 0;
   return days.flatMap((date) => {
+    // The chance that a plant has no male open, plant by plant: asked once, not anew for every female.
+    const noneOn = new Map<PlantId, number>();
+    for (const bud of buds)
+      if (bud.sex === 'male') {
+        const { id } = bud.growing.plant;
+        noneOn.set(id, (noneOn.get(id) ?? 1) * (1 - chance(bud, date)));
+      }
+    const withoutMale = (female: ComingBud) =>
+      [...noneOn].reduce(
+        (product, [plant, none]) => (selfing || plant !== female.growing.plant.id ? product * none : product),
+        1,
+      );
     const females = buds.filter((bud) => bud.sex === 'female' && chance(bud, date) >= LIKELY);
-    const alone = females.filter((female) => withoutMale(female, date) > 0.5);
+    const alone = females.filter((female) => withoutMale(female) > 0.5);
     const first = alone[0];
-    return first ? [{ date, females: alone.length, withoutMale: withoutMale(first, date) }] : [];
+    return first ? [{ date, females: alone.length, withoutMale: withoutMale(first) }] : [];
   });
-  function withoutMale(female: ComingBud, date: LocalDate): number {
-    return buds.reduce((product, bud) => {
-      const other = selfing || bud.growing.plant.id !== female.growing.plant.id;
-      return bud.sex === 'male' && other ? product * (1 - chance(bud, date)) : product;
-    }, 1);
-  }
 }
 
 interface Kind {

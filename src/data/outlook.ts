@@ -1,9 +1,9 @@
 import { useEffect, useMemo, useState } from 'react';
 import {
-  bloomOutlook,
   keepingHours,
   morningOf,
   morningOver,
+  outlookByVariety,
   recordsOf,
   teachingFlowers,
   type BudRecord,
@@ -56,12 +56,19 @@ export function useOutlook(): readonly VarietyOutlook[] | null {
         timer = setTimeout(step, 0, at + SLICE);
         return;
       }
-      latest = {
-        state,
-        from,
-        temperatures,
-        outlook: bloomOutlook({ state, zone: place.zone, from, records, temperatures }),
-      };
+      varieties = outlookByVariety({ state, zone: place.zone, from, records, temperatures });
+      timer = setTimeout(variety, 0);
+    };
+    const outlook: VarietyOutlook[] = [];
+    let varieties: ReturnType<typeof outlookByVariety>;
+    const variety = () => {
+      const next = varieties.next();
+      if (next.value) {
+        outlook.push(next.value);
+        timer = setTimeout(variety, 0);
+        return;
+      }
+      latest = { state, from, temperatures, outlook };
       setTold(latest);
     };
     timer = setTimeout(step, 60, 0);

@@ -1,6 +1,6 @@
 import type { SubjectId } from '../ids';
 import type { AnyEvent, LedgerEvent } from './events';
-import { applyAll, type State } from './state';
+import { applyAll, sharded, type State } from './state';
 
 /** Bump when a view's shape or a `derive` rule changes: older snapshots are then thrown away and rebuilt. */
 export const SNAPSHOT_VERSION = 4;
@@ -67,12 +67,12 @@ function thaw(frozen: Snapshot): State {
     else flowersOf.set(flower.plant, [flower.id]);
   }
   for (const list of flowersOf.values()) list.sort();
-  return {
+  return sharded({
     ...tables,
     flowersOf,
     log: new Map(frozen.log),
     sealed: new Set(frozen.sealed),
     unknown: new Map(frozen.unknown.map((event) => [event.id, event])),
     count: frozen.count,
-  };
+  } as State);
 }

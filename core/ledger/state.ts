@@ -4,6 +4,7 @@ import { deriveBed, deriveFlower, derivePatch, derivePlant, deriveStand, deriveV
 import { compareEvents, subjectOf, type AnyEvent, type LedgerEvent } from './events';
 import { inForce } from './inForce';
 import { chosenOf } from './merge';
+import { Shards } from './shards';
 import type { Bed, Flower, Patch, Plant, Stand, Variety } from './views';
 
 type Views<T> = ReadonlyMap<SubjectId, T>;
@@ -45,9 +46,22 @@ export function emptyState(): State {
 }
 
 type MapKey = Exclude<keyof State, 'sealed' | 'count'>;
+/** A state under construction: plain maps while a log is folded, shards where one state follows another. */
 type Maps = {
-  -readonly [K in keyof State]: State[K] extends ReadonlyMap<infer A, infer B> ? Map<A, B> : State[K];
+  -readonly [K in keyof State]: State[K] extends ReadonlyMap<infer A, infer B> ? Table<A, B> : State[K];
 };
+type Table<K, V> = Map<K, V> | Shards<K, V>;
+const TABLES = [
+  'log',
+  'unknown',
+  'patches',
+  'beds',
+  'varieties',
+  'stands',
+  'plants',
+  'flowers',
+  'flowersOf',
+] as const satisfies readonly MapKey[];
 
 /**
  * The state with one more event; the old state is untouched. A known id changes nothing (or, when its contents
@@ -103,11 +117,16 @@ function addUnknown(next: Maps, fresh: Set<keyof Maps>, event: AnyEvent): boolea
 function own<Key extends MapKey>(next: Maps, fresh: Set<keyof Maps>, key: Key): Maps[Key] {
   if (!fresh.has(key)) {
     fresh.add(key);
-    (next as Record<MapKey, Map<unknown, unknown>>)[key] = new Map<unknown, unknown>(
-      next[key] as Map<unknown, unknown>,
-    );
+    const tables = next as unknown as Record<MapKey, Shards<unknown, unknown>>;
+    tables[key] = Shards.of(tables[key]).copy();
   }
   return next[key];
+}
+
+/** The state with tables that the next one can share. */
+export function sharded(state: State): State {
+  const tables = TABLES.map((key) => [key, Shards.of(state[key] as ReadonlyMap<unknown, unknown>)] as const);
+  return { ...state, ...(Object.fromEntries(tables) as unknown as Pick<State, MapKey>) };
 }
 
 /**
@@ -137,7 +156,7 @@ export function fold(events: Iterable<AnyEvent>): State {
   for (const flower of next.flowers.values()) addFlowerOf(next.flowersOf as Map<PlantId, FlowerId[]>, flower);
   for (const list of next.flowersOf.values()) (list as FlowerId[]).sort();
   next.count = byId.size;
-  return next;
+  return sharded(next);
 }
 
 /** All events in canonical order. Throws `sealed` when some are not loaded. */

@@ -1,8 +1,19 @@
 import { isWhole, roundDateOf } from '../bloom';
 import { cropOf, type Closure, type Crop, type CropId } from '../crops';
 import type { EventId, FlowerId, PlantId, StandId, VarietyId } from '../ids';
-import type { Flower, GroupHow, GroupView, LossCause, NotedDay, Purpose, State } from '../ledger';
-import { flowersOn, growing, mainPatch, plantsOfStand, type Growing } from '../patch';
+import {
+  Shards,
+  type Flower,
+  type GroupHow,
+  type GroupView,
+  type LossCause,
+  type NotedDay,
+  type Plant,
+  type Purpose,
+  type Stand,
+  type State,
+} from '../ledger';
+import { flowersOn, growing, mainPatch, type Growing } from '../patch';
 import { localDateOf, type LocalDate } from '../time';
 import { fateFacts, fateOn, GRACE_DAYS, lastLookDay, type Fate, type FateFacts } from './fate';
 
@@ -121,27 +132,6 @@ function openDay(flower: Flower, crop: Crop, zone: string): LocalDate | null {
   return flower.checks.every(({ result }) => isWhole(result)) ? roundDateOf(flower, crop, zone) : null;
 }
 
-/** The trials of one plant. */
-function plantTrials(state: State, growing: Growing, zone: string): Trial[] {
-  const rows: Trial[] = flowersOn(state, growing.plant.id).flatMap(
-    (flower) => trialOf(flower, growing, zone) ?? [],
-  );
-  for (const { event, at, by, tool, flowers } of growing.plant.tallies) {
-    const on = localDateOf(Date.parse(at), zone);
-    if (growing.stand.groups.some((counted) => takesIn(counted, growing.plant.id, on))) continue;
-    rows.push({
-      ...group(growing, on, on),
-      id: event,
-      plant: growing.plant.id,
-      at,
-      by,
-      how: tool,
-      worked: flowers,
-    });
-  }
-  return rows;
-}
-
 /** A count of what hands did on a plant (or its whole stand) is of the same flowers as the tallies of those days. */
 function takesIn({ plant, from, to, how }: GroupView, tallied: PlantId, on: LocalDate): boolean {
   const byHand = how !== 'insects' && how !== 'before';
@@ -181,44 +171,127 @@ function group(
   };
 }
 
-/** Every trial of a stand, ended plants included: its flowers, its counted groups, and the tallies that nobody counted up since. */
-export function trialsOfStand(state: State, standId: string, zone: string): Trial[] {
-  const stand = state.stands.get(standId);
-  const variety = stand && state.varieties.get(stand.variety);
-  if (!stand || !variety) return [];
-  const rows = plantsOfStand(state, standId).flatMap((plant) => {
-    const found = growing(state, plant.id);
-    return found ? plantTrials(state, found, zone) : [];
+/** A plant's tallies that no count of a group has taken in since. */
+function talliesOf(state: State, plant: Plant, zone: string): Trial[] {
+  const found = plant.tallies.length > 0 ? growing(state, plant.id) : null;
+  if (!found) return [];
+  return plant.tallies.flatMap(({ event, at, by, tool, flowers }) => {
+    const on = localDateOf(Date.parse(at), zone);
+    if (found.stand.groups.some((counted) => takesIn(counted, plant.id, on))) return [];
+    return { ...group(found, on, on), id: event, plant: plant.id, at, by, how: tool, worked: flowers };
   });
+}
+
+function groupsOf(state: State, stand: Stand): Trial[] {
+  const variety = state.varieties.get(stand.variety);
+  if (!variety) return [];
   const crop = cropOf(variety.crop);
-  for (const { event, by, plant, from, to, how, worked, set, bent } of stand.groups)
-    rows.push({
-      ...group({ stand, variety, crop }, from, to),
-      id: event,
-      plant,
-      by,
-      how,
-      worked,
-      set,
-      bent,
-      looks: 1,
-    });
+  return stand.groups.map(({ event, by, plant, from, to, how, worked, set, bent }) => ({
+    ...group({ stand, variety, crop }, from, to),
+    id: event,
+    plant,
+    by,
+    how,
+    worked,
+    set,
+    bent,
+    looks: 1,
+  }));
+}
+
+/** Some hundred flowers and their rows; the very same object for as long as nothing in it changed. */
+export interface TrialPart {
+  readonly flowers: ReadonlyMap<unknown, Flower>;
+  readonly rows: readonly Trial[];
+}
+
+const knownParts = new WeakMap<TrialPart['flowers'], TrialPart & { ground: Ground; zone: string }>();
+
+/** The trials of single flowers, in parts, so that what is summed up over a part can be kept with it. */
+export function trialParts(state: State, zone: string): readonly TrialPart[] {
+  const ground = groundOf(state);
+  return Shards.of(state.flowers).parts.map((flowers) => {
+    const found = knownParts.get(flowers);
+    if (found && found.ground === ground && found.zone === zone) return found;
+    const rows: Trial[] = [];
+    for (const flower of flowers.values()) {
+      const at = growing(state, flower.plant);
+      const row = at && trialOf(flower, at, zone);
+      if (row) rows.push(row);
+    }
+    const part = { flowers, rows, ground, zone };
+    knownParts.set(flowers, part);
+    return part;
+  });
+}
+
+/** Which stand each plant is of, and what grows there: all that rows hang on besides their flowers. */
+type Ground = ReadonlyMap<PlantId, string>;
+
+let latestGround: Ground = new Map();
+const knownGround = new WeakMap<State['plants'], { stands: unknown; varieties: unknown; ground: Ground }>();
+
+/** The same object for as long as it says the same: a plant looked over makes no new ground. */
+function groundOf(state: State): Ground {
+  const { plants, stands, varieties } = state;
+  const found = knownGround.get(plants);
+  if (found && found.stands === stands && found.varieties === varieties) return found.ground;
+  const ground = new Map<PlantId, string>();
+  for (const { id, stand } of plants.values()) {
+    const variety = stands.get(stand)?.variety;
+    ground.set(id, `${stand}/${variety}/${variety && varieties.get(variety)?.crop}`);
+  }
+  const same =
+    ground.size === latestGround.size && [...ground].every(([id, what]) => latestGround.get(id) === what);
+  if (!same) latestGround = ground;
+  knownGround.set(plants, { stands, varieties, ground: latestGround });
+  return latestGround;
+}
+
+interface KnownTable {
+  readonly plants: unknown;
+  readonly stands: unknown;
+  readonly varieties: unknown;
+  readonly zone: string;
+  readonly rows: readonly Trial[];
+}
+
+const knownTables = new WeakMap<State['flowers'], KnownTable>();
+
+/**
+ * Every trial of the log, ended plants included: flowers, counted groups, and tallies that nobody counted up since. Rows whose flower
+ * did not change are those of the state before.
+ */
+export function allTrials(state: State, zone: string): readonly Trial[] {
+  const { flowers, plants, stands, varieties } = state;
+  const found = knownTables.get(flowers);
+  if (
+    found &&
+    found.plants === plants &&
+    found.stands === stands &&
+    found.varieties === varieties &&
+    found.zone === zone
+  )
+    return found.rows;
+  const rows = trialParts(state, zone)
+    .map((part) => part.rows)
+    .concat(groupTrials(state, zone))
+    .flat();
+  knownTables.set(flowers, { plants, stands, varieties, zone, rows });
   return rows;
 }
 
-const knownTables = new WeakMap<
-  State['flowers'],
-  { plants: unknown; stands: unknown; zone: string; rows: Trial[] }
->();
+/** The trials that are no single flowers. */
+export function groupTrials(state: State, zone: string): Trial[] {
+  return [
+    ...[...state.plants.values()].flatMap((plant) => talliesOf(state, plant, zone)),
+    ...[...state.stands.values()].flatMap((stand) => groupsOf(state, stand)),
+  ];
+}
 
-/** Every trial of the log. Rows whose flower did not change are those of the state before. */
-export function allTrials(state: State, zone: string): readonly Trial[] {
-  const found = knownTables.get(state.flowers);
-  if (found && found.plants === state.plants && found.stands === state.stands && found.zone === zone)
-    return found.rows;
-  const rows = [...state.stands.keys()].flatMap((stand) => trialsOfStand(state, stand, zone));
-  knownTables.set(state.flowers, { plants: state.plants, stands: state.stands, zone, rows });
-  return rows;
+/** Every trial of a stand. */
+export function trialsOfStand(state: State, standId: string, zone: string): Trial[] {
+  return allTrials(state, zone).filter(({ stand }) => stand === standId);
 }
 
 /**

@@ -31,6 +31,11 @@ export class Shards<K, V> implements ReadonlyMap<K, V> {
     return new Shards([...this.shards], this.placeOf, this.length);
   }
 
+  /** Its shards: the very same ones in a copy that did not write to them, so what was made of one can be kept. */
+  get parts(): readonly ReadonlyMap<K, V>[] {
+    return this.shards;
+  }
+
   get size(): number {
     return this.length;
   }

@@ -7,7 +7,7 @@ import {
   type OpenWindow,
   type WeatherOf,
 } from '../bloom';
-import { lookDue, type LookDue } from '../fruitset';
+import { lookDue, trialParts, type LookDue, type TrialPart } from '../fruitset';
 import type { PlantId } from '../ids';
 import type { Flower, Place, State } from '../ledger';
 import { fatherVarietyOf, growing, walkOrder, type Growing } from '../patch';
@@ -179,15 +179,29 @@ export interface OwedLook {
   readonly due: LookDue;
 }
 
+const knownUndecided = new WeakMap<TrialPart, readonly Flower[]>();
+
+/** The worked flowers of a part that have no verdict yet: of five seasons only the last ones. */
+function undecided(part: TrialPart): readonly Flower[] {
+  let found = knownUndecided.get(part);
+  if (!found) {
+    found = part.rows.flatMap(({ id, facts }) =>
+      facts && !facts.set && !facts.failed ? (part.flowers.get(id) ?? []) : [],
+    );
+    knownUndecided.set(part, found);
+  }
+  return found;
+}
+
 /** Looks owed today, verdicts first, then the longest overdue. */
 export function looksDue(state: State, zone: string, today: LocalDate): OwedLook[] {
   const owed: OwedLook[] = [];
-  for (const flower of state.flowers.values()) {
-    if (flower.pollinations.length === 0) continue;
-    const found = growing(state, flower.plant);
-    const due = found && !found.plant.ended ? lookDue(flower, found.crop, zone, today) : null;
-    if (found && due) owed.push({ flower, growing: found, due });
-  }
+  for (const part of trialParts(state, zone))
+    for (const flower of undecided(part)) {
+      const found = growing(state, flower.plant);
+      const due = found && !found.plant.ended ? lookDue(flower, found.crop, zone, today) : null;
+      if (found && due) owed.push({ flower, growing: found, due });
+    }
   return owed.sort(
     (a, b) =>
       Number(b.due.verdict) - Number(a.due.verdict) ||

@@ -1,5 +1,5 @@
 import type { Closure, Crop, Family } from '../crops';
-import { allTrials, fateOf } from '../fruitset';
+import { fateOf, groupTrials, trialParts, type Trial, type TrialPart } from '../fruitset';
 import type { Flower, State } from '../ledger';
 import { growing } from '../patch';
 import type { LocalDate } from '../time';
@@ -59,12 +59,6 @@ interface Count {
   n: number;
 }
 
-interface PlantCounts {
-  readonly crop: Crop;
-  readonly whole: (closure: Closure) => readonly Count[];
-  readonly wholeBy: Map<Closure, readonly Count[]>;
-}
-
 function tally(count: Count, good: boolean): void {
   count.n++;
   if (good) count.k++;
@@ -75,45 +69,34 @@ const known = new WeakMap<
   { plants: unknown; stands: unknown; zone: string; rates: Rates }
 >();
 
-/** Set and closure rates as posteriors: our prior, the crop's other varieties (discounted), the variety's own records. */
-export function ratesOf(state: State, zone: string): Rates {
-  const found = known.get(state.flowers);
-  if (found?.plants === state.plants && found.stands === state.stands && found.zone === zone)
-    return found.rates;
-  const set = new Map<string, Count>();
-  const whole = new Map<string, Count>();
-  const countOf = (table: Map<string, Count>, key: string): Count => {
-    let count = table.get(key);
-    if (!count) table.set(key, (count = { k: 0, n: 0 }));
-    return count;
-  };
-  // Tens of thousands of flowers, few plants: what a plant's flowers count towards is looked up once for it.
-  const onPlant = new Map<string, PlantCounts | null>();
-  for (const flower of state.flowers.values()) {
-    if (flower.checks.length === 0) continue;
-    let counts = onPlant.get(flower.plant);
-    if (counts === undefined) {
-      const each = growing(state, flower.plant);
-      counts = each && {
-        crop: each.crop,
-        whole: (closure) => [
-          countOf(whole, `c/${each.crop.id}/${closure}`),
-          countOf(whole, `v/${each.variety.id}/${closure}`),
-        ],
-        wholeBy: new Map(),
-      };
-      onPlant.set(flower.plant, counts);
-    }
-    if (!counts) continue;
+interface PartCounts {
+  readonly set: Map<string, Count>;
+  readonly whole: Map<string, Count>;
+}
+
+const knownCounts = new WeakMap<TrialPart, PartCounts>();
+
+/** What some hundred flowers add to the counts; kept for as long as none of them changes. */
+function countsOf(state: State, part: TrialPart): PartCounts {
+  const found = knownCounts.get(part);
+  if (found) return found;
+  const counts: PartCounts = { set: new Map(), whole: new Map() };
+  for (const flower of part.flowers.values()) {
     const check = lastCheck(flower);
     const closure = flower.shuttings[0]?.closure;
-    if (check && closure && check.result !== 'not-open') {
-      let both = counts.wholeBy.get(closure);
-      if (!both) counts.wholeBy.set(closure, (both = counts.whole(closure)));
-      for (const count of both) tally(count, isWhole(check.result));
-    }
+    if (!check || !closure || check.result === 'not-open') continue;
+    const at = growing(state, flower.plant);
+    if (!at) continue;
+    for (const key of [`c/${at.crop.id}/${closure}`, `v/${at.variety.id}/${closure}`])
+      tally(countOf(counts.whole, key), isWhole(check.result));
   }
-  for (const trial of allTrials(state, zone)) {
+  countTrials(counts.set, part.rows);
+  knownCounts.set(part, counts);
+  return counts;
+}
+
+function countTrials(set: Map<string, Count>, trials: readonly Trial[]): void {
+  for (const trial of trials) {
     // What insects did, or time before any hand work, says nothing of hands.
     if (trial.how === 'insects' || trial.how === 'before') continue;
     const { facts, worked } = trial;
@@ -125,6 +108,35 @@ export function ratesOf(state: State, zone: string): Rates {
       count.n += worked;
     }
   }
+}
+
+function countOf(table: Map<string, Count>, key: string): Count {
+  let count = table.get(key);
+  if (!count) table.set(key, (count = { k: 0, n: 0 }));
+  return count;
+}
+
+function addUp(into: Map<string, Count>, from: ReadonlyMap<string, Count>): void {
+  for (const [key, { k, n }] of from) {
+    const count = countOf(into, key);
+    count.k += k;
+    count.n += n;
+  }
+}
+
+/** Set and closure rates as posteriors: our prior, the crop's other varieties (discounted), the variety's own records. */
+export function ratesOf(state: State, zone: string): Rates {
+  const found = known.get(state.flowers);
+  if (found?.plants === state.plants && found.stands === state.stands && found.zone === zone)
+    return found.rates;
+  const set = new Map<string, Count>();
+  const whole = new Map<string, Count>();
+  for (const part of trialParts(state, zone)) {
+    const counts = countsOf(state, part);
+    addUp(set, counts.set);
+    addUp(whole, counts.whole);
+  }
+  countTrials(set, groupTrials(state, zone));
   const split = (table: Map<string, Count>, crop: string, variety: string, tail = '') => {
     const own = table.get(`v/${variety}${tail}`) ?? { k: 0, n: 0 };
     const all = table.get(`c/${crop}${tail}`) ?? { k: 0, n: 0 };

@@ -1,5 +1,5 @@
 import type { CropId } from '../crops';
-import type { Flower, State } from '../ledger';
+import { Shards, type Flower, type State } from '../ledger';
 import { growing } from '../patch';
 import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
 import type { BudRecord } from './forecast';
@@ -78,12 +78,28 @@ function ofFlower(
 /** Records older than this teach nothing new: what was seen counts for a few dozen buds at most. */
 const REMEMBERED_DAYS = 800;
 
+const knownSeen = new WeakMap<ReadonlyMap<unknown, Flower>, string>();
+
+/** When the latest flower of a part was first seen: a part of bygone years is passed over whole. */
+function lastSeenFirst(part: ReadonlyMap<unknown, Flower>): string {
+  let latest = '';
+  for (const { sightings } of part.values()) {
+    const at = sightings[0]?.at ?? '';
+    if (at > latest) latest = at;
+  }
+  return latest;
+}
+
 /** The flowers whose records still teach on `from`; all of a young log, the latest two seasons of an old one. */
 export function teachingFlowers(state: State, from: LocalDate): Flower[] {
   const since = addDays(from, -REMEMBERED_DAYS);
-  const out: Flower[] = [];
-  for (const flower of state.flowers.values()) if ((flower.sightings[0]?.at ?? '') >= since) out.push(flower);
-  return out;
+  return Shards.of(state.flowers).parts.flatMap((part) => {
+    let seen = knownSeen.get(part);
+    if (!seen) knownSeen.set(part, (seen = lastSeenFirst(part)));
+    return seen >= since
+      ? [...part.values()].filter(({ sightings }) => (sightings[0]?.at ?? '') >= since)
+      : [];
+  });
 }
 
 /** What some flowers of the grower's own log say of how long buds take. Each flower's part is worked out once. */

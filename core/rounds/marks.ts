@@ -1,4 +1,4 @@
-import type { Flower, State } from '../ledger';
+import { Shards, type Flower, type State } from '../ledger';
 
 /** Letters of marks: none that a wet pencil confuses with another (no I, O, Q, S, Z) or with a digit. */
 const LETTERS = 'ABCDEFGHJKLMNPRTUVWXY';
@@ -22,19 +22,26 @@ function indexOf(mark: string): number | null {
 export function markIndexIn({ flowers }: Pick<State, 'flowers'>): number {
   const known = knownNext.get(flowers);
   if (known !== undefined) return known;
-  let highest = -1;
-  for (const flower of flowers.values()) {
-    if (flower.mark === null) continue;
-    let index = knownIndex.get(flower);
-    if (index === undefined) knownIndex.set(flower, (index = indexOf(flower.mark) ?? -1));
-    if (index > highest) highest = index;
-  }
+  const highest = Shards.of(flowers).parts.reduce((most, part) => Math.max(most, highestIn(part)), -1);
   knownNext.set(flowers, highest + 1);
   return highest + 1;
 }
 
-// Years of marks are gone through with every tap: each is read once.
-const knownIndex = new WeakMap<Flower, number>();
+type Part = ReadonlyMap<unknown, Flower>;
+
+// Years of marks are gone through with every tap: those of a part that did not change are known.
+const knownHighest = new WeakMap<Part, number>();
+
+function highestIn(part: Part): number {
+  let highest = knownHighest.get(part);
+  if (highest === undefined) {
+    highest = -1;
+    for (const { mark } of part.values()) if (mark !== null) highest = Math.max(highest, indexOf(mark) ?? -1);
+    knownHighest.set(part, highest);
+  }
+  return highest;
+}
+
 const knownNext = new WeakMap<State['flowers'], number>();
 
 /** The mark after the highest in use; marks written in another way are left alone. `1-A` on a new patch. */

@@ -1,6 +1,7 @@
 import type { Crop, CropId, Tool } from '../crops';
+import { trialParts, type TrialPart } from '../fruitset';
 import type { State } from '../ledger';
-import { growing } from '../patch';
+import { growing, mainPatch } from '../patch';
 
 /** A gap this many times the catalogue's time is a pause, not work [M]. */
 const PAUSE = 3;
@@ -97,24 +98,41 @@ function knownOf(state: State): Known {
 /** Older times say little of the hands of today [M]. */
 const LATEST_MS = 400 * 86_400_000;
 
+interface PartWork {
+  readonly latest: string;
+  readonly work: readonly Worked[];
+}
+
+const knownWork = new WeakMap<TrialPart, PartWork>();
+
+/** The pollinations of some hundred flowers; kept for as long as none of them changes. */
+function workOf(state: State, part: TrialPart): PartWork {
+  const found = knownWork.get(part);
+  if (found) return found;
+  let latest = '';
+  const work: Worked[] = [];
+  for (const { plant, pollinations } of part.flowers.values()) {
+    const crop = pollinations.length > 0 ? growing(state, plant)?.crop : undefined;
+    if (!crop) continue;
+    for (const { at, by, tool } of pollinations) {
+      if (at > latest) latest = at;
+      work.push({ at: Date.parse(at), by, tool, crop });
+    }
+  }
+  const made = { latest, work };
+  knownWork.set(part, made);
+  return made;
+}
+
 /** The pollinations of the last year and a bit, with their crop, in the order of the clock. */
 function latestWork(state: State): Worked[] {
-  let latest = '';
-  for (const { pollinations } of state.flowers.values()) {
-    const last = pollinations[pollinations.length - 1];
-    if (last && last.at > latest) latest = last.at;
-  }
+  const parts = trialParts(state, mainPatch(state)?.place?.zone ?? 'UTC').map((part) => workOf(state, part));
+  const latest = parts.reduce((last, part) => (part.latest > last ? part.latest : last), '');
   if (latest === '') return [];
-  const since = new Date(Date.parse(latest) - LATEST_MS).toISOString();
-  const cropOf = new Map<string, Crop | null>();
-  const worked: Worked[] = [];
-  for (const { plant, pollinations } of state.flowers.values()) {
-    const last = pollinations[pollinations.length - 1];
-    if (!last || last.at < since) continue;
-    let crop = cropOf.get(plant);
-    if (crop === undefined) cropOf.set(plant, (crop = growing(state, plant)?.crop ?? null));
-    if (!crop) continue;
-    for (const { at, by, tool } of pollinations) worked.push({ at: Date.parse(at), by, tool, crop });
-  }
-  return worked.sort((a, b) => a.at - b.at);
+  const since = Date.parse(latest) - LATEST_MS;
+  return parts
+    .filter((part) => part.latest !== '' && Date.parse(part.latest) >= since)
+    .flatMap(({ work }) => work)
+    .filter(({ at }) => at >= since)
+    .sort((a, b) => a.at - b.at);
 }

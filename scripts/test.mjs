@@ -1,5 +1,5 @@
 // npm test: lint, formatting, types, unit, component and interface tests. Ends with "N passed, N failed".
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureChromium, ensurePackages, quietEnv, root } from './ensure.mjs';
@@ -14,17 +14,23 @@ rmSync(reports, { recursive: true, force: true });
 mkdirSync(reports, { recursive: true });
 const total = { passed: 0, failed: 0 };
 
+/** Runs a step; what it says comes in one piece when it is over, as another runs beside it. */
 function step(name, args, env = {}) {
-  console.log(`\n== ${name}`);
-  const { status } = spawnSync('npx', ['--no-install', ...args], {
-    cwd: root,
-    stdio: 'inherit',
-    env: { ...quietEnv, CHROMIUM: process.env.CHROMIUM, ...env },
+  return new Promise((resolve) => {
+    const child = spawn('npx', ['--no-install', ...args], {
+      cwd: root,
+      env: { ...quietEnv, CHROMIUM: process.env.CHROMIUM, ...env },
+    });
+    let said = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => (said += text));
+    child.on('close', (code) => {
+      console.log(`\n== ${name}\n${said}`);
+      resolve(code === 0);
+    });
   });
-  return status === 0;
 }
-function check(name, args) {
-  if (step(name, args)) total.passed++;
+async function check(name, args) {
+  if (await step(name, args)) total.passed++;
   else total.failed++;
 }
 function count(ok, read) {
@@ -38,9 +44,9 @@ function count(ok, read) {
     total.failed++;
   }
 }
-function jest(project) {
+async function jest(project) {
   const file = join(reports, `${project}.json`);
-  const ok = step(`tests: ${project}`, [
+  const ok = await step(`tests: ${project}`, [
     'jest',
     '--selectProjects',
     project,
@@ -54,14 +60,21 @@ function jest(project) {
   });
 }
 
-check('lint', ['eslint', '.', '--max-warnings', '0']);
-check('formatting', ['prettier', '--check', '--log-level', 'warn', '.']);
-check('types', ['tsc', '--noEmit']);
-jest('core');
-jest('ui');
-check('benches at their smallest size', ['tsx', 'bench/index.ts', '--smallest']);
+// Two at a time: each of these keeps one core busy. The journeys need both, and come alone.
+await Promise.all([
+  (async () => {
+    await check('lint', ['eslint', '.', '--max-warnings', '0']);
+    await check('formatting', ['prettier', '--check', '--log-level', 'warn', '.']);
+    await check('types', ['tsc', '--noEmit']);
+    await check('benches at their smallest size', ['tsx', 'bench/index.ts', '--smallest']);
+  })(),
+  (async () => {
+    await jest('core');
+    await jest('ui');
+  })(),
+]);
 const e2e = join(reports, 'e2e.json');
-const ok = step('interface tests in Chromium', ['playwright', 'test'], { E2E_JSON: e2e });
+const ok = await step('interface tests in Chromium', ['playwright', 'test'], { E2E_JSON: e2e });
 count(ok, () => {
   const { stats } = JSON.parse(readFileSync(e2e, 'utf8'));
   return { passed: stats.expected + stats.flaky, failed: stats.unexpected };

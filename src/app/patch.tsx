@@ -3,9 +3,9 @@ import { Pressable, View } from 'react-native';
 import { mdiChevronRight, mdiPencil } from '@/ui/controls/iconPaths';
 import { useRouter } from 'expo-router';
 import { fateOf, type Fate } from '@core/fruitset';
-import { compareBeds, comparePlants, growing, type Growing, flowersOn } from '@core/patch';
+import { compareBeds, comparePlants, flowersOn, growing, plantsOfStand, type Growing } from '@core/patch';
 import { cropOf } from '@core/crops';
-import type { Bed, Stand } from '@core/ledger';
+import type { Bed, Stand, State } from '@core/ledger';
 import { useGarden } from '@/data/garden';
 import { Badge, Card, Icon, Key } from '@/ui/controls';
 import { BedSheet } from '@/ui/patch/BedSheet';
@@ -25,7 +25,12 @@ function PatchPage() {
   const wide = useIsWide();
   const beds = useMemo(() => [...state.beds.values()].sort(compareBeds), [state.beds]);
   const standing = [...state.plants.values()].filter((plant) => !plant.ended).length;
-  const cards = beds.map((bed) => (
+  const [bygone, shown] = useMemo(() => {
+    const over = beds.filter((bed) => isBygone(state, bed));
+    return [over, beds.filter((bed) => !over.includes(bed))];
+  }, [state, beds]);
+  const [all, setAll] = useState(false);
+  const cards = (all ? [...shown, ...bygone] : shown).map((bed) => (
     <BedCard key={bed.id} bed={bed} onEdit={() => setEditing(bed)} onPlant={() => setPlanting(bed)} />
   ));
   const half = wide && cards.length > 1 ? Math.ceil(cards.length / 2) : cards.length;
@@ -39,6 +44,17 @@ function PatchPage() {
       <UndoLine />
       {beds.length === 0 ? <Txt>No bed yet. Add one, then what grows in it.</Txt> : null}
       {cards.slice(0, half)}
+      {bygone.length > 0 ? (
+        <Key
+          title={
+            all
+              ? 'Hide the beds of earlier seasons'
+              : `Show ${plural(bygone.length, 'bed')} of earlier seasons`
+          }
+          small
+          onPress={() => setAll(!all)}
+        />
+      ) : null}
       {editing ? (
         <BedSheet
           bed={editing === 'new' ? null : editing}
@@ -50,6 +66,14 @@ function PatchPage() {
       {planting ? <StandSheet bed={planting} onClose={() => setPlanting(null)} /> : null}
     </Page>
   );
+}
+
+/** Whether all that was ever planted in a bed has ended. */
+function isBygone(state: State, bed: Bed): boolean {
+  const plants = [...state.stands.values()]
+    .filter((stand) => stand.bed === bed.id)
+    .flatMap(({ id }) => plantsOfStand(state, id));
+  return plants.length > 0 && plants.every(({ ended }) => ended !== null);
 }
 
 function BedCard({ bed, onEdit, onPlant }: { bed: Bed; onEdit: () => void; onPlant: () => void }) {
@@ -87,12 +111,14 @@ function StandRows({ stand }: { stand: Stand }) {
   const { state } = useGarden();
   const [editing, setEditing] = useState(false);
   const variety = state.varieties.get(stand.variety);
-  const plants = [...state.plants.values()]
-    .filter((plant) => plant.stand === stand.id)
+  const [ended, setEnded] = useState(false);
+  const plants = [...plantsOfStand(state, stand.id)]
     .sort(comparePlants)
     .flatMap((plant) => growing(state, plant.id) ?? []);
   if (!variety) return null;
-  const count = plural(plants.filter(({ plant }) => !plant.ended).length, 'plant');
+  const living = plants.filter(({ plant }) => !plant.ended);
+  const gone = plants.length - living.length;
+  const count = plural(living.length, 'plant');
   return (
     <View>
       <View style={{ flexDirection: 'row', alignItems: 'center' }}>
@@ -111,9 +137,18 @@ function StandRows({ stand }: { stand: Stand }) {
         />
       </View>
       {editing ? <StandEditSheet stand={stand} variety={variety} onClose={() => setEditing(false)} /> : null}
-      {plants.map((each) => (
+      {(ended ? plants : living).map((each) => (
         <PlantRow key={each.plant.id} growing={each} />
       ))}
+      {gone > 0 ? (
+        <Key
+          title={ended ? 'Hide those that ended' : `Show ${gone} that ended`}
+          label={`${ended ? 'Hide those that ended' : `Show ${gone} that ended`}: ${variety.name}`}
+          look="quiet"
+          small
+          onPress={() => setEnded(!ended)}
+        />
+      ) : null}
     </View>
   );
 }

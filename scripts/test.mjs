@@ -14,17 +14,20 @@ rmSync(reports, { recursive: true, force: true });
 mkdirSync(reports, { recursive: true });
 const total = { passed: 0, failed: 0 };
 
-/** Runs a step; what it says comes in one piece when it is over, as another runs beside it. */
-function step(name, args, env = {}) {
+/** Runs a step. Where another runs beside it, what it says comes in one piece when it is over. */
+function step(name, args, { env = {}, alone = false } = {}) {
   return new Promise((resolve) => {
+    if (alone) console.log(`\n== ${name}`);
     const child = spawn('npx', ['--no-install', ...args], {
       cwd: root,
       env: { ...quietEnv, CHROMIUM: process.env.CHROMIUM, ...env },
+      stdio: alone ? 'inherit' : ['ignore', 'pipe', 'pipe'],
     });
     let said = '';
-    for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => (said += text));
+    for (const stream of alone ? [] : [child.stdout, child.stderr])
+      stream.on('data', (text) => (said += text));
     child.on('close', (code) => {
-      console.log(`\n== ${name}\n${said}`);
+      if (!alone) console.log(`\n== ${name}\n${said}`);
       resolve(code === 0);
     });
   });
@@ -74,7 +77,10 @@ await Promise.all([
   })(),
 ]);
 const e2e = join(reports, 'e2e.json');
-const ok = await step('interface tests in Chromium', ['playwright', 'test'], { E2E_JSON: e2e });
+const ok = await step('interface tests in Chromium', ['playwright', 'test'], {
+  env: { E2E_JSON: e2e },
+  alone: true,
+});
 count(ok, () => {
   const { stats } = JSON.parse(readFileSync(e2e, 'utf8'));
   return { passed: stats.expected + stats.flaky, failed: stats.unexpected };

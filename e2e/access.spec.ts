@@ -85,23 +85,25 @@ for (const light of ['day', 'sun', 'before-dawn'] as const) {
       test.skip(!here(project.name), 'colours are the same at every size');
       test.setTimeout(120_000);
       await inLight(page, light);
+      // The same elements in the same colours stand on the wide screen: there only the sizes are asked anew.
+      const rules = project.name === 'phone';
       for (const path of screens) {
         await page.goto(path);
         await expect(page.getByRole('heading').first()).toBeVisible();
         if (path === '/round') {
           await expect(page.getByRole('heading', { name: /^Collect/ })).toBeVisible();
-          await check(page, '/round, collecting', colours);
+          if (rules) await check(page, '/round, collecting', colours);
           await pickMales(page);
           await page.getByRole('button', { name: 'whole', exact: true }).click();
         }
-        await check(page, path, colours);
+        if (rules) await check(page, path, colours);
         if (!colours) await checkSizes(page, path);
       }
     });
   test(`a goal and a plant pass the accessibility rules in the light "${light}"`, async ({ page }, {
     project,
   }) => {
-    test.skip(!here(project.name), 'colours are the same at every size');
+    test.skip(project.name !== 'phone', 'the same elements at every size');
     await inLight(page, light);
     await page.goto('/goals');
     await page.getByRole('button', { name: 'Open the goal of Long Halyard' }).click();

@@ -17,6 +17,13 @@ const MUTANTS = [
     tests: ['core/ledger'],
   },
   {
+    rule: 'a copy of a table writes to shards of its own, and what is kept of a shard is of that shard',
+    file: 'core/ledger/shards.ts',
+    from: 'if (!this.owned.has(place)) {',
+    to: 'if (this.shards[place] === undefined) {',
+    tests: ['core/ledger/shards', 'core/rounds/kept'],
+  },
+  {
     rule: 'a late entry finds its place in the log',
     file: 'core/ledger/state.ts',
     from: 'while (at > 0 && compareEvents(list[at - 1] as LedgerEvent, event) > 0) at--;',

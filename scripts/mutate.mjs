@@ -117,6 +117,13 @@ const MUTANTS = [
     tests: ['core/fruitset', 'core/rounds'],
   },
   {
+    rule: 'a look is not asked for when the fruit must be ripe',
+    file: 'core/fruitset/fate.ts',
+    from: 'if (day > ripeDay(crop)) return null;',
+    to: '',
+    tests: ['core/fruitset'],
+  },
+  {
     rule: 'the fathers of every visit count',
     file: 'core/fruitset/trials.ts',
     from: 'for (const { fathers: used } of flower.pollinations)',
@@ -125,7 +132,7 @@ const MUTANTS = [
   },
   {
     rule: 'a counted group takes in the tallies of its days',
-    file: 'core/fruitset/trials.ts',
+    file: 'core/fruitset/groups.ts',
     from: 'return byHand && (plant === null || plant === tallied) && from <= on && on <= to;',
     to: 'return false;',
     tests: ['core/fruitset'],

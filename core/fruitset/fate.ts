@@ -91,6 +91,15 @@ export function lastLookDay(crop: Crop): number {
   return crop.looks.value[crop.looks.value.length - 1]?.day ?? crop.verdictDay.value;
 }
 
+/** By this day a fruit is ripe and gone, or there never was one: nothing is left to look at. */
+function ripeDay({ daysToSeed, daysToEat, looks }: Crop): number {
+  return Math.max(
+    daysToSeed?.value[1] ?? 0,
+    daysToEat?.value[1] ?? 0,
+    ...looks.value.map(({ day }) => day + GRACE_DAYS),
+  );
+}
+
 export interface LookDue {
   /** Days since pollination, today. */
   readonly day: number;
@@ -101,12 +110,13 @@ export interface LookDue {
   readonly verdict: boolean;
 }
 
-/** The look a flower is owed on `today`, or `null`. Only flowers without a verdict are owed one, late as it may be. */
+/** The look a flower is owed on `today`, or `null`. Only flowers without a verdict are owed one, late as it may be, until it must be ripe. */
 export function lookDue(flower: Flower, crop: Crop, zone: string, today: LocalDate): LookDue | null {
   const fate = fateOf(flower, crop, zone, today);
   if (fate !== 'waiting' && fate !== 'not-looked-at') return null;
   const day0 = workedOn(flower, zone) as LocalDate;
   const day = daysBetween(day0, today);
+  if (day > ripeDay(crop)) return null;
   const lastLooked = flower.looks.reduce(
     (latest, look) => Math.max(latest, daysBetween(day0, localDateOf(Date.parse(look.at), zone))),
     -1,

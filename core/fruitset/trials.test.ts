@@ -101,6 +101,17 @@ test('worked and never looked at: waiting, then not looked at, asked for, and co
   expect(outcomeDays(rowOf(flowers[0] as FlowerId))).toEqual({ after: 0, by: 39 });
 });
 
+test('a look is asked for while there can be something to see, not for years', () => {
+  const { garden, female } = patch();
+  const view = () => garden.state.flowers.get(flower);
+  const flower = female();
+  const due = (day: number) => lookDue(view() as never, squash, garden.place.zone, addDays(DAY, day));
+  const [, ripe] = squash.daysToSeed?.value ?? [0, 0];
+  expect(due(ripe)).toMatchObject({ verdict: true });
+  expect(due(ripe + 1)).toBeNull();
+  expect(due(365)).toBeNull();
+});
+
 test('shut and never worked is missed from the day after, and no failure', () => {
   const { garden, plants, rowOf, sum } = patch();
   const flower = garden.shut('2026-07-01', plants[0] as PlantId, 'female');

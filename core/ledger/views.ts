@@ -16,7 +16,7 @@ import type {
   ClockNote,
   Father,
   Goal,
-  GroupHow,
+  GroupCounted,
   Health,
   LookResult,
   LossCause,
@@ -65,19 +65,10 @@ export interface Variety {
   readonly system: SexSystem | null;
   readonly event: EventId;
 }
-/** A counted group of flowers. */
-export interface GroupView {
+/** A counted group of flowers, as it was entered. */
+export type GroupView = Omit<GroupCounted, 'id' | 'v' | 'device' | 'kind' | 'stand'> & {
   readonly event: EventId;
-  readonly at: Instant;
-  readonly by: string;
-  readonly plant: PlantId | null;
-  readonly from: LocalDate;
-  readonly to: LocalDate;
-  readonly how: GroupHow;
-  readonly worked: number;
-  readonly set: number;
-  readonly bent: number | null;
-}
+};
 export interface Stand {
   readonly id: StandId;
   readonly bed: BedId;

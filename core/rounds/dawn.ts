@@ -2,7 +2,7 @@ import type { FlowerId, PlantId } from '../ids';
 import type { Place, State } from '../ledger';
 import { fatherVarietyOf, growing, mainPatch, walkOrder } from '../patch';
 import type { LocalDate } from '../time';
-import type { Morning, OpenWindow } from '../bloom';
+import { lastCheck, type Morning, type OpenWindow } from '../bloom';
 import { matchPollen, type PollenFemale, type PollenMale, type PollenMatch } from './matching';
 import type { PlanRequest, PlanStop, PlanWorker } from './plan';
 import { malesFor } from './goals';
@@ -11,7 +11,6 @@ import {
   inHand,
   givesPollen,
   LATE_OPENER_MIN,
-  lastCheck,
   maleUses,
   shutMales,
   stopsOf,

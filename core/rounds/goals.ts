@@ -113,9 +113,8 @@ export function goalSum(
     bentSet === undefined
       ? setRate
       : { alpha: bentSet * POINT, beta: Math.max(1e-6, (1 - bentSet) * POINT), mean: bentSet };
-  const over = season.over || (goal.by !== null && goal.by < today);
   const needed = (fruitsWanted: number) =>
-    over
+    season.over
       ? 0
       : pollinationsNeeded({ fruitsWanted, alpha: shape.alpha, beta: shape.beta, assurance: goal.assurance });
   const wantedForSeed =
@@ -151,7 +150,7 @@ export function goalSum(
   const until = goal.by ?? season.frost.early;
   const ripens = wantedForSeed > 0 ? crop.daysToSeed : (crop.daysToEat ?? crop.daysToSeed);
   const lastUsefulOn = until && ripens ? addDays(until, -ripens.value[1]) : null;
-  const morningsLeft = over
+  const morningsLeft = season.over
     ? 0
     : lastUsefulOn === null
       ? null
@@ -195,7 +194,7 @@ export function goalSum(
       flowers: femalesToShut + forKitchen.pollinations,
       mornings: morningsLeft,
       perMorning: flowering,
-      over,
+      over: season.over,
       guessed: goal.by === null && season.frost.from === 'guess',
     }),
   };

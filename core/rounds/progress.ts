@@ -1,10 +1,11 @@
+import { lastCheck } from '../bloom';
 import type { FlowerId } from '../ids';
 import type { State } from '../ledger';
 import { fatherVarietyOf, walkOrder, type Growing } from '../patch';
 import { localDateOf, type LocalDate } from '../time';
 import type { Collecting, DawnQuestion } from './dawn';
 import type { PollinationRound } from './next';
-import { inHand, lastCheck } from './stops';
+import { inHand } from './stops';
 import { workTime } from './workTimes';
 
 /** Fewer flowers than this say nothing of the pace. */

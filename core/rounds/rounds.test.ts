@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { openWindow, gardenDay } from '../bloom';
+import { gardenDay, openWindow, roundDateOf } from '../bloom';
 import { cropOf } from '../crops';
 import { apply, fold, type AnyEvent, type State } from '../ledger';
 import { walkOrder } from '../patch';
@@ -14,7 +14,6 @@ import {
   nextMark,
   nextRounds,
   pollinationRound,
-  roundDateOf,
   stopsOf,
   suggestFathers,
 } from '.';

@@ -40,6 +40,15 @@ describe('the season', () => {
     expect(sumOf(garden, squash, '2027-03-01')).toMatchObject({ standing: 'over', morningsLeft: 0 });
   });
 
+  test('is not over when only the day wanted has passed: a later one can still be asked for', () => {
+    const garden = new TestGarden();
+    const squash = garden.plant('squash-maxima', 'Slate Dome', 6, { goal: seeds(300, { by: '2026-08-20' }) });
+    frost(garden, '10-05');
+    expect(sumOf(garden, squash, '2026-08-21')).toMatchObject({ standing: 'unreachable', morningsLeft: 0 });
+    buds(garden, squash, '2026-08-21');
+    expect(planOf(garden, '2026-08-21').plants).toEqual([]);
+  });
+
   test('of a stand planted the year after is its own', () => {
     const garden = new TestGarden(TEST_PLACE, '2027-05-20');
     const squash = garden.plant('squash-maxima', 'Slate Dome', 6, { goal: seeds(300) });
@@ -49,6 +58,29 @@ describe('the season', () => {
       frost: { early: '2027-10-05', from: 'said' },
       over: false,
     });
+  });
+
+  test('begins anew when a stand is planted again, whether or not somebody noted the end of last year’s plants', () => {
+    const garden = new TestGarden();
+    const squash = garden.plant('squash-maxima', 'Slate Dome', 2, { goal: seeds(300) });
+    frost(garden, '10-05');
+    expect(sumOf(garden, squash, '2027-06-10')?.standing).toBe('over');
+    for (const [i, plantedOn] of ['2027-05-20', '2027-06-08'].entries())
+      garden.write(garden.time(plantedOn, 9), {
+        kind: 'plantAdded',
+        plant: `plant:0000000000000000000000000${i + 1}` as PlantId,
+        stand: squash.stand,
+        label: `again ${i}`,
+        xM: 1 + i,
+        yM: 1,
+        plantedOn,
+      });
+    expect(sumOf(garden, squash, '2027-06-10')?.season).toMatchObject({
+      begins: '2027-05-20',
+      frost: { early: '2027-10-05' },
+      over: false,
+    });
+    expect(sumOf(garden, squash, '2027-10-06')?.standing).toBe('over');
   });
 
   test('of strawberries comes again: theirs does not end with a frost', () => {

@@ -54,6 +54,18 @@ export interface Season {
 /** Older work of a plant that stands for years belongs to another season [M]. */
 const YEARLY_DAYS = 300;
 
+/** What goes into a stand within so many days is planted for one season [M]: sown again in June, it is still this year's. */
+const PLANTING_DAYS = 200;
+
+/** The first day of the stand's latest planting: last year's plants, whose end nobody noted, do not make this year's old. */
+function plantedLast(state: State, stand: Stand, zone: string): LocalDate | null {
+  const days = plantsOfStand(state, stand.id)
+    .map(({ plantedOn, addedAt }) => plantedOn ?? localDateOf(Date.parse(addedAt), zone))
+    .sort();
+  const last = days[days.length - 1];
+  return last === undefined ? null : (days.find((day) => day >= addDays(last, -PLANTING_DAYS)) ?? last);
+}
+
 /**
  * The season of a stand. An annual has one, from its planting to the first frost after it: the day after, the season is over and
  * no next year's begins. Only a date that was said can end it so; a guess ends nothing.
@@ -67,9 +79,7 @@ export function seasonOf(state: State, place: Place, stand: Stand, today: LocalD
       frost: frostAfter(state, place, addDays(today, -1)),
       over: false,
     };
-  const begins = plantsOfStand(state, stand.id)
-    .map(({ plantedOn, addedAt }) => plantedOn ?? localDateOf(Date.parse(addedAt), place.zone))
-    .reduce((a, b) => (b < a ? b : a), today);
+  const begins = plantedLast(state, stand, place.zone) ?? today;
   const frost = frostAfter(state, place, begins);
   const frosted = frost.from === 'said' && frost.late !== null && today > frost.late;
   return { begins, frost, over: frosted || today > addDays(begins, ANNUAL_DAYS) };

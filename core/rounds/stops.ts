@@ -11,8 +11,6 @@ import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
  */
 export type StopState = 'to-do' | 'later' | 'worked' | 'spoiled' | 'lost';
 
-export { lastCheck, roundDateOf };
-
 export interface Stop {
   readonly flower: Flower;
   readonly growing: Growing;

@@ -1,4 +1,4 @@
-import type { Forecast, VarietyOutlook } from '../bloom';
+import { roundDateOf, type Forecast, type VarietyOutlook } from '../bloom';
 import { closureFacts, closuresFor, type Closure, type Crop, type Sex } from '../crops';
 import type { Flower, Health, Place, Stand, State } from '../ledger';
 import { fatherVarietyOf, walkOrder, type Growing } from '../patch';
@@ -6,7 +6,7 @@ import { addDays, type LocalDate } from '../time';
 import { closureOf, goalSum, malesFor, SPARE_MALES } from './goals';
 import { nextMarkIn } from './marks';
 import { bearsFruit, ratesOf } from './rates';
-import { femalesPerMale, roundDateOf, shutMales } from './stops';
+import { femalesPerMale, shutMales } from './stops';
 
 /** From this chance of opening tomorrow on a bud is shut tonight [M]: tape is cheaper than a morning missed. */
 const SHUT_FROM = 0.35;

@@ -1,7 +1,7 @@
+import { lastCheck } from '@core/bloom';
 import type { Crop } from '@core/crops';
 import { fateFacts } from '@core/fruitset';
 import type { Flower } from '@core/ledger';
-import { lastCheck } from '@core/rounds';
 import type { FlowerLook } from './geometry';
 
 /** How a recorded flower is drawn: its latest stage, its closure as last found, or its fruit by fate. */

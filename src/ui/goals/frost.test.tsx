@@ -36,6 +36,17 @@ test('said once, it stands aside and is not guessed any more; a day that is none
   expect(screen.getByText(/Monday 5 October, as you said/)).toBeTruthy();
 });
 
+test('behind with fruit alone, nobody is told to shut anything', () => {
+  const garden = new TestGarden();
+  const { stand } = garden.plant('strawberry', 'Weir Early', 1, {
+    reason: 'fruit',
+    goal: { kitchenFruits: 400 },
+  });
+  const view = garden.state.stands.get(stand) as never;
+  const sum = goalSum(garden.state, garden.place, view, '2026-08-10', 0.1);
+  expect(sum && standingSentence(sum)).toMatch(/work every flower that opens, on more plants/);
+});
+
 test('a goal whose season is over says what it fell short by, and asks for nothing', () => {
   const garden = new TestGarden();
   const { stand } = garden.plant('squash-maxima', 'Slate Dome', 2, { goal: { kitchenFruits: 4 } });

@@ -45,7 +45,7 @@ export function standingSentence(sum: GoalSum): string {
         ? `${plural(sum.forSeed.waiting + sum.forKitchen.waiting, 'flower')} worked and waiting should be enough.`
         : `${plural(sum.pollinations, 'pollination')} to go${last ? `, the last useful one ${guessed(sum) ? 'about' : 'on'} ${last}` : ''}.`;
     case 'behind':
-      return `${plural(sum.pollinations, 'pollination')} to go by ${last ?? 'the end'}${guessed(sum) ? ' (if the frost comes early)' : ''}: shut every likely female, on more plants, or ask for less.`;
+      return `${plural(sum.pollinations, 'pollination')} to go by ${last ?? 'the end'}${guessed(sum) ? ' (if the frost comes early)' : ''}: ${sum.forSeed.pollinations > 0 ? 'shut every likely female' : 'work every flower that opens'}, on more plants, or ask for less.`;
     case 'over':
       return `The season is over: ${plural(sum.forSeed.left + sum.forKitchen.left, 'fruit')} short of it.`;
     case 'unreachable':

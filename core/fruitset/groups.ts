@@ -1,0 +1,81 @@
+import { cropOf } from '../crops';
+import type { PlantId } from '../ids';
+import type { GroupView, Plant, Stand, State } from '../ledger';
+import { growing, type Growing } from '../patch';
+import { localDateOf, type LocalDate } from '../time';
+import type { Trial } from './trials';
+
+/** The trials that are no single flowers. */
+export function groupTrials(state: State, zone: string): Trial[] {
+  return [
+    ...[...state.plants.values()].flatMap((plant) => talliesOf(state, plant, zone)),
+    ...[...state.stands.values()].flatMap((stand) => groupsOf(state, stand)),
+  ];
+}
+
+/** A count of what hands did on a plant (or its whole stand) is of the same flowers as the tallies of those days. */
+function takesIn({ plant, from, to, how }: GroupView, tallied: PlantId, on: LocalDate): boolean {
+  const byHand = how !== 'insects' && how !== 'before';
+  return byHand && (plant === null || plant === tallied) && from <= on && on <= to;
+}
+
+function group(
+  { stand, variety, crop }: Pick<Growing, 'stand' | 'variety' | 'crop'>,
+  on: LocalDate,
+  until: LocalDate,
+) {
+  return {
+    kind: 'group' as const,
+    stand: stand.id,
+    variety: variety.id,
+    crop: crop.id,
+    plant: null,
+    season: Number(on.slice(0, 4)),
+    node: null,
+    at: null,
+    on,
+    until,
+    by: null,
+    how: null,
+    fathers: [],
+    males: 0,
+    purpose: 'kitchen' as const,
+    lobes: null,
+    closureBefore: null,
+    closureAfter: null,
+    looks: 0,
+    set: null,
+    bent: null,
+    facts: null,
+    harvested: false,
+    cause: null,
+  };
+}
+
+/** A plant's tallies that no count of a group has taken in since. */
+function talliesOf(state: State, plant: Plant, zone: string): Trial[] {
+  const found = plant.tallies.length > 0 ? growing(state, plant.id) : null;
+  if (!found) return [];
+  return plant.tallies.flatMap(({ event, at, by, tool, flowers }) => {
+    const on = localDateOf(Date.parse(at), zone);
+    if (found.stand.groups.some((counted) => takesIn(counted, plant.id, on))) return [];
+    return { ...group(found, on, on), id: event, plant: plant.id, at, by, how: tool, worked: flowers };
+  });
+}
+
+function groupsOf(state: State, stand: Stand): Trial[] {
+  const variety = state.varieties.get(stand.variety);
+  if (!variety) return [];
+  const crop = cropOf(variety.crop);
+  return stand.groups.map(({ event, by, plant, from, to, how, worked, set, bent }) => ({
+    ...group({ stand, variety, crop }, from, to),
+    id: event,
+    plant,
+    by,
+    how,
+    worked,
+    set,
+    bent,
+    looks: 1,
+  }));
+}

@@ -1,0 +1,81 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+import { openDemo, pickMales } from './helpers';
+
+const SCREENS = [
+  '/',
+  '/walk',
+  '/round',
+  '/looks',
+  '/fruit',
+  '/patch',
+  '/settings',
+  '/begin',
+  '/corn',
+  '/crosses',
+  '/kitchen',
+  '/goals',
+  '/weather',
+  '/card',
+  '/key',
+  '/key?crop=melon',
+  '/practice',
+  '/practice/train',
+  '/practice/rehearse',
+  '/dev/broken',
+];
+
+/** All rules, or those of colours alone where the light is all that differs. */
+export async function check(page: Page, path: string, colours = false): Promise<void> {
+  const axe = new AxeBuilder({ page });
+  const { violations } = await (
+    colours
+      ? axe.withRules(['color-contrast'])
+      : axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+  ).analyze();
+  expect(
+    violations.map(
+      ({ id, nodes }) => `${path}: ${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
+    ),
+  ).toEqual([]);
+}
+
+/** No text is cut at the side, and buttons are large enough to hit. */
+export async function checkSizes(page: Page, path: string): Promise<void> {
+  const wide = await page.evaluate(
+    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+  );
+  expect([path, wide]).toEqual([path, 0]);
+  const small = await page.getByRole('button').evaluateAll((buttons) =>
+    buttons
+      .map((button) => ({
+        name: button.getAttribute('aria-label') ?? button.textContent,
+        box: button.getBoundingClientRect(),
+      }))
+      .filter(({ box }) => box.width > 0 && (box.height < 47.5 || box.width < 40))
+      .map(({ name, box }) => `${name} ${box.width}x${box.height}`),
+  );
+  expect([path, small]).toEqual([path, []]);
+}
+
+/** The screens in three parts, so that no one test holds a worker for minutes. */
+export const PARTS = [0, 1, 2].map((part) => SCREENS.filter((_, i) => i % 3 === part));
+
+export async function inLight(page: Page, light: string): Promise<void> {
+  await openDemo(page);
+  await page.evaluate((chosen) => {
+    const prefs = JSON.parse(localStorage.getItem('steady-trowel/prefs') ?? '{}') as object;
+    localStorage.setItem('steady-trowel/prefs', JSON.stringify({ ...prefs, light: chosen }));
+  }, light);
+}
+
+/** Opens a screen; the round is opened where it can be worked. */
+export async function visit(page: Page, path: string, collecting: () => Promise<void>): Promise<void> {
+  await page.goto(path);
+  await expect(page.getByRole('heading').first()).toBeVisible();
+  if (path !== '/round') return;
+  await expect(page.getByRole('heading', { name: /^Collect/ })).toBeVisible();
+  await collecting();
+  await pickMales(page);
+  await page.getByRole('button', { name: 'whole', exact: true }).click();
+}

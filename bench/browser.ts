@@ -6,6 +6,7 @@ import { chromium, type Browser, type Page } from '@playwright/test';
 import { toJson } from '../core/formats';
 import chromiumArgs from '../scripts/chromium-args.json';
 import { makeLog } from './makeLog';
+import { longTasks, screenTimes } from './screens';
 
 const PORT = 8393;
 const BASE = `http://127.0.0.1:${PORT}`;
@@ -34,6 +35,10 @@ export async function benchBrowser(sizes: readonly number[], repeats: number): P
       console.log(
         `  a tap in the walk is stored and shown in ${full.walk.map((ms) => ms.toFixed(0)).join(', ')} ms; in the round ${full.round.map((ms) => ms.toFixed(0)).join(', ')} ms`,
       );
+      console.log(
+        `  the longest standstills around four such taps: ${full.still.map((ms) => ms.toFixed(0)).join(', ') || 'none over 50'} ms; four times slower: ${full.stillSlow.map((ms) => ms.toFixed(0)).join(', ') || 'none over 50'} ms`,
+      );
+      console.log(`  a screen is drawn in (ms, wanted under 500): ${full.screens.join(', ')}`);
     }
   } finally {
     await browser.close();
@@ -87,11 +92,20 @@ async function gallery(browser: Browser): Promise<void> {
   await page.close();
 }
 
+interface Opened {
+  readonly open: number;
+  readonly walk: number[];
+  readonly round: number[];
+  screens: string[];
+  still: number[];
+  stillSlow: number[];
+}
+
 async function opening(
   browser: Browser,
   size: number | null,
   repeats: number,
-): Promise<{ open: number; walk: number[]; round: number[] }> {
+): Promise<Opened> {
   const context = await browser.newContext({
     viewport: { width: 390, height: 844 },
     timezoneId: 'Europe/Ljubljana',
@@ -123,8 +137,16 @@ async function opening(
     opens.push(performance.now() - start);
     await page.waitForTimeout(1500);
   }
-  const result = { open: Math.min(...opens), walk: [] as number[], round: [] as number[] };
+  const result: Opened = {
+    open: Math.min(...opens),
+    walk: [],
+    round: [],
+    screens: [],
+    still: [],
+    stillSlow: [],
+  };
   if (size !== null) {
+    result.screens = await screenTimes(page);
     await page.goto(`${BASE}/walk`);
     await page.getByRole('button', { name: /^Shut this female/ }).waitFor();
     for (let i = 0; i < repeats; i++) {
@@ -133,6 +155,17 @@ async function opening(
         await tap(page, 'Shut this female with tape', [`Tonight on this plant: ${i + 1} flower`]),
       );
     }
+    const session = await context.newCDPSession(page);
+    const taps = async () => {
+      for (let i = 0; i < 4; i++) {
+        await page.getByRole('button', { name: /^Shut this female/ }).click();
+        await page.waitForTimeout(1200);
+      }
+    };
+    result.still = await longTasks(page, taps);
+    await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+    result.stillSlow = await longTasks(page, taps);
+    await session.send('Emulation.setCPUThrottlingRate', { rate: 1 });
     await page.goto(`${BASE}/round`);
     const whole = page.getByRole('button', { name: 'whole', exact: true });
     const picked = page.getByRole('button', { name: /^Picked: / });

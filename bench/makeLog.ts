@@ -1,13 +1,14 @@
-import { idMaker } from '../core/ids';
-import type { AnyEvent } from '../core/ledger';
+import { idMaker, type IdMaker } from '../core/ids';
+import { SCHEMA_VERSION, type AnyEvent, type Draft, type EventKind, type EventOf } from '../core/ledger';
 import { seededRandom } from '../core/random';
-import { demoLog } from '../core/simulation';
+import { demoLog, DEMO_PLACE, DEMO_TODAY } from '../core/simulation';
+import { addDays, atLocalTime, toInstant } from '../core/time';
 
 const DAY = 86_400_000;
 
 /**
  * A log of at least `size` events: the demo season of this year, and as many earlier seasons (other seeds, years
- * before, their plants removed in the autumn) as it takes.
+ * before, their plants removed in the autumn) as it takes; and a stand of forty plants full of counted males.
  */
 export function makeLog(size: number): AnyEvent[] {
   const log: AnyEvent[] = [];
@@ -32,5 +33,44 @@ export function makeLog(size: number): AnyEvent[] {
       }
     }
   }
-  return log;
+  return [...log, ...crowded(log, ids)];
+}
+
+/** Forty plants of one more stand, on each of which somebody counted thirty males last evening, and saw two females. */
+function crowded(log: readonly AnyEvent[], ids: IdMaker): AnyEvent[] {
+  const of = <Kind extends EventKind>(kind: Kind) =>
+    log.find((event): event is EventOf<Kind> => event.kind === kind) as EventOf<Kind>;
+  const bed = of('bedAdded').bed;
+  const { patch } = of('patchBegun');
+  const start = atLocalTime(addDays(DEMO_TODAY, -1), 20, 0, DEMO_PLACE.zone);
+  const variety = ids.subject('variety', start);
+  const stand = ids.subject('stand', start);
+  const males = [12, 10, 8] as const;
+  const drafts: Draft[] = [
+    { kind: 'varietyAdded', variety, patch, name: 'Wide Meadow', crop: 'squash-pepo', shape: 'round' },
+    { kind: 'standAdded', stand, bed, variety, reason: 'seed' },
+  ];
+  for (let i = 0; i < 40; i++) {
+    const plant = ids.subject('plant', start);
+    drafts.push({ kind: 'plantAdded', plant, stand, label: String(i + 1), xM: i, yM: 12, plantedOn: null });
+    for (const [at, stage] of (['coloured', 'green', 'pin'] as const).entries())
+      drafts.push({ kind: 'malesCounted', plant, stage, count: males[at] as number });
+    for (const stage of ['coloured', 'green'] as const)
+      drafts.push({
+        kind: 'flowerSeen',
+        flower: ids.subject('flower', start),
+        plant,
+        sex: 'female',
+        stage,
+        node: null,
+      });
+  }
+  return drafts.map((draft, i) => ({
+    id: ids.event(start + i),
+    v: SCHEMA_VERSION,
+    at: toInstant(start + i * 1000),
+    by: 'Oda',
+    device: 'bench',
+    ...draft,
+  })) as AnyEvent[];
 }

@@ -1,7 +1,7 @@
 import type { Crop, CropId, Tool } from '../crops';
-import { trialParts, type TrialPart } from '../fruitset';
-import type { State } from '../ledger';
-import { growing, mainPatch } from '../patch';
+import type { PlantId } from '../ids';
+import { Shards, type Flower, type State } from '../ledger';
+import { growing } from '../patch';
 
 /** A gap this many times the catalogue's time is a pause, not work [M]. */
 const PAUSE = 3;
@@ -100,25 +100,22 @@ const LATEST_MS = 400 * 86_400_000;
 
 interface PartWork {
   readonly latest: string;
-  readonly work: readonly Worked[];
+  readonly work: readonly (Omit<Worked, 'crop'> & { readonly plant: PlantId })[];
 }
 
-const knownWork = new WeakMap<TrialPart, PartWork>();
+const knownWork = new WeakMap<ReadonlyMap<unknown, Flower>, PartWork>();
 
 /** The pollinations of some hundred flowers; kept for as long as none of them changes. */
-function workOf(state: State, part: TrialPart): PartWork {
+function workOf(part: ReadonlyMap<unknown, Flower>): PartWork {
   const found = knownWork.get(part);
   if (found) return found;
   let latest = '';
-  const work: Worked[] = [];
-  for (const { plant, pollinations } of part.flowers.values()) {
-    const crop = pollinations.length > 0 ? growing(state, plant)?.crop : undefined;
-    if (!crop) continue;
+  const work: PartWork['work'][number][] = [];
+  for (const { plant, pollinations } of part.values())
     for (const { at, by, tool } of pollinations) {
       if (at > latest) latest = at;
-      work.push({ at: Date.parse(at), by, tool, crop });
+      work.push({ at: Date.parse(at), by, tool, plant });
     }
-  }
   const made = { latest, work };
   knownWork.set(part, made);
   return made;
@@ -126,7 +123,7 @@ function workOf(state: State, part: TrialPart): PartWork {
 
 /** The pollinations of the last year and a bit, with their crop, in the order of the clock. */
 function latestWork(state: State): Worked[] {
-  const parts = trialParts(state, mainPatch(state)?.place?.zone ?? 'UTC').map((part) => workOf(state, part));
+  const parts = Shards.of(state.flowers).parts.map(workOf);
   const latest = parts.reduce((last, part) => (part.latest > last ? part.latest : last), '');
   if (latest === '') return [];
   const since = Date.parse(latest) - LATEST_MS;
@@ -134,5 +131,9 @@ function latestWork(state: State): Worked[] {
     .filter((part) => part.latest !== '' && Date.parse(part.latest) >= since)
     .flatMap(({ work }) => work)
     .filter(({ at }) => at >= since)
+    .flatMap(({ plant, ...work }) => {
+      const found = growing(state, plant);
+      return found ? [{ ...work, crop: found.crop }] : [];
+    })
     .sort((a, b) => a.at - b.at);
 }

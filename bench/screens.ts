@@ -1,0 +1,53 @@
+import type { Page } from '@playwright/test';
+
+/** Screens in the order in which they are gone through: what is pressed, and words that stand on it once it is drawn. */
+const STEPS = [
+  ['Patch', 'Add a bed'],
+  ['Fruit', 'Set and drop'],
+  ['Today', 'Tuesday 14 July'],
+  ['Settings', 'Import a file'],
+  ['Back', 'Tuesday 14 July'],
+] as const;
+
+/** Milliseconds from the press to the frame that shows the screen, one after the other, in an app that is open. */
+export async function screenTimes(page: Page): Promise<string[]> {
+  const times: string[] = [];
+  for (const [press, words] of STEPS) {
+    const ms = await page.evaluate(
+      ([name, wanted]) =>
+        new Promise<number>((resolve, reject) => {
+          const start = performance.now();
+          setTimeout(() => reject(new Error(`${name} does not show "${wanted}"`)), 30_000);
+          const watch = new MutationObserver(() => {
+            if (!document.body.innerText.includes(wanted)) return;
+            watch.disconnect();
+            requestAnimationFrame(() => setTimeout(() => resolve(performance.now() - start), 0));
+          });
+          watch.observe(document.body, { subtree: true, childList: true, characterData: true });
+          document.querySelector<HTMLElement>(`[aria-label="${name}"]`)?.click();
+        }),
+      [press, words] as const,
+    );
+    times.push(`${press === 'Back' ? 'Today' : press} ${ms.toFixed(0)}`);
+    await page.waitForTimeout(1500);
+  }
+  return times;
+}
+
+/** The longest stretches, in ms, for which the screen stood still between two moments. */
+export async function longTasks(page: Page, work: () => Promise<void>): Promise<number[]> {
+  await page.evaluate(() => {
+    const seen: number[] = [];
+    const watch = new PerformanceObserver((list) => {
+      for (const { duration } of list.getEntries()) seen.push(duration);
+    });
+    watch.observe({ type: 'longtask' });
+    Object.assign(window, { seen, watch });
+  });
+  await work();
+  return page.evaluate(() => {
+    const { seen, watch } = window as unknown as { seen: number[]; watch: PerformanceObserver };
+    watch.disconnect();
+    return seen.sort((a, b) => b - a).slice(0, 5);
+  });
+}

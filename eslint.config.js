@@ -40,7 +40,12 @@ const WALLS = [
   { target: './core', from: ['./src', './server', './e2e', './bench'] },
   { target: './src/ui', from: ['./src/app', './src/workers', './server'] },
   { target: './src/data', from: ['./src/app', './src/ui', './server'] },
-  { target: './src/workers', from: ['./src/app', './src/ui', './src/data', './server'] },
+  // A worker that holds the log reads it as another tab would, through the same store.
+  {
+    target: './src/workers',
+    from: ['./src/app', './src/ui', './src/data', './server'],
+    except: ['../data/store'],
+  },
   { target: './src/app', from: ['./server'] },
   { target: './server', from: ['./src'] },
 ];

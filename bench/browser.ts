@@ -101,11 +101,7 @@ interface Opened {
   stillSlow: number[];
 }
 
-async function opening(
-  browser: Browser,
-  size: number | null,
-  repeats: number,
-): Promise<Opened> {
+async function opening(browser: Browser, size: number | null, repeats: number): Promise<Opened> {
   const context = await browser.newContext({
     viewport: { width: 390, height: 844 },
     timezoneId: 'Europe/Ljubljana',

@@ -32,6 +32,11 @@ export interface ComingBud {
   readonly stage: Stage;
   readonly seenOn: LocalDate;
   readonly forecast: Forecast;
+}
+
+/** A bud with the forecasts among which the truth may lie: what ranges are reckoned from. */
+interface Imagined {
+  readonly bud: ComingBud;
   readonly scenarios: readonly Forecast[];
 }
 
@@ -97,25 +102,26 @@ export function* outlookByVariety({
   const draws = kindsOf(records, temperatures);
   const byVariety = new Map<
     VarietyId,
-    { growing: Growing; buds: ComingBud[]; females: boolean; males: boolean }
+    { growing: Growing; imagined: Imagined[]; females: boolean; males: boolean }
   >();
   for (const growing of walkOrder(state)) {
     let entry = byVariety.get(growing.variety.id);
     if (!entry)
-      byVariety.set(growing.variety.id, (entry = { growing, buds: [], females: false, males: false }));
-    for (const bud of budsOn(state, growing, zone, from, draws)) entry.buds.push(bud);
+      byVariety.set(growing.variety.id, (entry = { growing, imagined: [], females: false, males: false }));
+    for (const bud of budsOn(state, growing, zone, from, draws)) entry.imagined.push(bud);
     const flowers = (state.flowersOf.get(growing.plant.id) ?? []).map((id) => state.flowers.get(id));
     entry.females ||= flowers.some((flower) => flower?.sex === 'female');
     entry.males ||= flowers.some((flower) => flower?.sex === 'male') || growing.plant.males.length > 0;
   }
-  for (const [variety, { growing, buds, females, males }] of byVariety) {
+  for (const [variety, { growing, imagined, females, males }] of byVariety) {
+    const buds = imagined.map(({ bud }) => bud);
     const { crop } = growing;
     const perfect = crop.flowers.perfect !== undefined;
     const days = Array.from({ length: OUTLOOK_DAYS }, (_, i) => addDays(from, i));
     const expected = (sex: 'bearing' | 'male') =>
       expectedOn(
         days,
-        buds.filter((bud) => (bud.sex === 'male') === (sex === 'male')),
+        imagined.filter(({ bud }) => (bud.sex === 'male') === (sex === 'male')),
       );
     const bearing = expected('bearing');
     const fathers = perfect ? null : expected('male');
@@ -144,7 +150,7 @@ export function* outlookByVariety({
   }
 }
 
-function expectedOn(days: readonly LocalDate[], buds: readonly ComingBud[]): DayExpected[] {
+function expectedOn(days: readonly LocalDate[], buds: readonly Imagined[]): DayExpected[] {
   const wanted = new Set(days);
   // Buds of one kind seen on one day share their scenarios: cut to the days once.
   const cut = new Map<readonly Forecast[], ExpectedFlower>();
@@ -252,16 +258,10 @@ function kindFrom(alpha: readonly number[], seed: number, temperatures?: readonl
 }
 
 /** Buds of one plant that may still open, recorded one by one or counted. */
-export function budsOn(
-  state: State,
-  growing: Growing,
-  zone: string,
-  from: LocalDate,
-  kinds: Kinds,
-): ComingBud[] {
+function budsOn(state: State, growing: Growing, zone: string, from: LocalDate, kinds: Kinds): Imagined[] {
   const { crop, plant, variety } = growing;
   const dusk = crop.clock.round === 'dusk';
-  const buds: ComingBud[] = [];
+  const buds: Imagined[] = [];
   const add = (
     flower: Flower | null,
     sex: Sex,
@@ -273,7 +273,7 @@ export function budsOn(
     const { forecast, scenarios } = kinds(crop, variety.id, sex, stage).on(seenOn, shutOn);
     // Nobody looked again, and by now it is all but certain that it opened.
     if (forecast.every(({ date, probability }) => date < from || probability < 0.01)) return;
-    const bud: ComingBud = { flower, growing, sex, stage, seenOn, forecast, scenarios };
+    const bud = { bud: { flower, growing, sex, stage, seenOn, forecast }, scenarios };
     for (let i = 0; i < count; i++) buds.push(bud);
   };
   for (const id of state.flowersOf.get(plant.id) ?? []) {

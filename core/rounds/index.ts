@@ -11,6 +11,7 @@ export * from './goals';
 export { type GoalPart } from './goalParts';
 export * from './season';
 export * from './tonight';
+export * from './foresight';
 export * from './dawn';
 export * from './corn';
 export * from './crosses';

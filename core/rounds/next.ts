@@ -7,10 +7,10 @@ import {
   type OpenWindow,
   type WeatherOf,
 } from '../bloom';
-import { lookDue, trialParts, type LookDue, type TrialPart } from '../fruitset';
+import { lookDue, trialOf, type LookDue } from '../fruitset';
 import type { PlantId } from '../ids';
 import type { Flower, Place, State } from '../ledger';
-import { fatherVarietyOf, growing, walkOrder, type Growing } from '../patch';
+import { fatherVarietyOf, walkOrder, type Growing } from '../patch';
 import { addDays, localDateOf, type LocalDate } from '../time';
 import { LATE_OPENER_MIN, roundMinutes, shutMales, stopsOf, type Stop } from './stops';
 import { workTime } from './workTimes';
@@ -179,28 +179,16 @@ export interface OwedLook {
   readonly due: LookDue;
 }
 
-const knownUndecided = new WeakMap<TrialPart, readonly Flower[]>();
-
-/** The worked flowers of a part that have no verdict yet: of five seasons only the last ones. */
-function undecided(part: TrialPart): readonly Flower[] {
-  let found = knownUndecided.get(part);
-  if (!found) {
-    found = part.rows.flatMap(({ id, facts }) =>
-      facts && !facts.set && !facts.failed ? (part.flowers.get(id) ?? []) : [],
-    );
-    knownUndecided.set(part, found);
-  }
-  return found;
-}
-
 /** Looks owed today, verdicts first, then the longest overdue. */
 export function looksDue(state: State, zone: string, today: LocalDate): OwedLook[] {
   const owed: OwedLook[] = [];
-  for (const part of trialParts(state, zone))
-    for (const flower of undecided(part)) {
-      const found = growing(state, flower.plant);
-      const due = found && !found.plant.ended ? lookDue(flower, found.crop, zone, today) : null;
-      if (found && due) owed.push({ flower, growing: found, due });
+  for (const growing of walkOrder(state))
+    for (const id of state.flowersOf.get(growing.plant.id) ?? []) {
+      const flower = state.flowers.get(id);
+      const facts = flower && trialOf(flower, growing, zone)?.facts;
+      if (!facts || facts.set || facts.failed) continue;
+      const due = lookDue(flower, growing.crop, zone, today);
+      if (due) owed.push({ flower, growing, due });
     }
   return owed.sort(
     (a, b) =>

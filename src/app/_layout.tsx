@@ -60,8 +60,7 @@ function Lit() {
   const router = useRouter();
   const [keysShown, setKeysShown] = useState(false);
   const undo = garden?.undo;
-  // Which entry the key takes back is what stood on the screen when it was pressed.
-  const lastTap = garden?.ledger.undoable.at(-1)?.key;
+  const store = garden?.store;
   const open = Boolean(garden?.patch);
   useKeys(
     useMemo(
@@ -71,10 +70,11 @@ function Lit() {
         f: open ? () => router.navigate('/fruit') : null,
         r: open ? () => router.navigate('/practice') : null,
         k: open ? () => router.navigate('/key') : null,
-        u: undo && lastTap ? () => void undo(lastTap) : null,
+        // What it takes back is what stands on the screen when it is pressed.
+        u: undo && store ? () => void undo(store.ledger.undoable.at(-1)?.key ?? '') : null,
         '?': () => setKeysShown(true),
       }),
-      [open, router, undo, lastTap],
+      [open, router, undo, store],
     ),
   );
   if (!prefs) return null;

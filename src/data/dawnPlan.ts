@@ -79,7 +79,7 @@ export function useDawnPlan(round: PollinationRound | null): DawnPlan | null {
     if (!question || question.request.stops.length === 0) return;
     let wanted = true;
     const warm = before.current?.round === key ? before.current.plan.routes : null;
-    askWorker((trade) => trade.plan({ ...question.request, ...(warm ? { current: warm } : {}) }))
+    askWorker('plan', (trade) => trade.plan({ ...question.request, ...(warm ? { current: warm } : {}) }))
       .then((plan) => {
         before.current = { round: key, plan, question };
         if (wanted) setAnswer(before.current);

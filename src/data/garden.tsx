@@ -62,7 +62,6 @@ async function openSpace(
 export interface Garden {
   readonly space: Space;
   readonly prefs: Prefs;
-  readonly ledger: Ledger;
   readonly state: State;
   readonly patch: Patch | null;
   /** The place of the patch; before it is known, noon at nowhere, so that no screen has to ask. */
@@ -149,13 +148,19 @@ export function OpenGarden({
 
 const nothing = () => () => undefined;
 
+/** Something of what a store holds, drawn again when it changes. */
+function useOfStore<T>(store: LedgerStore | null, of: (ledger: Ledger) => T): T | null {
+  return useSyncExternalStore(
+    useCallback((listener: () => void) => (store ? store.subscribe(listener) : nothing()), [store]),
+    () => (store ? of(store.ledger) : null),
+  );
+}
+
 function useOpened(open: OpenSpace | null, prefs: Prefs | null): Garden | null {
   const store = open?.store ?? null;
   const demo = open?.demo ?? null;
-  const ledger = useSyncExternalStore(
-    useCallback((listener: () => void) => (store ? store.subscribe(listener) : nothing()), [store]),
-    () => store?.ledger ?? null,
-  );
+  // The state alone: how the saving of an entry goes is no reason to draw the screen again (`useLedger`).
+  const state = useOfStore(store, ({ state }) => state);
   const clock = demo ?? realClock;
   const [ticked, setTicked] = useState(() => clock.now());
   useEffect(() => {
@@ -171,9 +176,9 @@ function useOpened(open: OpenSpace | null, prefs: Prefs | null): Garden | null {
     document.addEventListener?.('visibilitychange', wake);
     return () => document.removeEventListener?.('visibilitychange', wake);
   }, [store]);
-  const patch = useMemo(() => (ledger ? mainPatch(ledger.state) : null), [ledger]);
+  const patch = useMemo(() => (state ? mainPatch(state) : null), [state]);
   return useMemo<Garden | null>(() => {
-    if (!open || !store || !ledger || !prefs) return null;
+    if (!open || !store || !state || !prefs) return null;
     const place = patch?.place ?? NOWHERE;
     const tick = () => setTicked(clock.now());
     // Just after a switch the tick may still be the other clock's.
@@ -181,8 +186,7 @@ function useOpened(open: OpenSpace | null, prefs: Prefs | null): Garden | null {
     return {
       space: open.space,
       prefs,
-      ledger,
-      state: ledger.state,
+      state,
       patch,
       place,
       now,
@@ -192,8 +196,10 @@ function useOpened(open: OpenSpace | null, prefs: Prefs | null): Garden | null {
       newId: (kind) => store.newId(kind),
       async record(...drafts) {
         const events = await store.record(drafts);
-        await demo?.step();
-        tick();
+        if (demo) {
+          await demo.step();
+          tick();
+        }
         return events;
       },
       undo: (key) => store.undo(key),
@@ -206,7 +212,7 @@ function useOpened(open: OpenSpace | null, prefs: Prefs | null): Garden | null {
         tick();
       },
     };
-  }, [open, store, ledger, prefs, patch, ticked, clock, demo]);
+  }, [open, store, state, prefs, patch, ticked, clock, demo]);
 }
 
 /** The open garden. Throws outside one: screens under the frame always have it. */
@@ -219,6 +225,11 @@ export function useGarden(): Garden {
 
 export function useMaybeGarden(): Garden | null {
   return useContext(GardenContext);
+}
+
+/** The open garden's log with how its saving goes; `null` outside one. */
+export function useLedger(): Ledger | null {
+  return useOfStore(useContext(GardenContext)?.store ?? null, (ledger) => ledger);
 }
 
 export function useOpening(): Opening {

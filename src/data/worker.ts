@@ -39,18 +39,21 @@ export function inWorker<T>(
   return { result, cancel: () => cancel(new Error('cancelled')) };
 }
 
-let kept: Started | null = null;
+/** Workers that stay. The one that holds the log has to read it first: a plan of the round does not wait for that. */
+type Role = 'plan' | 'log';
+const kept = new Map<Role, Started>();
 
 /**
- * Asks the worker that stays: for short questions asked again and again, where starting one would take longer than the answer.
+ * Asks a worker that stays: for short questions asked again and again, where starting one would take longer than the answer.
  * Rejects when it cannot start or breaks; the next question starts another.
  */
-export async function askWorker<T>(work: (trade: Remote<Trade>) => Promise<T>): Promise<T> {
-  const asked = (kept ??= start());
+export async function askWorker<T>(role: Role, work: (trade: Remote<Trade>) => Promise<T>): Promise<T> {
+  const asked = kept.get(role) ?? start();
+  kept.set(role, asked);
   try {
     return await Promise.race([work(asked.trade), asked.failed]);
   } catch (error) {
-    if (kept === asked) kept = null;
+    if (kept.get(role) === asked) kept.delete(role);
     asked.stop();
     throw error;
   }

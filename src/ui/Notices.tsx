@@ -4,7 +4,7 @@ import { gardenDay } from '@core/bloom';
 import { addDays, clockText, dayText, localDateOf } from '@core/time';
 import { exportLog, saveFile } from '@/data/files';
 import { practiceOf } from '@/data/practice';
-import { useMaybeGarden, type Garden } from '@/data/garden';
+import { useLedger, useMaybeGarden, type Garden } from '@/data/garden';
 import { useUpdate } from '@/data/update';
 import { Key, Notice, Row } from './controls';
 import { useLasting } from './useLasting';
@@ -17,10 +17,11 @@ const CLOCK_SLACK_MS = 10 * 60_000;
 /** What must be known wherever one is: storage trouble, unreadable records, a new version, the demo's clock. */
 export function Notices({ atWork, bare }: { atWork: boolean; bare: boolean }) {
   const garden = useMaybeGarden();
+  const ledger = useLedger();
   const update = useUpdate(atWork);
-  const { trouble, unsaved = [], waiting = [], damaged = [] } = garden?.ledger ?? { trouble: null };
+  const { trouble, unsaved = [], waiting = [], damaged = [] } = ledger ?? { trouble: null };
   const stuck = useLasting(waiting.length > 0, 2000);
-  const latest = garden?.ledger.latestAt ? Date.parse(garden.ledger.latestAt) : null;
+  const latest = ledger?.latestAt ? Date.parse(ledger.latestAt) : null;
   const exportAll = async (from: Garden) =>
     exportLog(await from.store.allEvents(), await practiceOf(from).catch(() => []), from.today);
   return (

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { mdiUndo } from '@/ui/controls/iconPaths';
-import { useGarden } from '@/data/garden';
+import { useGarden, useLedger } from '@/data/garden';
 import { Icon, Key } from './controls';
 import { TOUCH, Txt } from './theme';
 import { useLasting } from './useLasting';
@@ -9,11 +9,12 @@ import { entryWords } from './words';
 
 /** The last entry in words, and the way to take it back. Nothing when there is none. */
 export function UndoLine({ reserve = false }: { reserve?: boolean }) {
-  const { ledger, state, undo } = useGarden();
+  const { state, undo } = useGarden();
+  const ledger = useLedger();
   const [busy, setBusy] = useState(false);
-  const last = ledger.undoable[ledger.undoable.length - 1];
+  const last = ledger?.undoable.at(-1);
   const saving = useLasting(
-    last !== undefined && ledger.waiting.some(({ id }) => id === last.events[0]?.id),
+    last !== undefined && ledger?.waiting.some(({ id }) => id === last.events[0]?.id) === true,
     500,
   );
   // Where taps follow each other the line keeps its room, so that nothing moves under the thumb.

@@ -1,4 +1,5 @@
 export { memoryBox, type Box } from './port';
 export { browserNeighbours, noNeighbours, type Neighbours } from './neighbours';
-export { LedgerStore, type Ledger, type StoreOptions, type Tap } from './ledgerStore';
+export { LedgerStore, type StoreOptions } from './ledgerStore';
+export { LogReader, type Ledger, type ReaderOptions, type Tap } from './logReader';
 export { PracticeStore } from './practiceStore';

@@ -1,0 +1,310 @@
+import { TrowelError } from '@core/errors';
+import {
+  applyAll,
+  emptyState,
+  eventsOf,
+  fold,
+  isKnown,
+  latestAt,
+  resume,
+  standings,
+  subjectOf,
+  type AnyEvent,
+  type State,
+} from '@core/ledger';
+import { isBatch, Journal } from './journal';
+import type { Neighbours } from './neighbours';
+import type { Box } from './port';
+
+export interface Limits {
+  /** Loose batches past this many are packed together at the next opening. */
+  readonly packAbove: number;
+  /** A log shorter than this folds faster than a snapshot reads. */
+  readonly snapshotAbove: number;
+  /** A snapshot is written anew when so many events have come since. */
+  readonly snapshotEvery: number;
+  readonly sealAfterDays: number;
+  /** Taps that can be taken back; as many stay loose, so that this is so after a reload too. */
+  readonly undoDepth: number;
+}
+
+const LIMITS: Limits = {
+  packAbove: 64,
+  snapshotAbove: 5_000,
+  snapshotEvery: 500,
+  sealAfterDays: 60,
+  undoDepth: 20,
+};
+
+export interface ReaderOptions {
+  readonly box: Box;
+  readonly neighbours: Neighbours;
+  readonly limits?: Partial<Limits>;
+}
+
+/** The events of one tap made in this browser. */
+export interface Tap {
+  readonly key: string;
+  readonly events: readonly AnyEvent[];
+}
+
+/** What the screens see; a new object on every change. */
+export interface Ledger {
+  readonly state: State;
+  /** Taps made here that can be taken back, latest last. Never what came from a file. */
+  readonly undoable: readonly Tap[];
+  /** Entries on the screen that storage has not answered for yet. */
+  readonly waiting: readonly AnyEvent[];
+  /** Entries that storage refused; kept here, in the export, and tried again on the next tap. */
+  readonly unsaved: readonly AnyEvent[];
+  readonly trouble: 'full' | 'refused' | null;
+  /** When the latest entry happened by its own clock: past now, some device's clock is wrong. */
+  readonly latestAt: string | null;
+  /** Keys of stored batches that could not be read whole; their bytes stay where they are. */
+  readonly damaged: readonly string[];
+}
+
+const EMPTY: Ledger = {
+  state: emptyState(),
+  undoable: [],
+  waiting: [],
+  unsaved: [],
+  trouble: null,
+  latestAt: null,
+  damaged: [],
+};
+
+/**
+ * The log as it stands in storage, as a state: read at opening (a snapshot and what came since, or all of it), and kept up with what
+ * other tabs store. Reads and never writes; all readings go through one queue.
+ */
+export class LogReader {
+  private current: Ledger = EMPTY;
+  private readonly listeners = new Set<() => void>();
+  protected readonly journal: Journal;
+  protected readonly limits: Limits;
+  /** Keys whose events are in the state: what a snapshot of it may say it covers. */
+  protected folded = new Set<string>();
+  /** Events of the taps made since opening: a reading that was under way when one was made must not drop it. */
+  protected taps: AnyEvent[] = [];
+  /** Keys under which those were stored. */
+  protected stored = new Set<string>();
+  /** Events read at opening that no snapshot covered. */
+  protected tailLength = 0;
+  /** Keys of own taps that are not in the state yet. */
+  protected readonly owed = new Set<string>();
+  /** Something stored could not be read when it was wanted; tried again with the next entry. */
+  protected behind = false;
+  private stopListening: () => void = () => undefined;
+
+  constructor(private readonly source: ReaderOptions) {
+    this.limits = { ...LIMITS, ...source.limits };
+    this.journal = new Journal(source.box, source.neighbours, () => this.change({}));
+  }
+
+  get ledger(): Ledger {
+    return this.current;
+  }
+
+  subscribe(listener: () => void): () => void {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  }
+
+  /**
+   * Listens to other tabs, then reads what is stored: what one of them writes in between is read or heard, or both. Rejects
+   * only when storage cannot be read at all.
+   */
+  async open(): Promise<this> {
+    const { neighbours } = this.source;
+    this.stopListening = neighbours.listen(
+      (message) =>
+        // What could not be read when it was heard of is read with the next entry.
+        void this.hear(message).catch(() => (this.behind = true)),
+    );
+    try {
+      await this.journal.serially(() => neighbours.locked('shared', () => this.load(true)));
+    } catch (error) {
+      this.close();
+      throw error;
+    }
+    return this;
+  }
+
+  close(): void {
+    this.stopListening();
+    this.listeners.clear();
+  }
+
+  /** Every event, those not stored yet included, in order. */
+  allEvents(): Promise<AnyEvent[]> {
+    return this.journal.serially(async () => {
+      await this.loadAll();
+      return eventsOf(this.current.state);
+    });
+  }
+
+  /** Takes in entries that another thread of this browser makes and stores: they may not be stored yet. */
+  async takeIn(events: readonly AnyEvent[]): Promise<void> {
+    const heard = new Set(this.taps.map(({ id }) => id));
+    const fresh = events.filter(({ id }) => !heard.has(id));
+    this.taps.push(...fresh);
+    if (fresh.length > 0 && !this.take(fresh)) await this.journal.serially(() => this.loadAll());
+  }
+
+  /** Reads what other tabs stored unheard: word between tabs can be missed while this one sleeps. */
+  catchUp(): Promise<void> {
+    return this.journal.serially(async () => {
+      await this.source.neighbours.locked('shared', () => this.readNew());
+      this.behind = false;
+    });
+  }
+
+  /** The stored text of a batch that could not be read, to be saved by hand. */
+  async rawText(key: string): Promise<string> {
+    return (await this.source.box.getMany([key]))[key] ?? '';
+  }
+
+  /** Applies events to the state; `false` when some speak of a sealed subject, and the whole log must be read first. */
+  protected take(events: readonly AnyEvent[]): boolean {
+    try {
+      const latest = events.reduce((last, { at }) => (at > last ? at : last), this.current.latestAt ?? '');
+      this.change({ state: applied(this.current.state, events), latestAt: latest === '' ? null : latest });
+      return true;
+    } catch (error) {
+      if (!(error instanceof TrowelError) || error.reason !== 'sealed') throw error;
+      return false;
+    }
+  }
+
+  protected change(part: Partial<Ledger>): void {
+    const { unstored, refusal } = this.journal;
+    const of = (how: string) => unstored.flatMap(({ saved, events }) => (saved === how ? events : []));
+    this.current = {
+      ...this.current,
+      ...part,
+      waiting: of('waiting'),
+      unsaved: of('refused'),
+      trouble: refusal === null ? null : isFull(refusal) ? 'full' : 'refused',
+    };
+    for (const listener of this.listeners) listener();
+  }
+
+  protected reset(): void {
+    this.journal.forget();
+    this.folded = new Set();
+    this.taps = [];
+    this.stored = new Set();
+    this.owed.clear();
+    this.change(EMPTY);
+  }
+
+  private hear(message: unknown): Promise<void> {
+    const { key, cleared } = (message ?? {}) as { key?: unknown; cleared?: unknown };
+    return this.journal.serially(async () => {
+      if (cleared === true) return this.reset();
+      if (typeof key !== 'string' || this.folded.has(key)) return;
+      await this.source.neighbours.locked('shared', async () => {
+        const missing = await this.readIn([key]);
+        // Packed by a third tab before it could be read here: then it lies in a pack.
+        if (missing.length > 0) await this.readNew();
+      });
+    });
+  }
+
+  /** Takes in every stored key that is not in the state yet. */
+  protected async readNew(): Promise<void> {
+    const { damaged } = this.current;
+    const keys = (await this.source.box.keys()).filter(isBatch).sort();
+    await this.readIn(keys.filter((key) => !this.folded.has(key) && !damaged.includes(key)));
+  }
+
+  private async readIn(keys: readonly string[]): Promise<readonly string[]> {
+    const { events, batches, damaged, missing } = await this.journal.read(keys);
+    if (damaged.length > 0) this.change({ damaged: [...new Set([...this.current.damaged, ...damaged])] });
+    if (events.length > 0 && !this.take(events)) await this.load(false);
+    else for (const key of batches.keys()) this.folded.add(key);
+    return missing;
+  }
+
+  /** The whole log in the state, where a snapshot had left the events of old flowers out. */
+  protected async loadAll(): Promise<void> {
+    if (this.current.state.sealed.size > 0)
+      await this.source.neighbours.locked('shared', () => this.load(false));
+  }
+
+  /** Reads the log anew. What was tapped here while it was read is put on top of it. */
+  protected async load(opening: boolean): Promise<void> {
+    const { box } = this.source;
+    const keys = (await box.keys()).sort();
+    const logKeys = keys.filter(isBatch);
+    const resumed = opening && keys.includes('snapshot') ? await this.resumed(logKeys) : null;
+    const { events, batches, damaged } = await this.journal.read(
+      logKeys.filter((key) => !resumed?.covered.has(key)),
+    );
+    let state: State | null = null;
+    if (resumed) {
+      const tail = resume(resumed.snapshot, [...events, ...this.taps]);
+      if (tail.ok) state = tail.state;
+      else {
+        // A snapshot is only a shortcut: thrown away and rebuilt, the log is the record.
+        await box.remove(['snapshot']).catch(() => undefined);
+        return this.load(false);
+      }
+    }
+    state ??= fold([...events, ...this.taps]);
+    this.folded = new Set([...(resumed?.covered ?? []), ...batches.keys(), ...this.stored]);
+    this.owed.clear();
+    this.tailLength = events.length;
+    this.change({ state, damaged, latestAt: latestAt(state) });
+    if (opening) this.change({ undoable: await this.tapsToUndo(logKeys, state) });
+  }
+
+  private async resumed(
+    logKeys: readonly string[],
+  ): Promise<{ covered: ReadonlySet<string>; snapshot: unknown } | null> {
+    const { box } = this.source;
+    try {
+      const text = (await box.getMany(['snapshot']))['snapshot'] ?? 'null';
+      const stored = JSON.parse(text) as { covers: string[]; snapshot: unknown } | null;
+      const present = new Set(logKeys);
+      if (!stored || !stored.covers.every((key) => present.has(key))) throw new Error('stale');
+      return { covered: new Set(stored.covers), snapshot: stored.snapshot };
+    } catch {
+      await box.remove(['snapshot']).catch(() => undefined);
+      return null;
+    }
+  }
+
+  /** The last taps made in this browser that still stand, also those that a snapshot covers. */
+  protected async tapsToUndo(logKeys: readonly string[], state: State): Promise<Tap[]> {
+    const keys = logKeys.filter((key) => key.startsWith('tap/')).slice(-2 * this.limits.undoDepth);
+    const { batches } = await this.journal.read(keys);
+    return [...batches]
+      .map(([key, events]): Tap => ({ key, events: events.filter((event) => stands(state, event)) }))
+      .filter(({ events }) => events.length > 0)
+      .slice(-this.limits.undoDepth);
+  }
+}
+
+function applied(state: State, events: readonly AnyEvent[]): State {
+  // Past some hundred, building the tables once is cheaper than looking each subject's list through.
+  if (events.length > 500 && state.sealed.size === 0) return fold([...eventsOf(state), ...events]);
+  return applyAll(state, events);
+}
+
+function isFull(error: unknown): boolean {
+  const { name, message } = (error ?? {}) as { name?: unknown; message?: unknown };
+  return /quota|full|space/i.test(`${String(name)} ${String(message)}`);
+}
+
+/** Whether an entry is a fact that has not been taken back. */
+function stands(state: State, event: AnyEvent): boolean {
+  const subject = subjectOf(event);
+  if (subject === null || !isKnown(event) || event.kind === 'withdrawn') return false;
+  const events = state.log.get(subject);
+  return (
+    events !== undefined &&
+    standings(events).some(({ original, withdrawnBy }) => original.id === event.id && withdrawnBy === null)
+  );
+}

@@ -1,5 +1,5 @@
 import { SUBJECT_KINDS } from '../ids';
-import { eventSchemas, type EventKind } from '../ledger';
+import { eventSchema, SUBJECT_FIELD, type EventKind } from '../ledger';
 import { FORMAT, FORMAT_VERSION } from './json';
 
 type Json = Readonly<Record<string, unknown>>;
@@ -19,7 +19,7 @@ interface Described {
  * bounds; what only code can say (a real time zone, unseen characters) stays with the code.
  */
 export function fileSchema(): Json {
-  const kinds = Object.keys(eventSchemas) as EventKind[];
+  const kinds = Object.keys(SUBJECT_FIELD) as EventKind[];
   return {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
     title: 'Steady Trowel file',
@@ -37,7 +37,7 @@ export function fileSchema(): Json {
     },
     $defs: {
       ...Object.fromEntries(
-        kinds.map((kind) => [kind, converted(eventSchemas[kind].describe() as Described)]),
+        kinds.map((kind) => [kind, converted(eventSchema(kind).describe() as Described)]),
       ),
       unknownKind: {
         description: `A kind that this version does not know; kept as it is. Subjects: ${SUBJECT_KINDS.join(', ')}.`,

@@ -1,6 +1,7 @@
 export * from './events';
 export * from './views';
-export { validateEvent, eventSchemas, placeSchema, notedDay, MOST_DAYS, type Validation } from './validate';
+export { placeSchema, notedDay, MOST_DAYS } from './payloads';
+export { validateEvent, eventSchema, type Validation } from './validate';
 export { emptyState, apply, applyAll, fold, eventsOf, latestAt, type State } from './state';
 export { Shards } from './shards';
 export { merge, conflicts } from './merge';

@@ -1,7 +1,8 @@
 import { apply, fold, resume, snapshot, type AnyEvent } from '../core/ledger';
 import { fromJson, toJson } from '../core/formats';
 import { DEMO_PLACE, demoStart } from '../core/simulation';
-import { looksDue, nextRounds, ratesOf } from '../core/rounds';
+import { ratesOf } from '../core/fruitset';
+import { looksDue, nextRounds } from '../core/rounds';
 import { shuffled } from '../core/testing';
 import { makeLog } from './makeLog';
 

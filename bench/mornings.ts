@@ -1,5 +1,4 @@
-import type { PlanRequest, PlanStop, PlanWorker } from '../core/rounds';
-import { CLEANING_S, WALK_M_PER_S } from '../core/rounds';
+import { type PlanRequest, type PlanStop, type PlanWorker, CLEANING_S, WALK_M_PER_S } from '../core/planning';
 import { seededRandom, type Random } from '../core/random';
 
 const MINUTE = 60_000;

@@ -1,4 +1,4 @@
-import { matchPollen, planRound, transport, type PlanRequest } from '../core/rounds';
+import { matchPollen, planRound, transport, type PlanRequest } from '../core/planning';
 import { seededRandom } from '../core/random';
 import { bruteForce, byRule, morning } from './mornings';
 

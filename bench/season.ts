@@ -4,15 +4,9 @@ import { fateOf } from '../core/fruitset';
 import type { PlantId } from '../core/ids';
 import type { Stand } from '../core/ledger';
 import { seededRandom, type Random } from '../core/random';
-import {
-  dawnQuestion,
-  goalSum,
-  looksDue,
-  planRound,
-  pollinationRound,
-  tonightPlan,
-  type GoalStanding,
-} from '../core/rounds';
+import { goalSum, tonightPlan, type GoalStanding } from '../core/goals';
+import { planRound } from '../core/planning';
+import { dawnQuestion, looksDue, pollinationRound } from '../core/rounds';
 import { TEST_PLACE, TestGarden } from '../core/testGarden';
 import { addDays, atLocalTime, type LocalDate } from '../core/time';
 

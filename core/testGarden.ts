@@ -14,7 +14,7 @@ import {
 } from './ledger';
 import { growing, nextPlantPlaces, type Growing } from './patch';
 import { seededRandom } from './random';
-import { NO_GOAL } from './rounds';
+import { NO_GOAL } from './goals';
 import { atLocalTime, toInstant, type LocalDate } from './time';
 
 export const TEST_PLACE: Place = {

@@ -9,3 +9,4 @@ export * from './windows';
 export * from './over';
 export * from './warnings';
 export * from './roundDay';
+export * from './shutMales';

@@ -1,6 +1,8 @@
 import { morningOf } from '../bloom';
 import { cropOf } from '../crops';
-import { cornDay, crossDay, nextRounds, looksDue, type Round } from '../rounds';
+import { cornDay } from '../corn';
+import { crossDay } from '../crosses';
+import { nextRounds, looksDue, type Round } from '../rounds';
 import { fateOf, workedOn } from '../fruitset';
 import type { Place, State } from '../ledger';
 import { mainPatch, growing } from '../patch';

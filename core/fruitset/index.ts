@@ -6,3 +6,5 @@ export { groupTrials } from './groups';
 export * from './tally';
 export * from './shrinkage';
 export * from './needs';
+export * from './rates';
+export * from './workTimes';

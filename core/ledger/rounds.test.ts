@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { NO_GOAL } from '../rounds';
+import { NO_GOAL } from '../goals';
 import { TestGarden } from '../testGarden';
 import { fold, merge, validateEvent, type AnyEvent, type Draft, type Goal, type LedgerEvent } from '.';
 

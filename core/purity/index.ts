@@ -1,1 +1,2 @@
 export * from './fitForSeed';
+export * from './marks';

@@ -3,12 +3,12 @@ import { cardHtml } from '../formats';
 import type { FlowerId, PlantId } from '../ids';
 import { validateEvent, SCHEMA_VERSION } from '../ledger';
 import { TestGarden } from '../testGarden';
+import { markAt } from '../purity';
 import {
   BLANK_ENTRY,
   cardDrafts,
   cardRows,
   dawnQuestion,
-  markAt,
   pollinationRound,
   readCardLine,
   type CardEntry,

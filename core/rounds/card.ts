@@ -2,7 +2,7 @@ import type { Closure } from '../crops';
 import type { CheckResult, Draft, State } from '../ledger';
 import { plantName } from '../patch';
 import type { PlantId } from '../ids';
-import type { PollenMatch } from './matching';
+import type { PollenMatch } from '../planning';
 import { goneDrafts } from './stopWork';
 import type { Stop } from './stops';
 

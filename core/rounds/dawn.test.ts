@@ -1,11 +1,11 @@
 import { morningOf } from '../bloom';
 import type { FlowerId, PlantId } from '../ids';
 import { TEST_PLACE, TestGarden, type Planted } from '../testGarden';
+import { planRound } from '../planning';
 import {
   dawnQuestion,
   fathersFor,
   inHand,
-  planRound,
   pollinationRound,
   stopsOf,
   surplusMales,

@@ -2,21 +2,19 @@ import type { FlowerId, PlantId } from '../ids';
 import type { Place, State } from '../ledger';
 import { fatherVarietyOf, growing, mainPatch, walkOrder } from '../patch';
 import type { LocalDate } from '../time';
-import { lastCheck, type Morning, type OpenWindow } from '../bloom';
-import { matchPollen, type PollenFemale, type PollenMale, type PollenMatch } from './matching';
-import type { PlanRequest, PlanStop, PlanWorker } from './plan';
-import { malesFor } from './goals';
+import { lastCheck, type Morning, type OpenWindow, shutMales } from '../bloom';
+import { workTime } from '../fruitset';
+import { malesFor, femalesPerMale } from '../goals';
 import {
-  femalesPerMale,
-  inHand,
-  givesPollen,
-  LATE_OPENER_MIN,
-  maleUses,
-  shutMales,
-  stopsOf,
-  type Stop,
-} from './stops';
-import { workTime } from './workTimes';
+  matchPollen,
+  type PollenFemale,
+  type PollenMale,
+  type PollenMatch,
+  type PlanRequest,
+  type PlanStop,
+  type PlanWorker,
+} from '../planning';
+import { inHand, givesPollen, LATE_OPENER_MIN, maleUses, stopsOf, type Stop } from './stops';
 
 const MINUTE = 60_000;
 /** Picking a male, peeling it, seeing pollen come off; and finding the plant [M]. */

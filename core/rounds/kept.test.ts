@@ -1,12 +1,13 @@
 import fc from 'fast-check';
 import { teachingFlowers } from '../bloom';
 import { cropOf } from '../crops';
-import { allTrials, tally } from '../fruitset';
+import { allTrials, tally, ratesOf, workTime } from '../fruitset';
 import type { FlowerId, PlantId } from '../ids';
 import { fold } from '../ledger';
 import { TestGarden } from '../testGarden';
 import { addDays } from '../time';
-import { looksDue, nextMarkIn, ratesOf, workTime } from '.';
+import { nextMarkIn } from '../purity';
+import { looksDue } from '.';
 
 // Sums over flowers are kept by shard, and only what changed is gone through again. Whatever is entered, in whatever order, they
 // must say what a state folded anew from the whole log says.

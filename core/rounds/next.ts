@@ -6,14 +6,14 @@ import {
   type GardenDay,
   type OpenWindow,
   type WeatherOf,
+  shutMales,
 } from '../bloom';
-import { lookDue, trialOf, type LookDue } from '../fruitset';
+import { lookDue, trialOf, type LookDue, workTime } from '../fruitset';
 import type { PlantId } from '../ids';
 import type { Flower, Place, State } from '../ledger';
 import { fatherVarietyOf, walkOrder, type Growing } from '../patch';
 import { addDays, localDateOf, type LocalDate } from '../time';
-import { LATE_OPENER_MIN, roundMinutes, shutMales, stopsOf, type Stop } from './stops';
-import { workTime } from './workTimes';
+import { LATE_OPENER_MIN, roundMinutes, stopsOf, type Stop } from './stops';
 
 const MINUTE = 60_000;
 /** An evening walk begins no earlier than this long before sunset [M]: earlier, tomorrow's buds don't show yet. */

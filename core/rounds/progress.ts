@@ -3,10 +3,10 @@ import type { FlowerId } from '../ids';
 import type { State } from '../ledger';
 import { fatherVarietyOf, walkOrder, type Growing } from '../patch';
 import { localDateOf, type LocalDate } from '../time';
+import { workTime } from '../fruitset';
 import type { Collecting, DawnQuestion } from './dawn';
 import type { PollinationRound } from './next';
 import { inHand } from './stops';
-import { workTime } from './workTimes';
 
 /** Fewer flowers than this say nothing of the pace. */
 const PACE_FROM = 3;

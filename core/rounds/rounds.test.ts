@@ -6,17 +6,8 @@ import { walkOrder } from '../patch';
 import { DEMO_PLACE, DEMO_TODAY, demoLog, demoMeanwhile, demoStart } from '../simulation';
 import { testIds } from '../testing';
 import { addDays } from '../time';
-import {
-  eveningWalk,
-  fathersFor,
-  looksDue,
-  markAt,
-  nextMark,
-  nextRounds,
-  pollinationRound,
-  stopsOf,
-  suggestFathers,
-} from '.';
+import { markAt, nextMark } from '../purity';
+import { eveningWalk, fathersFor, looksDue, nextRounds, pollinationRound, stopsOf, suggestFathers } from '.';
 
 const zone = DEMO_PLACE.zone;
 const log = demoLog();

@@ -1,8 +1,9 @@
-import { isWhole, lastCheck, roundDateOf } from '../bloom';
+import { isWhole, lastCheck, roundDateOf, shutMales } from '../bloom';
 import type { Crop } from '../crops';
 import type { FlowerId, PlantId } from '../ids';
 import type { Flower, State } from '../ledger';
-import { fatherVarietyOf, mainPatch, walkOrder, type Growing } from '../patch';
+import { femalesPerMale } from '../goals';
+import { fatherVarietyOf, walkOrder, type Growing } from '../patch';
 import { fitForSeed } from '../purity';
 import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
 
@@ -124,16 +125,6 @@ export function fathersFor(
   return offers.sort((a, b) => rank(a) - rank(b) || b.free.length - a.free.length);
 }
 
-/** Males of a plant that were shut to open on `date`. */
-export function shutMales(state: State, { plant, crop }: Growing, date: LocalDate, zone: string): Flower[] {
-  const males: Flower[] = [];
-  for (const id of state.flowersOf.get(plant.id) ?? []) {
-    const flower = state.flowers.get(id);
-    if (flower?.sex === 'male' && roundDateOf(flower, crop, zone) === date) males.push(flower);
-  }
-  return males;
-}
-
 /** Whether a male can give pollen for seed on a date: nothing speaks against it, and it is not known to be shut that day. */
 export function givesPollen(state: State, male: Flower, date: LocalDate, zone: string): boolean {
   const check = lastCheck(male);
@@ -145,12 +136,6 @@ export function givesPollen(state: State, male: Flower, date: LocalDate, zone: s
 export function inHand(male: Flower, date: LocalDate, zone: string): boolean {
   const check = lastCheck(male);
   return check?.result === 'whole' && localDateOf(Date.parse(check.at), zone) === date;
-}
-
-/** How many females one male may serve, as the patch works; a tassel bag is poured over one ear. */
-export function femalesPerMale(state: State, crop: Crop): number {
-  if (crop.family === 'corn') return 1;
-  return Math.max(1, Math.floor(Number(mainPatch(state)?.schools.sharing ?? 1)));
 }
 
 /** How many females each male has served, in pollinations of `date`. */

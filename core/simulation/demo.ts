@@ -2,7 +2,7 @@ import { gardenDay } from '../bloom';
 import { cropOf, type CropId, type FruitShape, type Stage } from '../crops';
 import { emptyState, type Goal, type LedgerEvent, type Place, type State } from '../ledger';
 import { mainPatch, nextPlantPlaces, type Growing } from '../patch';
-import { NO_GOAL } from '../rounds';
+import { NO_GOAL } from '../goals';
 import { addDays, atLocalTime, localDateOf, type LocalDate } from '../time';
 import { plantExtras } from './demoExtras';
 import { dawnWork, Diary, eveningWork, lookWork } from './growers';

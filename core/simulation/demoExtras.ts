@@ -2,7 +2,7 @@ import { cropOf, type CropId, type FruitShape, type Reason } from '../crops';
 import type { FlowerId, PatchId, PlantId, StandId, VarietyId } from '../ids';
 import type { Goal } from '../ledger';
 import { nextPlantPlaces } from '../patch';
-import { NO_GOAL } from '../rounds';
+import { NO_GOAL } from '../goals';
 import { atLocalTime, type LocalDate } from '../time';
 import type { Diary } from './growers';
 

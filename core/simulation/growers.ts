@@ -1,4 +1,4 @@
-import { gardenDay } from '../bloom';
+import { gardenDay, shutMales } from '../bloom';
 import { fateOf, workedOn } from '../fruitset';
 import { idMaker, type IdByKind, type PlantId, type SubjectKind } from '../ids';
 import {
@@ -13,7 +13,8 @@ import {
 } from '../ledger';
 import { mainPatch, walkOrder, type Growing } from '../patch';
 import { hashText, seededRandom, type Random } from '../random';
-import { fathersFor, looksDue, nextMarkIn, shutMales, stopsOf, suggestFathers } from '../rounds';
+import { nextMarkIn } from '../purity';
+import { fathersFor, looksDue, stopsOf, suggestFathers } from '../rounds';
 import { addDays, daysBetween, toInstant, type LocalDate } from '../time';
 import { budsOf, closureAtDawn, lookOn, outcomeOf, sizeOn, stageOn } from './truth';
 

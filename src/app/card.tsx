@@ -1,11 +1,10 @@
 import { useMemo, useRef, useState } from 'react';
 import { useRouter } from 'expo-router';
 import { cardHtml, PAPERS, type Paper } from '@core/formats';
+import { markAt, markIndexIn } from '@core/purity';
 import {
   cardDrafts,
   cardRows,
-  markAt,
-  markIndexIn,
   nextRounds,
   pollinationRound,
   type CardRow,

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { cropOf } from '@core/crops';
 import type { Stand, Variety } from '@core/ledger';
-import { NO_GOAL } from '@core/rounds';
+import { NO_GOAL } from '@core/goals';
 import { useDraft } from '@/data/draft';
 import { useGarden } from '@/data/garden';
 import { readGoal, typedGoal } from '@/data/goalForm';

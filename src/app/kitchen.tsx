@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { kitchenRound } from '@core/rounds';
+import { kitchenRound } from '@core/kitchen';
 import { useGarden } from '@/data/garden';
 import { Card, Notice, Stat } from '@/ui/controls';
 import { gated } from '@/ui/Gate';

@@ -1,17 +1,15 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { morningOf, type Morning } from '@core/bloom';
 import type { FlowerId } from '@core/ids';
+import { planRound, type PlannedStop, type RoundPlan } from '@core/planning';
 import {
   collectBefore,
   dawnQuestion,
-  planRound,
   roundProgress,
   toCollect,
   type Collecting,
   type DawnQuestion,
-  type PlannedStop,
   type PollinationRound,
-  type RoundPlan,
 } from '@core/rounds';
 import { useGarden } from './garden';
 import { askWorker } from './worker';

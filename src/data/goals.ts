@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { Goal, Stand } from '@core/ledger';
-import { goalSum, perMorningOf, type GoalSum } from '@core/rounds';
+import { goalSum, perMorningOf, type GoalSum } from '@core/goals';
 import { useForesight } from './foresight';
 import { useGarden } from './garden';
 import { useOutlook } from './outlook';

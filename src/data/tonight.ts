@@ -1,4 +1,4 @@
-import type { TonightPlan } from '@core/rounds';
+import type { TonightPlan } from '@core/goals';
 import { useForesight } from './foresight';
 
 /** Tonight's plan; `null` until it is worked out. */

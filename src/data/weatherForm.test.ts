@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { validateEvent, fold, type AnyEvent } from '@core/ledger';
-import { NO_GOAL } from '@core/rounds';
+import { NO_GOAL } from '@core/goals';
 import { TestGarden } from '@core/testGarden';
 import { readGoal, typedGoal } from './goalForm';
 import { daysOf, readTable, readWeather, weatherDrafts, type TypedWeather } from './weatherForm';

@@ -1,14 +1,8 @@
 import { expose } from 'comlink';
 import { fromJson, type ReadFile } from '@core/formats';
 import { fold, type AnyEvent, type LedgerEvent } from '@core/ledger';
-import {
-  foresight,
-  planRound,
-  type Foresight,
-  type ForesightInput,
-  type PlanRequest,
-  type RoundPlan,
-} from '@core/rounds';
+import { foresight, type Foresight, type ForesightInput } from '@core/goals';
+import { planRound, type PlanRequest, type RoundPlan } from '@core/planning';
 import { demoLog, demoMeanwhile } from '@core/simulation';
 import { stateOf } from './log';
 

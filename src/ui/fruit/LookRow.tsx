@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { LOOK_RESULTS, type LookResult } from '@core/ledger';
-import { nextMarkIn, type OwedLook } from '@core/rounds';
+import { nextMarkIn } from '@core/purity';
+import type { OwedLook } from '@core/rounds';
 import { plantName } from '@core/patch';
 import { DEMO_SEED, lookOn, trueOutcome } from '@core/simulation';
 import { useGarden } from '@/data/garden';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { frostAfter, type FirstFrost } from '@core/rounds';
+import { frostAfter, type FirstFrost } from '@core/goals';
 import { dayText, isLocalDate, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden';
 import { Card, Field, Key } from '../controls';

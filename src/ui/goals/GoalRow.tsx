@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import type { Stand, Variety } from '@core/ledger';
-import type { GoalSum } from '@core/rounds';
+import type { GoalSum } from '@core/goals';
 import { Badge, Card, Key } from '../controls';
 import { Txt } from '../theme';
 import { reasonWords } from '../words';

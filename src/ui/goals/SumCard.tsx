@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import type { GoalPart, GoalSum } from '@core/rounds';
+import type { GoalPart, GoalSum } from '@core/goals';
 import { shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden';
 import { Badge, Card } from '../controls';

@@ -1,5 +1,5 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
-import { goalSum } from '@core/rounds';
+import { goalSum } from '@core/goals';
 import { TEST_PLACE, TestGarden } from '@core/testGarden';
 import { gardenOf, renderIn } from '../testing';
 import { FrostCard } from './FrostCard';

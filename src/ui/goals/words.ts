@@ -1,4 +1,4 @@
-import type { GoalStanding, GoalSum, SumNumber } from '@core/rounds';
+import type { GoalStanding, GoalSum, SumNumber } from '@core/goals';
 import { shortDayText } from '@core/time';
 import { plural } from '../words';
 

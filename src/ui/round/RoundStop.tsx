@@ -3,13 +3,12 @@ import { View } from 'react-native';
 import { systemAdvice } from '@core/crops';
 import { CHECK_RESULTS, type Draft, type LossCause } from '@core/ledger';
 import { fatherVarietyOf, plantName } from '@core/patch';
+import { lastTool, saidTool } from '@core/fruitset';
+import { malesFor } from '@core/goals';
+import { nextMarkIn } from '@core/purity';
 import {
   fathersFor,
   goneDrafts,
-  lastTool,
-  malesFor,
-  nextMarkIn,
-  saidTool,
   shutAgainWith,
   stopDrafts,
   stopWork,

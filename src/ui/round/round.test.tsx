@@ -1,13 +1,7 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { morningOf } from '@core/bloom';
-import {
-  dawnQuestion,
-  fathersFor,
-  planRound,
-  pollinationRound,
-  stopsOf,
-  type PollinationRound,
-} from '@core/rounds';
+import { planRound } from '@core/planning';
+import { dawnQuestion, fathersFor, pollinationRound, stopsOf, type PollinationRound } from '@core/rounds';
 import type { FlowerId } from '@core/ids';
 import { TEST_PLACE, TestGarden } from '@core/testGarden';
 import type { DawnPlan } from '@/data/dawnPlan';

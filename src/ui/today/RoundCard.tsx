@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { closureFacts } from '@core/crops';
-import { nextMarkIn, type PollinationRound, type Round } from '@core/rounds';
+import { nextMarkIn } from '@core/purity';
+import type { PollinationRound, Round } from '@core/rounds';
 import { clockText } from '@core/time';
 import { useGarden } from '@/data/garden';
 import { useChangePrefs } from '@/data/prefs';

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import type { TonightPlan } from '@core/rounds';
+import type { TonightPlan } from '@core/goals';
 import { useGarden } from '@/data/garden';
 import { Card, Row, Stat } from '../controls';
 import { Txt, useColours } from '../theme';

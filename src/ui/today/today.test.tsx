@@ -1,14 +1,9 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { bloomOutlook } from '@core/bloom';
 import type { Goal } from '@core/ledger';
-import {
-  goalSum,
-  kitchenRound,
-  NO_GOAL,
-  pollinationRound,
-  tonightPlan,
-  type PollinationRound,
-} from '@core/rounds';
+import { goalSum, NO_GOAL, tonightPlan } from '@core/goals';
+import { kitchenRound } from '@core/kitchen';
+import { pollinationRound, type PollinationRound } from '@core/rounds';
 import { TestGarden } from '@core/testGarden';
 import { SumCard } from '../goals/SumCard';
 import { standingSentence } from '../goals/words';

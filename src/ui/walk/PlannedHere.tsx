@@ -1,4 +1,4 @@
-import type { PlantTonight } from '@core/rounds';
+import type { PlantTonight } from '@core/goals';
 import { Notice } from '../controls';
 import { plural } from '../words';
 

@@ -14,7 +14,7 @@ import { workedForKitchen, type Draft, type Flower, type State } from '@core/led
 import { flowersOn, hasFlowersOf, plantName, type Growing } from '@core/patch';
 import { fitForSeed } from '@core/purity';
 import { daysBetween, localDateOf } from '@core/time';
-import type { PlantTonight } from '@core/rounds';
+import type { PlantTonight } from '@core/goals';
 import { useDraft } from '@/data/draft';
 import { useGarden } from '@/data/garden';
 import { Card, Key, Notice, Row, Sheet, Stepper, Tile, Tiles } from '../controls';

@@ -1,9 +1,12 @@
 import { isWhole, lastCheck } from '../bloom';
 import type { Closure, Crop, Family } from '../crops';
-import { fateOf, groupTrials, trialParts, type Trial, type TrialPart } from '../fruitset';
 import type { Flower, State } from '../ledger';
 import { growing } from '../patch';
 import type { LocalDate } from '../time';
+import { fateOf } from './fate';
+import { groupTrials } from './groups';
+import type { Trial } from './trials';
+import { trialParts, type TrialPart } from './trialTable';
 
 /** A share known as a beta distribution, and what of it is the grower's own. */
 export interface Rate {

@@ -4,7 +4,8 @@ import { bloomOutlook } from '../bloom';
 import { cropOf, type CropId } from '../crops';
 import { TestGarden, TEST_PLACE, type Planted } from '../testGarden';
 import { addDays } from '../time';
-import { freeMales, frostAfter, goalSum, malesFor, seasonOf, tonightPlan } from '.';
+import { frostAfter, goalSum, malesFor, seasonOf, tonightPlan } from '.';
+import { freeMales } from '../rounds';
 
 const seeds = (amount: number, more: Partial<Goal> = {}): Partial<Goal> => ({
   seed: { amount, unit: 'seeds' },

@@ -1,28 +1,12 @@
-import {
-  closureFacts,
-  closuresFor,
-  DEFAULT_SCHOOLS,
-  seedsPerGram,
-  sexesOf,
-  type Closure,
-  type Crop,
-} from '../crops';
-import { pollinationsNeeded } from '../fruitset';
+import { closureFacts, closuresFor, seedsPerGram, sexesOf, type Closure, type Crop } from '../crops';
+import { pollinationsNeeded, ratesOf, workTime, type Rate } from '../fruitset';
 import type { Goal, Place, Stand, State, Variety } from '../ledger';
 import { growing, mainPatch, plantsOfStand } from '../patch';
 import { addDays, daysBetween, type LocalDate } from '../time';
 import { bringing, NO_PART, parentsMissing, partOf, type GoalPart } from './goalParts';
-import { ratesOf, type Rate } from './rates';
+import { malesFor, SPARE_MALES } from './malesFor';
 import { seasonOf, type Season } from './season';
-import { workTime } from './workTimes';
-
-/** Where a number of the sum comes from. */
-export type NumberFrom = 'catalogue' | 'records' | 'bent' | 'goal';
-
-export interface SumNumber {
-  readonly value: number;
-  readonly from: NumberFrom;
-}
+import type { SumNumber } from './sumNumber';
 
 /** over: the season has ended without it. */
 export type GoalStanding = 'done' | 'on-course' | 'behind' | 'unreachable' | 'over';
@@ -200,9 +184,6 @@ export function goalSum(
   };
 }
 
-/** Spare males for each variety [M]. */
-export const SPARE_MALES = 1;
-
 /** How a goal stands: flowers still needed against mornings left and females that open on each. */
 function standingOf({
   fruitsLeft,
@@ -228,19 +209,6 @@ function standingOf({
   if (mornings === 0 || flowers > OUT_OF_REACH * perMorning * mornings)
     return guessed ? 'behind' : 'unreachable';
   return flowers > USABLE * perMorning * mornings ? 'behind' : 'on-course';
-}
-
-/**
- * Males for one female: the goal's own number, one tassel for an ear, one bagged father for a perfect flower, else the school's:
- * a number, or the middle of what the catalogue says for the crop.
- */
-export function malesFor(state: State, crop: Crop, goal: Goal | null): SumNumber {
-  if (goal?.bent.malesPerFemale !== undefined) return { value: goal.bent.malesPerFemale, from: 'bent' };
-  if (crop.family === 'corn' || sexesOf(crop).length === 1) return { value: 1, from: 'catalogue' };
-  const school = Number(mainPatch(state)?.schools.males ?? DEFAULT_SCHOOLS.males);
-  if (Number.isFinite(school)) return { value: Math.min(4, Math.max(1, school)), from: 'goal' };
-  const [low, high] = crop.malesPerFemale.value;
-  return { value: Math.floor((low + high) / 2), from: 'catalogue' };
 }
 
 export function closureOf(state: State, crop: Crop): Closure {

@@ -1,7 +1,9 @@
 import { gardenDay } from '../bloom';
 import type { FlowerId, PlantId } from '../ids';
 import { TestGarden } from '../testGarden';
-import { crossDay, kitchenRound, kitchenTools, workSteps } from '.';
+import { crossDay } from '.';
+import { kitchenRound, kitchenTools } from '../kitchen';
+import { workSteps } from '../rounds';
 import { cropOf } from '../crops';
 
 const DAY = '2026-07-14';

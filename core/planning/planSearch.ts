@@ -1,32 +1,6 @@
 import { seededRandom, type Random } from '../random';
 import { exactRoute } from './planExact';
-import type { PlannedStop, PlanStop, SkipReason } from './plan';
-
-/** A planning question in tables, for the inner loop; indices are places in the request's list of stops. */
-export interface Search {
-  readonly size: number;
-  readonly people: readonly string[];
-  readonly startAt: number;
-  readonly cleaning: number;
-  readonly travel: Float64Array;
-  readonly pollen: Int32Array;
-  readonly opens: Float64Array;
-  /** Already cut to the deadline. */
-  readonly closes: Float64Array;
-  readonly value: Float64Array;
-  readonly kind: readonly PlanStop['kind'][];
-  /** `needs[stop][person]`: collecting still to be done by that person. */
-  readonly needs: readonly (readonly (readonly number[])[])[];
-  readonly person: readonly {
-    readonly from: Float64Array;
-    readonly service: Float64Array;
-    readonly pollen: number;
-  }[];
-  readonly index: ReadonlyMap<string, number>;
-  stop(index: number): PlanStop;
-  schedule(person: number, route: readonly number[]): PlannedStop[];
-  whySkipped(stop: PlanStop): SkipReason;
-}
+import type { Search } from './planTables';
 
 type Routes = number[][];
 

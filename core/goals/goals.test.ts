@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { cropOf } from '../crops';
-import { chanceOfAtLeast, pollinationsNeeded } from '../fruitset';
+import { chanceOfAtLeast, pollinationsNeeded, ratesOf, workTime } from '../fruitset';
 import type { Goal } from '../ledger';
 import { TestGarden, type Planted } from '../testGarden';
 import { addDays } from '../time';
-import { goalSum, goalSums, ratesOf, workTime } from '.';
+import { goalSum, goalSums } from '.';
 
 const TODAY = '2026-07-10';
 const seeds = (amount: number, more: Partial<Goal> = {}): Partial<Goal> => ({

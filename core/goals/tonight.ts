@@ -1,12 +1,12 @@
-import { roundDateOf, type Forecast, type VarietyOutlook } from '../bloom';
+import { roundDateOf, type Forecast, type VarietyOutlook, shutMales } from '../bloom';
 import { closureFacts, closuresFor, type Closure, type Crop, type Sex } from '../crops';
 import type { Flower, Health, Place, Stand, State } from '../ledger';
 import { fatherVarietyOf, walkOrder, type Growing } from '../patch';
 import { addDays, type LocalDate } from '../time';
-import { closureOf, goalSum, malesFor, SPARE_MALES } from './goals';
-import { nextMarkIn } from './marks';
-import { bearsFruit, ratesOf } from './rates';
-import { femalesPerMale, shutMales } from './stops';
+import { bearsFruit, ratesOf } from '../fruitset';
+import { closureOf, goalSum } from './goals';
+import { femalesPerMale, malesFor, SPARE_MALES } from './malesFor';
+import { nextMarkIn } from '../purity';
 
 /** From this chance of opening tomorrow on a bud is shut tonight [M]: tape is cheaper than a morning missed. */
 const SHUT_FROM = 0.35;

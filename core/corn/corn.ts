@@ -2,9 +2,9 @@ import type { Draft, Flower, Place, State } from '../ledger';
 import { fatherVarietyOf, mainPatch, walkOrder, type Growing } from '../patch';
 import { fitForSeed } from '../purity';
 import { addDays, localDateOf, type LocalDate } from '../time';
-import { freeMales } from './dawn';
-import { matchPollen } from './matching';
-import { earStops, shutMales, silkAge, silkReady, silkSeenAt } from './stops';
+import { shutMales } from '../bloom';
+import { matchPollen } from '../planning';
+import { freeMales, earStops, silkAge, silkReady, silkSeenAt } from '../rounds';
 
 export interface Ear {
   readonly flower: Flower;

@@ -1,4 +1,4 @@
-import type { Search } from './planSearch';
+import type { Search } from './planTables';
 
 /** Up to this many stops one person's round is searched through whole. */
 export const EXACT_PLAN_STOPS = 10;

@@ -1,0 +1,6 @@
+export * from './transport';
+export * from './route';
+export * from './matching';
+export * from './plan';
+export * from './planQuestion';
+export { CLEANING_S, WALK_M_PER_S } from './planTables';

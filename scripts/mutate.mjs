@@ -46,7 +46,7 @@ const MUTANTS = [
   },
   {
     rule: 'a snapshot that covers keys that are gone is thrown away',
-    file: 'src/data/store/ledgerStore.ts',
+    file: 'src/data/store/logReader.ts',
     from: '!stored.covers.every((key) => present.has(key))',
     to: 'false',
     tests: STORE,
@@ -60,9 +60,16 @@ const MUTANTS = [
   },
   {
     rule: 'a reading drops no tap made meanwhile',
-    file: 'src/data/store/ledgerStore.ts',
+    file: 'src/data/store/logReader.ts',
     from: 'state ??= fold([...events, ...this.taps]);',
     to: 'state ??= fold(events);',
+    tests: STORE,
+  },
+  {
+    rule: 'what another thread has not stored yet outlives a reading of the log',
+    file: 'src/data/store/logReader.ts',
+    from: '    this.taps.push(...fresh);\n',
+    to: '',
     tests: STORE,
   },
   {

@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { Slot, usePathname, useRouter, type ErrorBoundaryProps } from 'expo-router';
-import { GardenProvider, useMaybeGarden } from '@/data/garden';
-import { usePrefs } from '@/data/prefs';
+import { GardenProvider, useMaybeGarden } from '@/data/garden/garden';
+import { usePrefs } from '@/data/device/prefs';
 import { Fault } from '@/ui/Fault';
 import { Frame } from '@/ui/Frame';
 import { KeysSheet } from '@/ui/KeysSheet';

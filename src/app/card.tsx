@@ -11,10 +11,10 @@ import {
   type PollinationRound,
 } from '@core/rounds';
 import { addDays, clockText, dayText } from '@core/time';
-import { useDawnPlan } from '@/data/dawnPlan';
-import { useGarden } from '@/data/garden';
-import { useWeather } from '@/data/weather';
-import { usePrinted } from '@/data/printed';
+import { useDawnPlan } from '@/data/round/dawnPlan';
+import { useGarden } from '@/data/garden/garden';
+import { useWeather } from '@/data/weather/weather';
+import { usePrinted } from '@/data/round/printed';
 import { Card, Key, Notice, Tile, Tiles } from '@/ui/controls';
 import { CardEntryForm } from '@/ui/card/CardEntryForm';
 import { PaperView } from '@/ui/card/PaperView';

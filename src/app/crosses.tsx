@@ -7,8 +7,8 @@ import { crossDay, visitDrafts, VISITS_A_DAY, type Mother } from '@core/crosses'
 import { nextMarkIn } from '@core/purity';
 import { workSteps } from '@core/rounds';
 import { clockText } from '@core/time';
-import { useGarden } from '@/data/garden';
-import { useRecording } from '@/data/useRecording';
+import { useGarden } from '@/data/garden/garden';
+import { useRecording } from '@/data/garden/useRecording';
 import { Card, Key, Notice, Tile, Tiles } from '@/ui/controls';
 import { FlowerRow } from '@/ui/FlowerRow';
 import { gated } from '@/ui/Gate';

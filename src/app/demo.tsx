@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { useRouter } from 'expo-router';
-import { useChooseSpace } from '@/data/garden';
+import { useChooseSpace } from '@/data/garden/garden';
 
 /** The demo's own address: opens the demo patch, whatever was open before. */
 export default function Demo() {

@@ -4,7 +4,7 @@ import { useRouter } from 'expo-router';
 import { allTrials, fateOn, tally, type Fate, type Trial } from '@core/fruitset';
 import { growing, plantName } from '@core/patch';
 import { clockText, localDateOf, shortDayText, type LocalDate } from '@core/time';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { SetChart } from '@/ui/charts/SetChart';
 import { Badge, Card, Key, Row, Tile, Tiles } from '@/ui/controls';
 import { flowerAppearance } from '@/ui/drawings/appearance';

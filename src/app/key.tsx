@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { catalogue, CROP_IDS, sexesOf, type Crop, type CropId, type Sex } from '@core/crops';
 import { growing, walkOrder } from '@core/patch';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { Key, Tile, Tiles } from '@/ui/controls';
 import { FlowerDrawing } from '@/ui/drawings/FlowerDrawing';
 import { gated } from '@/ui/Gate';

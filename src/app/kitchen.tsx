@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { kitchenRound } from '@core/kitchen';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { Card, Notice, Stat } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { StandTally } from '@/ui/kitchen/StandTally';

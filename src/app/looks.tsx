@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { looksDue } from '@core/rounds';
 import { plantName } from '@core/patch';
 import type { Flower, LookResult } from '@core/ledger';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { Key } from '@/ui/controls';
 import { CauseSheet } from '@/ui/fruit/CauseSheet';
 import { LookRow } from '@/ui/fruit/LookRow';

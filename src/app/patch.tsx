@@ -6,7 +6,7 @@ import { fateOf, type Fate } from '@core/fruitset';
 import { compareBeds, comparePlants, flowersOn, growing, plantsOfStand, type Growing } from '@core/patch';
 import { cropOf } from '@core/crops';
 import type { Bed, Stand, State } from '@core/ledger';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { Badge, Card, Icon, Key } from '@/ui/controls';
 import { BedSheet } from '@/ui/patch/BedSheet';
 import { StandEditSheet } from '@/ui/patch/StandEditSheet';

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { FELT } from '@core/ledger';
 import { addDays, dayText, weekdayText } from '@core/time';
-import { useChangePrefs } from '@/data/prefs';
-import { useDraft } from '@/data/draft';
-import { useGarden } from '@/data/garden';
-import { useWeather } from '@/data/weather';
-import { readWeather, type TypedWeather } from '@/data/weatherForm';
+import { useChangePrefs } from '@/data/device/prefs';
+import { useDraft } from '@/data/device/draft';
+import { useGarden } from '@/data/garden/garden';
+import { useWeather } from '@/data/weather/weather';
+import { readWeather, type TypedWeather } from '@/data/forms/weatherForm';
 import { Card, Field, Key, Notice, Row, Tile, Tiles } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import { rescue } from '@/data/rescue';
+import { rescue } from '@/data/device/rescue';
 import { Key } from './controls';
 import { ControlsTheme, LightProvider, Txt } from './theme';
 

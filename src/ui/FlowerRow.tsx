@@ -2,7 +2,7 @@ import { Children, type ReactNode } from 'react';
 import { View } from 'react-native';
 import type { Flower } from '@core/ledger';
 import { plantName, type Growing } from '@core/patch';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { flowerAppearance } from './drawings/appearance';
 import { FlowerDrawing } from './drawings/FlowerDrawing';
 import { Txt, useColours } from './theme';

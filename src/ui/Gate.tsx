@@ -2,7 +2,7 @@ import type { ComponentType, ReactNode } from 'react';
 import { View } from 'react-native';
 import { LinearProgress } from '@rneui/themed';
 import { useRouter } from 'expo-router';
-import { useChooseSpace, useMaybeGarden, useOpening } from '@/data/garden';
+import { useChooseSpace, useMaybeGarden, useOpening } from '@/data/garden/garden';
 import { FirstStart } from './FirstStart';
 import { Key, Notice } from './controls';
 import { Page } from './Page';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { mdiUndo } from '@/ui/controls/iconPaths';
-import { useGarden, useLedger } from '@/data/garden';
+import { useGarden, useLedger } from '@/data/garden/garden';
 import { Icon, Key } from './controls';
 import { TOUCH, Txt } from './theme';
 import { useLasting } from './useLasting';

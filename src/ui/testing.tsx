@@ -3,9 +3,9 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react-native';
 import type { AnyEvent } from '@core/ledger';
 import { seededRandom } from '@core/random';
-import { OpenGarden } from '@/data/garden';
+import { OpenGarden } from '@/data/garden/garden';
 import { LedgerStore, memoryBox, noNeighbours } from '@/data/store';
-import type { Prefs } from '@/data/prefs';
+import type { Prefs } from '@/data/device/prefs';
 import { ControlsTheme, LightProvider } from './theme';
 
 // The web page's own title, which pages set; there is no page here.

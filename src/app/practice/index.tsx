@@ -1,8 +1,8 @@
 import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { confusions, dueCount, skillResults, type PracticeRecord } from '@core/practice';
-import { useGarden } from '@/data/garden';
-import { usePractice } from '@/data/practice';
+import { useGarden } from '@/data/garden/garden';
+import { usePractice } from '@/data/practice/practice';
 import { SkillChart } from '@/ui/charts/SkillChart';
 import { Card, Key, Notice } from '@/ui/controls';
 import { gated } from '@/ui/Gate';

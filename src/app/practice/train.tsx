@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { usePractice } from '@/data/practice';
+import { usePractice } from '@/data/practice/practice';
 import { gated } from '@/ui/Gate';
 import { Trainer } from '@/ui/practice/Trainer';
 import { useTrainerChoices } from '@/ui/practice/WhatToAsk';

@@ -9,7 +9,7 @@ import {
   type CardEntry,
   type CardRow,
 } from '@core/rounds';
-import { useDraft } from '@/data/draft';
+import { useDraft } from '@/data/device/draft';
 import { Card, Field, Key, Notice, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 import { checkWords, plural, shutWords } from '../words';

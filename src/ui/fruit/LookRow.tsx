@@ -4,7 +4,7 @@ import { nextMarkIn } from '@core/purity';
 import type { OwedLook } from '@core/rounds';
 import { plantName } from '@core/patch';
 import { DEMO_SEED, lookOn, trueOutcome } from '@core/simulation';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { Badge, Card, Key, Tile, Tiles } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { frostAfter, type FirstFrost } from '@core/goals';
 import { dayText, isLocalDate, shortDayText } from '@core/time';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { Card, Field, Key } from '../controls';
 import { Txt } from '../theme';
 

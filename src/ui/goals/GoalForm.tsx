@@ -1,7 +1,7 @@
 import { PRECIOUS, type Goal, type Stand, type Variety } from '@core/ledger';
 import { cropOf, seedsPerGram } from '@core/crops';
-import { useGarden } from '@/data/garden';
-import type { TypedGoal } from '@/data/goalForm';
+import { useGarden } from '@/data/garden/garden';
+import type { TypedGoal } from '@/data/forms/goalForm';
 import { rangeText } from '../words';
 import { Card, Field, Stepper, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';

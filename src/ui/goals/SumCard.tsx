@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import type { GoalPart, GoalSum } from '@core/goals';
 import { shortDayText } from '@core/time';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { Badge, Card } from '../controls';
 import { Txt, useColours } from '../theme';
 import { closureWords, plural, tapeText } from '../words';

@@ -19,7 +19,7 @@ import {
 import type { Flower, State } from '@core/ledger';
 import { flowersOn, plantName, type Growing } from '@core/patch';
 import { addDays, localDateOf } from '@core/time';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { Card, Key, Notice, Row, Stepper, Tile, Tiles } from '../controls';
 import { FlowerDrawing, SketchDrawing } from '../drawings/FlowerDrawing';
 import { Page } from '../Page';

@@ -13,9 +13,9 @@ import {
 } from '@core/key';
 import type { Growing } from '@core/patch';
 import { morningOf, morningOver } from '@core/bloom';
-import { useDraft } from '@/data/draft';
-import { useGarden } from '@/data/garden';
-import { useWeather } from '@/data/weather';
+import { useDraft } from '@/data/device/draft';
+import { useGarden } from '@/data/garden/garden';
+import { useWeather } from '@/data/weather/weather';
 import { Badge, Card, Key, Notice } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';

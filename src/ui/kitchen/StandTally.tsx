@@ -5,7 +5,7 @@ import type { Draft } from '@core/ledger';
 import { plantName } from '@core/patch';
 import { kitchenTools, SECONDS_A_FLOWER, type KitchenPlant } from '@core/kitchen';
 import { holdSeconds } from '@core/rounds';
-import { useRecording } from '@/data/useRecording';
+import { useRecording } from '@/data/garden/useRecording';
 import { Card, Key, Notice, Stepper, Tile, Tiles } from '../controls';
 import { HoldTimer } from '../round/HoldTimer';
 import { Txt, useColours } from '../theme';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { DEFAULT_BED, nextBedCorner } from '@core/patch';
 import type { Bed } from '@core/ledger';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { Field, Key, Sheet } from '../controls';
 import { Txt } from '../theme';
 

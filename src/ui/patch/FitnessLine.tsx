@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import type { Flower } from '@core/ledger';
 import { fitForSeed, type FitReason, type Fitness } from '@core/purity';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { Badge } from '../controls';
 import { Txt } from '../theme';
 

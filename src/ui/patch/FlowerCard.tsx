@@ -12,7 +12,7 @@ import {
 } from '@core/ledger';
 import { growing as growingOf, plantName, type Growing } from '@core/patch';
 import { clockText, daysBetween, localDateOf, shortDayText } from '@core/time';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { Badge, Card, Field, Key, Notice, Row, Sheet, Stepper, Tile, Tiles } from '../controls';
 import { CauseSheet } from '../fruit/CauseSheet';
 import { Txt, useColours } from '../theme';

@@ -1,5 +1,5 @@
 import { HEALTH, type Plant } from '@core/ledger';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { Tile, Tiles } from '../controls';
 import { healthWords } from '../words';
 

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { cropOf, FRUIT_SHAPES, REASONS, systemsOf } from '@core/crops';
 import type { Draft, Stand, Variety } from '@core/ledger';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { Field, Key, Sheet, Tile, Tiles } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { ScrollView } from 'react-native';
 import type { Bed } from '@core/ledger';
-import { useDraft } from '@/data/draft';
-import { useGarden } from '@/data/garden';
-import { plantingDrafts } from '@/data/planting';
+import { useDraft } from '@/data/device/draft';
+import { useGarden } from '@/data/garden/garden';
+import { plantingDrafts } from '@/data/forms/planting';
 import { Key, Sheet } from '../controls';
 import { plural } from '../words';
 import { NEW_STAND, StandForm } from './StandForm';

@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { catalogue, type CropId } from '@core/crops';
 import { walkOrder } from '@core/patch';
-import { useDraft } from '@/data/draft';
-import { useGarden } from '@/data/garden';
+import { useDraft } from '@/data/device/draft';
+import { useGarden } from '@/data/garden/garden';
 import { Tile, Tiles } from '../controls';
 
 export interface TrainerChoices {

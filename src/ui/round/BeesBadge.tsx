@@ -1,5 +1,5 @@
 import type { PollinationRound } from '@core/rounds';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { Badge } from '../controls';
 
 /** How long till the insects; nothing at dusk. */

@@ -2,8 +2,8 @@ import { View } from 'react-native';
 import { LinearProgress } from '@rneui/themed';
 import type { PollinationRound } from '@core/rounds';
 import { clockText } from '@core/time';
-import type { DawnPlan } from '@/data/dawnPlan';
-import { useGarden } from '@/data/garden';
+import type { DawnPlan } from '@/data/round/dawnPlan';
+import { useGarden } from '@/data/garden/garden';
 import { Txt, useColours } from '../theme';
 import { plural } from '../words';
 

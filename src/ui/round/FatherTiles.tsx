@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { plantName } from '@core/patch';
 import type { FatherOffer } from '@core/rounds';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { Card, Key, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 import { plural } from '../words';

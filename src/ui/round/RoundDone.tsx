@@ -1,6 +1,6 @@
 import { surplusMales, type PollinationRound } from '@core/rounds';
-import type { DawnPlan } from '@/data/dawnPlan';
-import { useGarden } from '@/data/garden';
+import type { DawnPlan } from '@/data/round/dawnPlan';
+import { useGarden } from '@/data/garden/garden';
 import { Card, Key, Notice, Row, Stat } from '../controls';
 import { Page } from '../Page';
 import { Txt } from '../theme';

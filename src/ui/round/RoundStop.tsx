@@ -19,11 +19,11 @@ import {
 import { morningOf, windowNow } from '@core/bloom';
 import { closureAtDawn, DEMO_SEED } from '@core/simulation';
 import { clockText } from '@core/time';
-import type { DawnPlan } from '@/data/dawnPlan';
-import { useDraft } from '@/data/draft';
-import { useGarden } from '@/data/garden';
-import { useRecording } from '@/data/useRecording';
-import { useWeather } from '@/data/weather';
+import type { DawnPlan } from '@/data/round/dawnPlan';
+import { useDraft } from '@/data/device/draft';
+import { useGarden } from '@/data/garden/garden';
+import { useRecording } from '@/data/garden/useRecording';
+import { useWeather } from '@/data/weather/weather';
 import { Key, Notice, Tile, Tiles } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';

@@ -8,7 +8,7 @@ import {
   type StopAnswers,
   type StopWork,
 } from '@core/rounds';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { Key, Notice, Tile, Tiles } from '../controls';
 import { Steps } from '../Steps';
 import { closureWords, toolWords } from '../words';

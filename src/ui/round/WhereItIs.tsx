@@ -1,6 +1,6 @@
 import type { Flower } from '@core/ledger';
 import { plantName, type Growing, flowersOn } from '@core/patch';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { Card } from '../controls';
 import { Runner } from '../drawings/Runner';
 import { flowerPlace } from '../words';

@@ -4,7 +4,7 @@ import { planRound } from '@core/planning';
 import { dawnQuestion, fathersFor, pollinationRound, stopsOf, type PollinationRound } from '@core/rounds';
 import type { FlowerId } from '@core/ids';
 import { TEST_PLACE, TestGarden } from '@core/testGarden';
-import type { DawnPlan } from '@/data/dawnPlan';
+import type { DawnPlan } from '@/data/round/dawnPlan';
 import { gardenOf, renderIn } from '../testing';
 import { CollectMales } from './CollectMales';
 import { DeadlineLine } from './DeadlineLine';

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { useRouter } from 'expo-router';
 import { useQueryClient } from '@tanstack/react-query';
-import { exportLog } from '@/data/files';
-import { practiceOf } from '@/data/practice';
-import { useChooseSpace, useGarden } from '@/data/garden';
+import { exportLog } from '@/data/device/files';
+import { practiceOf } from '@/data/practice/practice';
+import { useChooseSpace, useGarden } from '@/data/garden/garden';
 import { demoStart } from '@core/simulation';
 import { Card, Field, Key, Notice } from '../controls';
 import { Txt } from '../theme';

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { useRouter } from 'expo-router';
-import { useGoals } from '@/data/goals';
+import { useGoals } from '@/data/foresight/goals';
 import { Badge, Card, Key } from '../controls';
 import { goalLine, standingTone, standingWords } from '../goals/words';
 import { Txt } from '../theme';

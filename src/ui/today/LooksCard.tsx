@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import type { OwedLook } from '@core/rounds';
 import { plantName } from '@core/patch';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { Card, Key } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';

@@ -9,7 +9,7 @@ import { cornDay } from '@core/corn';
 import { crossDay } from '@core/crosses';
 import { kitchenRound } from '@core/kitchen';
 import { clockText, type LocalDate } from '@core/time';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { Badge, Card, Key } from '../controls';
 import { Txt } from '../theme';
 import { plural } from '../words';

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { CLOCK_NOTES, type ClockNote } from '@core/ledger';
 import type { StandId } from '@core/ids';
 import { walkOrder } from '@core/patch';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { Card, Key, Sheet, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 

@@ -2,9 +2,9 @@ import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { roundCalendar, toCalendar } from '@core/formats';
 import { nextRounds } from '@core/rounds';
-import { saveFile } from '@/data/files';
-import { useGarden } from '@/data/garden';
-import { useWeather } from '@/data/weather';
+import { saveFile } from '@/data/device/files';
+import { useGarden } from '@/data/garden/garden';
+import { useWeather } from '@/data/weather/weather';
 import { Card, Key } from '../controls';
 import { Txt } from '../theme';
 

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import type { TonightPlan } from '@core/goals';
-import { useGarden } from '@/data/garden';
+import { useGarden } from '@/data/garden/garden';
 import { Card, Row, Stat } from '../controls';
 import { Txt, useColours } from '../theme';
 import { closureWords, plural, tapeText } from '../words';

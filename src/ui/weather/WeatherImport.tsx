@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { pickFile } from '@/data/files';
-import { useGarden } from '@/data/garden';
+import { pickFile } from '@/data/device/files';
+import { useGarden } from '@/data/garden/garden';
 import {
   COLUMN_USES,
   daysOf,
@@ -8,7 +8,7 @@ import {
   weatherDrafts,
   type ColumnMap,
   type WeatherTable,
-} from '@/data/weatherForm';
+} from '@/data/forms/weatherForm';
 import { Card, Key, Notice, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 import { plural } from '../words';

@@ -6,10 +6,10 @@ import { walkOrder } from '@core/patch';
 import { foresight, type Foresight } from '@core/goals';
 import { bandDay } from '@core/rounds';
 import { addDays } from '@core/time';
-import { useGarden, type Garden } from './garden';
-import { boxName } from './prefs';
-import { useWeather } from './weather';
-import { askWorker } from './worker';
+import { useGarden, type Garden } from '../garden/garden';
+import { boxName } from '../device/prefs';
+import { useWeather } from '../weather/weather';
+import { askWorker } from '../device/worker';
 
 /** Entries made so quickly after each other are answered together. */
 const PAUSE_MS = 60;

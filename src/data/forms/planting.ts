@@ -3,7 +3,7 @@ import type { BedId, PatchId } from '@core/ids';
 import type { Bed, Draft, State } from '@core/ledger';
 import { nextPlantPlaces } from '@core/patch';
 import type { LocalDate } from '@core/time';
-import type { Garden } from './garden';
+import type { Garden } from '../garden/garden';
 
 export interface Planting {
   readonly crop: CropId;

@@ -11,7 +11,7 @@ import {
 } from '@core/sky';
 import { addDays, type LocalDate } from '@core/time';
 import type { Patch } from '@core/ledger';
-import { useGarden } from './garden';
+import { useGarden } from '../garden/garden';
 
 const HOUR = 3_600_000;
 

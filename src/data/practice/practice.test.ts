@@ -1,5 +1,5 @@
 import { practiceHistory } from '@core/simulation';
-import { memoryBox, PracticeStore } from './store';
+import { memoryBox, PracticeStore } from '../store';
 
 const history = practiceHistory(2);
 

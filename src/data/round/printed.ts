@@ -2,8 +2,8 @@ import { useCallback, useMemo } from 'react';
 import type { State } from '@core/ledger';
 import { growing } from '@core/patch';
 import type { CardRow } from '@core/rounds';
-import { useDraft } from './draft';
-import { useGarden } from './garden';
+import { useDraft } from '../device/draft';
+import { useGarden } from '../garden/garden';
 
 interface Kept {
   readonly lines: readonly {

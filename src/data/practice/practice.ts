@@ -4,9 +4,9 @@ import { idMaker } from '@core/ids';
 import type { PracticeRecord } from '@core/practice';
 import { practiceHistory } from '@core/simulation';
 import { toInstant } from '@core/time';
-import { practiceStore } from './practiceStores';
-import { useGarden, type Garden } from './garden';
-import type { Space } from './prefs';
+import { practiceStore } from '../device/practiceStores';
+import { useGarden, type Garden } from '../garden/garden';
+import type { Space } from '../device/prefs';
 
 const key = (space: Space) => ['practice', space] as const;
 

@@ -1,7 +1,7 @@
 import { fold, validateEvent, type AnyEvent } from '@core/ledger';
 import { testIds } from '@core/testing';
-import { memoryBox } from './store';
-import { DemoClock } from './clock';
+import { memoryBox } from '../store';
+import { DemoClock } from '../device/clock';
 import { readPlace } from './placeForm';
 import { plantingDrafts, type Planting } from './planting';
 

@@ -8,7 +8,7 @@ import { daysOf, readTable, readWeather, weatherDrafts, type TypedWeather } from
 
 // Daily weather of Seattle-Tacoma, 2012-2015 (NOAA), as the package vega-datasets 3.2.1 carries it.
 const seattle = readFileSync(
-  join(__dirname, '../../node_modules/vega-datasets/data/seattle-weather.csv'),
+  join(__dirname, '../../../node_modules/vega-datasets/data/seattle-weather.csv'),
   'utf8',
 );
 

@@ -1,5 +1,5 @@
-import { PracticeStore } from './store';
-import { deviceBox } from './store/deviceBox';
+import { PracticeStore } from '../store';
+import { deviceBox } from '../store/deviceBox';
 import type { Space } from './prefs';
 
 const stores = new Map<Space, PracticeStore>();

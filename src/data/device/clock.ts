@@ -1,5 +1,5 @@
 import type { Clock } from '@core/time';
-import type { Box } from './store';
+import type { Box } from '../store';
 
 export const realClock: Clock = { now: () => Date.now() };
 

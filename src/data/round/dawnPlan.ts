@@ -11,9 +11,9 @@ import {
   type DawnQuestion,
   type PollinationRound,
 } from '@core/rounds';
-import { useGarden } from './garden';
-import { askWorker } from './worker';
-import { useWeather } from './weather';
+import { useGarden } from '../garden/garden';
+import { askWorker } from '../device/worker';
+import { useWeather } from '../weather/weather';
 
 export interface DawnPlan {
   readonly question: DawnQuestion;

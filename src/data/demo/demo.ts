@@ -1,6 +1,6 @@
 import { fromJson } from '@core/formats';
 import type { AnyEvent } from '@core/ledger';
-import { inWorker } from './worker';
+import { inWorker } from '../device/worker';
 
 /**
  * The demo's log: as the build prepared it, a file beside the app. Where that cannot be had (a development server, an offline

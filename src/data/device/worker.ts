@@ -1,5 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import type { Trade } from '../workers/trade.worker';
+import type { Trade } from '../../workers/trade.worker';
 
 export interface Job<T> {
   readonly result: Promise<T>;
@@ -16,7 +16,7 @@ interface Started {
 
 /** A worker that does not load says so by an event alone: a question put to it would wait for ever. */
 function start(): Started {
-  const worker = new Worker(new URL('../workers/trade.worker', import.meta.url));
+  const worker = new Worker(new URL('../../workers/trade.worker', import.meta.url));
   const failed = new Promise<never>((_, reject) => {
     worker.onerror = (event) => reject(new Error(event.message || 'The worker could not start.'));
     worker.onmessageerror = () => reject(new Error('The worker’s answer could not be read.'));

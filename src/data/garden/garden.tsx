@@ -14,13 +14,13 @@ import type { AnyEvent, Draft, Patch, Place, State } from '@core/ledger';
 import { mainPatch } from '@core/patch';
 import { demoStart } from '@core/simulation';
 import { localDateOf, type LocalDate } from '@core/time';
-import { DemoClock, realClock } from './clock';
-import { browserNeighbours, LedgerStore, type Ledger } from './store';
-import { deviceBox } from './store/deviceBox';
-import { demoEvents } from './demo';
-import { boxName, useChangePrefs, usePrefs, type Prefs, type Space } from './prefs';
-import { rememberOpen } from './rescue';
-import { inWorker } from './worker';
+import { DemoClock, realClock } from '../device/clock';
+import { browserNeighbours, LedgerStore, type Ledger } from '../store';
+import { deviceBox } from '../store/deviceBox';
+import { demoEvents } from '../demo/demo';
+import { boxName, useChangePrefs, usePrefs, type Prefs, type Space } from '../device/prefs';
+import { rememberOpen } from '../device/rescue';
+import { inWorker } from '../device/worker';
 
 export interface OpenSpace {
   readonly space: Space;

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import type { Goal, Stand } from '@core/ledger';
 import { goalSum, perMorningOf, type GoalSum } from '@core/goals';
 import { useForesight } from './foresight';
-import { useGarden } from './garden';
+import { useGarden } from '../garden/garden';
 import { useOutlook } from './outlook';
 
 const NONE: readonly GoalSum[] = [];

@@ -4,8 +4,8 @@ import { realClock } from './clock';
 import { exportLog } from './files';
 import { practiceStore } from './practiceStores';
 import { boxName, spaceNow } from './prefs';
-import { LedgerStore, noNeighbours } from './store';
-import { deviceBox } from './store/deviceBox';
+import { LedgerStore, noNeighbours } from '../store';
+import { deviceBox } from '../store/deviceBox';
 
 let open: LedgerStore | null = null;
 

@@ -195,7 +195,7 @@ const MUTANTS = [
   },
   {
     rule: 'males for a female are as the crop needs',
-    file: 'core/goals/goals.ts',
+    file: 'core/goals/malesFor.ts',
     from: 'value: Math.floor((low + high) / 2)',
     to: 'value: 2',
     tests: ['core/goals', 'core/rounds'],

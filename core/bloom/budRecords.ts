@@ -2,6 +2,7 @@ import type { CropId } from '../crops';
 import { Shards, type Flower, type State } from '../ledger';
 import { growing } from '../patch';
 import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
+import { remembered } from '../remember';
 import type { BudRecord } from './forecast';
 
 interface Opened {
@@ -38,18 +39,25 @@ export function openedBetween(flower: Flower, zone: string, dusk: boolean): Open
   return { from, to };
 }
 
-const cache = new WeakMap<Flower, readonly BudRecord[]>();
-
 /** What one flower teaches: for each day it was seen as a bud, when it opened after that. */
-function ofFlower(
+const ofFlower = remembered(
+  (flower: Flower, crop: CropId, variety: string, zone: string, dusk: boolean) => [
+    flower,
+    crop,
+    variety,
+    zone,
+    dusk,
+  ],
+  recordsOfFlower,
+);
+
+function recordsOfFlower(
   flower: Flower,
   crop: CropId,
   variety: string,
   zone: string,
   dusk: boolean,
 ): readonly BudRecord[] {
-  const found = cache.get(flower);
-  if (found) return found;
   const { from, to } = openedBetween(flower, zone, dusk);
   const records: BudRecord[] = [];
   for (const { at, stage } of flower.sightings) {
@@ -71,35 +79,33 @@ function ofFlower(
       sex: flower.sex,
     });
   }
-  cache.set(flower, records);
   return records;
 }
 
 /** Records older than this teach nothing new: what was seen counts for a few dozen buds at most. */
 const REMEMBERED_DAYS = 800;
 
-const knownSeen = new WeakMap<ReadonlyMap<unknown, Flower>, string>();
-
 /** When the latest flower of a part was first seen: a part of bygone years is passed over whole. */
-function lastSeenFirst(part: ReadonlyMap<unknown, Flower>): string {
-  let latest = '';
-  for (const { sightings } of part.values()) {
-    const at = sightings[0]?.at ?? '';
-    if (at > latest) latest = at;
-  }
-  return latest;
-}
+const lastSeenFirst = remembered(
+  (part: ReadonlyMap<unknown, Flower>) => [part],
+  (part) => {
+    let latest = '';
+    for (const { sightings } of part.values()) {
+      const at = sightings[0]?.at ?? '';
+      if (at > latest) latest = at;
+    }
+    return latest;
+  },
+);
 
 /** The flowers whose records still teach on `from`; all of a young log, the latest two seasons of an old one. */
 export function teachingFlowers(state: State, from: LocalDate): Flower[] {
   const since = addDays(from, -REMEMBERED_DAYS);
-  return Shards.of(state.flowers).parts.flatMap((part) => {
-    let seen = knownSeen.get(part);
-    if (!seen) knownSeen.set(part, (seen = lastSeenFirst(part)));
-    return seen >= since
+  return Shards.of(state.flowers).parts.flatMap((part) =>
+    lastSeenFirst(part) >= since
       ? [...part.values()].filter(({ sightings }) => (sightings[0]?.at ?? '') >= since)
-      : [];
-  });
+      : [],
+  );
 }
 
 /** What some flowers of the grower's own log say of how long buds take. Each flower's part is worked out once. */

@@ -1,4 +1,5 @@
 import { addDays, type LocalDate } from '../time';
+import { remembered } from '../remember';
 
 export interface DayTemperature {
   readonly date: LocalDate;
@@ -17,17 +18,10 @@ export function growthRate(meanC: number): number {
   return Math.min(QUICKEST, Math.max(SLOWEST, (meanC - BASE_C) / (REFERENCE_C - BASE_C)));
 }
 
-const byDate = new WeakMap<readonly DayTemperature[], ReadonlyMap<LocalDate, number>>();
-
-function indexed(temperatures: readonly DayTemperature[]): ReadonlyMap<LocalDate, number> {
-  let found = byDate.get(temperatures);
-  if (!found)
-    byDate.set(
-      temperatures,
-      (found = new Map(temperatures.map(({ date, meanC }) => [date, growthRate(meanC)]))),
-    );
-  return found;
-}
+const growthByDate = remembered(
+  (temperatures: readonly DayTemperature[]) => [temperatures],
+  (temperatures) => new Map(temperatures.map(({ date, meanC }) => [date, growthRate(meanC)])),
+);
 
 /**
  * Reference days of growth gone by `0, 1, ... days` days after the evening of `seenOn`; a day not known counts as one.
@@ -37,7 +31,7 @@ export function growthAfter(
   days: number,
   temperatures?: readonly DayTemperature[],
 ): readonly number[] {
-  const rates = temperatures && temperatures.length > 0 ? indexed(temperatures) : null;
+  const rates = temperatures && temperatures.length > 0 ? growthByDate(temperatures) : null;
   const sums = [0];
   for (let ahead = 1; ahead <= days; ahead++)
     sums.push((sums[ahead - 1] as number) + (rates?.get(addDays(seenOn, ahead)) ?? 1));

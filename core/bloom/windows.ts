@@ -2,6 +2,7 @@ import { cropOf, type Crop, type CropId } from '../crops';
 import type { Place, State } from '../ledger';
 import { isKnownWeather, type WeatherDay } from '../sky';
 import { localDateOf, type LocalDate } from '../time';
+import { remembered } from '../remember';
 import { gardenDay, openWindow, type GardenDay, type OpenWindow } from './morning';
 import { eveningOf } from './roundDay';
 
@@ -65,20 +66,27 @@ export interface Morning {
   window(crop: Crop): OpenWindow;
 }
 
-const learnt = new WeakMap<State['stands'], Map<string, ReadonlyMap<CropId | 'insects', ClockShift>>>();
-
 /**
  * What "open at / shut at / insects at" notes say beyond sun and weather, by crop: their mean difference in minutes, drawn
  * towards none.
  */
-export function clockShifts(
+export const clockShifts = remembered(
+  (state: State, place: Place, weatherOf: WeatherOf = NO_WEATHER) => [
+    state.stands,
+    state.varieties,
+    place.latitude,
+    place.longitude,
+    place.zone,
+    weatherOf,
+  ],
+  (state, place, weatherOf = NO_WEATHER) => shiftsFrom(state, place, weatherOf),
+);
+
+function shiftsFrom(
   state: State,
   place: Place,
-  weatherOf: WeatherOf = NO_WEATHER,
+  weatherOf: WeatherOf,
 ): ReadonlyMap<CropId | 'insects', ClockShift> {
-  const key = `${place.latitude}/${place.longitude}/${place.zone}`;
-  const known = weatherOf === NO_WEATHER ? learnt.get(state.stands)?.get(key) : undefined;
-  if (known) return known;
   const sums = new Map<CropId | 'insects', { opens: number[]; closes: number[] }>();
   for (const stand of state.stands.values()) {
     const variety = state.varieties.get(stand.variety);
@@ -108,18 +116,12 @@ export function clockShifts(
     }
   }
   const shrunk = (list: readonly number[]) => list.reduce((a, b) => a + b, 0) / (list.length + SHIFT_PRIOR);
-  const shifts = new Map(
+  return new Map(
     [...sums].map(([about, { opens, closes }]): [CropId | 'insects', ClockShift] => [
       about,
       { opensMin: shrunk(opens), closesMin: shrunk(closes), notes: opens.length + closes.length },
     ]),
   );
-  if (weatherOf === NO_WEATHER) {
-    const byPlace = learnt.get(state.stands) ?? new Map<string, typeof shifts>();
-    byPlace.set(key, shifts);
-    learnt.set(state.stands, byPlace);
-  }
-  return shifts;
 }
 
 /** The morning of a date: sunrise, windows and insects as sun, weather and the grower's own notes have them. */

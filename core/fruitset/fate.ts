@@ -1,6 +1,7 @@
 import type { Crop } from '../crops';
 import type { Flower } from '../ledger';
 import { daysBetween, localDateOf, type LocalDate } from '../time';
+import { remembered } from '../remember';
 
 /**
  * What became of a worked female.
@@ -27,24 +28,13 @@ export interface FateFacts {
   readonly failed: { readonly at: string; readonly day: number; readonly after: number } | null;
 }
 
-interface KnownFacts {
-  readonly crop: Crop;
-  readonly zone: string;
-  readonly facts: FateFacts | null;
+/** `null` for a flower that was never worked (or is male). */
+export function fateFacts(flower: Flower, crop: Crop, zone: string): FateFacts | null {
+  return flower.sex === 'male' || flower.pollinations.length === 0 ? null : factsOf(flower, crop, zone);
 }
 
 // A flower's view never changes: years of them are asked again with every tap.
-const known = new WeakMap<Flower, KnownFacts>();
-
-/** `null` for a flower that was never worked (or is male). */
-export function fateFacts(flower: Flower, crop: Crop, zone: string): FateFacts | null {
-  if (flower.sex === 'male' || flower.pollinations.length === 0) return null;
-  const found = known.get(flower);
-  if (found?.crop === crop && found.zone === zone) return found.facts;
-  const facts = factsFrom(flower, crop, zone);
-  known.set(flower, { crop, zone, facts });
-  return facts;
-}
+const factsOf = remembered((flower: Flower, crop: Crop, zone: string) => [flower, crop, zone], factsFrom);
 
 function factsFrom(flower: Flower, crop: Crop, zone: string): FateFacts | null {
   const day0 = workedOn(flower, zone);

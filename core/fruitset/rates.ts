@@ -3,6 +3,7 @@ import type { Closure, Crop, Family } from '../crops';
 import type { Flower, State } from '../ledger';
 import { growing } from '../patch';
 import type { LocalDate } from '../time';
+import { remembered } from '../remember';
 import { fateOf } from './fate';
 import { groupTrials } from './groups';
 import type { Trial } from './trials';
@@ -66,22 +67,15 @@ function tally(count: Count, good: boolean): void {
   if (good) count.k++;
 }
 
-const known = new WeakMap<
-  State['flowers'],
-  { plants: unknown; stands: unknown; zone: string; rates: Rates }
->();
-
 interface PartCounts {
   readonly set: Map<string, Count>;
   readonly whole: Map<string, Count>;
 }
 
-const knownCounts = new WeakMap<TrialPart, PartCounts>();
-
 /** What some hundred flowers add to the counts; kept for as long as none of them changes. */
-function countsOf(state: State, part: TrialPart): PartCounts {
-  const found = knownCounts.get(part);
-  if (found) return found;
+const countsOf = remembered((part: TrialPart, _state: State) => [part], countsIn);
+
+function countsIn(part: TrialPart, state: State): PartCounts {
   const counts: PartCounts = { set: new Map(), whole: new Map() };
   for (const flower of part.flowers.values()) {
     const check = lastCheck(flower);
@@ -93,7 +87,6 @@ function countsOf(state: State, part: TrialPart): PartCounts {
       tally(countOf(counts.whole, key), isWhole(check.result));
   }
   countTrials(counts.set, part.rows);
-  knownCounts.set(part, counts);
   return counts;
 }
 
@@ -127,14 +120,23 @@ function addUp(into: Map<string, Count>, from: ReadonlyMap<string, Count>): void
 }
 
 /** Set and closure rates as posteriors: our prior, the crop's other varieties (discounted), the variety's own records. */
-export function ratesOf(state: State, zone: string): Rates {
-  const found = known.get(state.flowers);
-  if (found?.plants === state.plants && found.stands === state.stands && found.zone === zone)
-    return found.rates;
+export const ratesOf = remembered(
+  (state: State, zone: string) => [
+    state.flowers,
+    state.plants,
+    state.stands,
+    state.varieties,
+    state.beds,
+    zone,
+  ],
+  ratesFrom,
+);
+
+function ratesFrom(state: State, zone: string): Rates {
   const set = new Map<string, Count>();
   const whole = new Map<string, Count>();
   for (const part of trialParts(state, zone)) {
-    const counts = countsOf(state, part);
+    const counts = countsOf(part, state);
     addUp(set, counts.set);
     addUp(whole, counts.whole);
   }
@@ -144,13 +146,11 @@ export function ratesOf(state: State, zone: string): Rates {
     const all = table.get(`c/${crop}${tail}`) ?? { k: 0, n: 0 };
     return [own, { k: all.k - own.k, n: all.n - own.n }] as const;
   };
-  const rates: Rates = {
+  return {
     set: (crop, variety) => posterior(SET_PRIOR[crop.family], ...split(set, crop.id, variety)),
     whole: (crop, variety, closure) =>
       posterior(WHOLE_PRIOR[closure], ...split(whole, crop.id, variety, `/${closure}`)),
   };
-  known.set(state.flowers, { plants: state.plants, stands: state.stands, zone, rates });
-  return rates;
 }
 
 /** Whether a female carries a fruit that feeds on the plant now. */

@@ -4,6 +4,7 @@ import type { EventId, FlowerId, PlantId, StandId, VarietyId } from '../ids';
 import type { Flower, GroupHow, LossCause, NotedDay, Purpose, State } from '../ledger';
 import { flowersOn, growing, mainPatch, type Growing } from '../patch';
 import { localDateOf, type LocalDate } from '../time';
+import { remembered } from '../remember';
 import { fateFacts, fateOn, GRACE_DAYS, lastLookDay, type Fate, type FateFacts } from './fate';
 
 /** What became of a trial. harvested: set, and picked. missed: shut, and never worked on its morning. */
@@ -51,30 +52,17 @@ export interface Trial {
   readonly cause: LossCause | null;
 }
 
-interface KnownRow {
-  readonly growing: Pick<Growing, 'plant' | 'stand' | 'variety'>;
-  readonly zone: string;
-  readonly row: Trial | null;
-}
-
-const knownRows = new WeakMap<Flower, KnownRow>();
-
 /** A flower's row; `null` when it is no trial: a male, or a female neither worked nor shut whole. */
-export function trialOf(flower: Flower, growing: Growing, zone: string): Trial | null {
-  const found = knownRows.get(flower);
-  const { plant, stand, variety } = growing;
-  if (
-    found &&
-    found.zone === zone &&
-    found.growing.plant.stand === plant.stand &&
-    found.growing.stand.variety === stand.variety &&
-    found.growing.variety.crop === variety.crop
-  )
-    return found.row;
-  const row = rowOf(flower, growing, zone);
-  knownRows.set(flower, { growing: { plant, stand, variety }, zone, row });
-  return row;
-}
+export const trialOf = remembered(
+  (flower: Flower, { plant, stand, variety }: Growing, zone: string) => [
+    flower,
+    plant.stand,
+    stand.variety,
+    variety.crop,
+    zone,
+  ],
+  rowOf,
+);
 
 function rowOf(flower: Flower, { plant, stand, variety, crop }: Growing, zone: string): Trial | null {
   if (flower.sex === 'male') return null;

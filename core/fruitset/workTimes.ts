@@ -2,6 +2,7 @@ import type { Crop, CropId, Tool } from '../crops';
 import type { PlantId } from '../ids';
 import { Shards, type Flower, type State } from '../ledger';
 import { growing } from '../patch';
+import { remembered } from '../remember';
 
 /** A gap this many times the catalogue's time is a pause, not work [M]. */
 const PAUSE = 3;
@@ -21,8 +22,6 @@ interface Known {
   readonly gaps: ReadonlyMap<string, readonly number[]>;
   readonly lastTool: ReadonlyMap<CropId, Tool>;
 }
-
-const known = new WeakMap<State['flowers'], Known>();
 
 /**
  * Minutes a female takes with a method (a tool), learnt from the log's own times: the median gap between one pollination
@@ -66,9 +65,12 @@ interface Worked {
   readonly crop: Crop;
 }
 
-function knownOf(state: State): Known {
-  const found = known.get(state.flowers);
-  if (found) return found;
+const knownOf = remembered(
+  (state: State) => [state.flowers, state.plants, state.stands, state.varieties, state.beds],
+  learnt,
+);
+
+function learnt(state: State): Known {
   const worked = latestWork(state);
   const before = new Map<string, Worked>();
   const gaps = new Map<string, number[]>();
@@ -87,12 +89,10 @@ function knownOf(state: State): Known {
       gaps.set(key, list);
     }
   }
-  const result: Known = {
+  return {
     gaps: new Map([...gaps].map(([key, list]) => [key, list.slice(-MOST)])),
     lastTool: tools,
   };
-  known.set(state.flowers, result);
-  return result;
 }
 
 /** Older times say little of the hands of today [M]. */
@@ -103,12 +103,10 @@ interface PartWork {
   readonly work: readonly (Omit<Worked, 'crop'> & { readonly plant: PlantId })[];
 }
 
-const knownWork = new WeakMap<ReadonlyMap<unknown, Flower>, PartWork>();
-
 /** The pollinations of some hundred flowers; kept for as long as none of them changes. */
-function workOf(part: ReadonlyMap<unknown, Flower>): PartWork {
-  const found = knownWork.get(part);
-  if (found) return found;
+const workOf = remembered((part: ReadonlyMap<unknown, Flower>) => [part], workIn);
+
+function workIn(part: ReadonlyMap<unknown, Flower>): PartWork {
   let latest = '';
   const work: PartWork['work'][number][] = [];
   for (const { plant, pollinations } of part.values())
@@ -116,14 +114,12 @@ function workOf(part: ReadonlyMap<unknown, Flower>): PartWork {
       if (at > latest) latest = at;
       work.push({ at: Date.parse(at), by, tool, plant });
     }
-  const made = { latest, work };
-  knownWork.set(part, made);
-  return made;
+  return { latest, work };
 }
 
 /** The pollinations of the last year and a bit, with their crop, in the order of the clock. */
 function latestWork(state: State): Worked[] {
-  const parts = Shards.of(state.flowers).parts.map(workOf);
+  const parts = Shards.of(state.flowers).parts.map((part) => workOf(part));
   const latest = parts.reduce((last, part) => (part.latest > last ? part.latest : last), '');
   if (latest === '') return [];
   const since = Date.parse(latest) - LATEST_MS;

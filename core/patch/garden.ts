@@ -1,6 +1,7 @@
 import { cropOf, type Crop } from '../crops';
 import type { PlantId, StandId, VarietyId } from '../ids';
 import type { Bed, Flower, Patch, Plant, Stand, State, Variety } from '../ledger';
+import { remembered } from '../remember';
 
 /** A plant with everything it belongs to. */
 export interface Growing {
@@ -40,22 +41,23 @@ export function mainPatch(state: State): Patch | null {
   return first;
 }
 
-const byStand = new WeakMap<State['plants'], ReadonlyMap<StandId, readonly Plant[]>>();
-
 /** The plants of a stand, ended ones too, in the order in which they were added. */
 export function plantsOfStand(state: State, stand: StandId): readonly Plant[] {
-  let index = byStand.get(state.plants);
-  if (!index) {
-    const fresh = new Map<StandId, Plant[]>();
-    for (const plant of state.plants.values()) {
-      const list = fresh.get(plant.stand);
-      if (list) list.push(plant);
-      else fresh.set(plant.stand, [plant]);
-    }
-    byStand.set(state.plants, (index = fresh));
-  }
-  return index.get(stand) ?? [];
+  return plantsByStand(state.plants).get(stand) ?? [];
 }
+
+const plantsByStand = remembered(
+  (plants: State['plants']) => [plants],
+  (plants) => {
+    const index = new Map<StandId, Plant[]>();
+    for (const plant of plants.values()) {
+      const list = index.get(plant.stand);
+      if (list) list.push(plant);
+      else index.set(plant.stand, [plant]);
+    }
+    return index;
+  },
+);
 
 /** Whether any flower of a crop is on record. */
 export function hasFlowersOf(state: State, crop: Crop): boolean {

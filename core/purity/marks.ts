@@ -1,4 +1,5 @@
 import { Shards, type Flower, type State } from '../ledger';
+import { remembered } from '../remember';
 
 /** Letters of marks: none that a wet pencil confuses with another (no I, O, Q, S, Z) or with a digit. */
 const LETTERS = 'ABCDEFGHJKLMNPRTUVWXY';
@@ -19,30 +20,22 @@ function indexOf(mark: string): number | null {
 }
 
 /** How many marks have been given out, in the order of `markAt`: the next one's index. */
-export function markIndexIn({ flowers }: Pick<State, 'flowers'>): number {
-  const known = knownNext.get(flowers);
-  if (known !== undefined) return known;
-  const highest = Shards.of(flowers).parts.reduce((most, part) => Math.max(most, highestIn(part)), -1);
-  knownNext.set(flowers, highest + 1);
-  return highest + 1;
-}
+export const markIndexIn = remembered(
+  ({ flowers }: Pick<State, 'flowers'>) => [flowers],
+  ({ flowers }) => 1 + Shards.of(flowers).parts.reduce((most, part) => Math.max(most, highestIn(part)), -1),
+);
 
 type Part = ReadonlyMap<unknown, Flower>;
 
 // Years of marks are gone through with every tap: those of a part that did not change are known.
-const knownHighest = new WeakMap<Part, number>();
-
-function highestIn(part: Part): number {
-  let highest = knownHighest.get(part);
-  if (highest === undefined) {
-    highest = -1;
+const highestIn = remembered(
+  (part: Part) => [part],
+  (part) => {
+    let highest = -1;
     for (const { mark } of part.values()) if (mark !== null) highest = Math.max(highest, indexOf(mark) ?? -1);
-    knownHighest.set(part, highest);
-  }
-  return highest;
-}
-
-const knownNext = new WeakMap<State['flowers'], number>();
+    return highest;
+  },
+);
 
 /** The mark after the highest in use; marks written in another way are left alone. `1-A` on a new patch. */
 export function nextMark(used: Iterable<string | null>): string {

@@ -13,8 +13,13 @@ export interface TrialPart {
 
 /** The trials of single flowers, in parts, so that what is summed up over a part can be kept with it. */
 export function trialParts(state: State, zone: string): readonly TrialPart[] {
+  return [...eachTrialPart(state, zone)];
+}
+
+/** `trialParts` one by one: what is worked out of an old log in idle moments need not be waited for later. */
+export function* eachTrialPart(state: State, zone: string): Generator<TrialPart, void> {
   const ground = groundOf(state);
-  return Shards.of(state.flowers).parts.map((flowers) => partOf(flowers, ground, zone, state));
+  for (const flowers of Shards.of(state.flowers).parts) yield partOf(flowers, ground, zone, state);
 }
 
 const partOf = remembered(

@@ -24,11 +24,13 @@ function PatchPage() {
   const [planting, setPlanting] = useState<Bed | null>(null);
   const wide = useIsWide();
   const beds = useMemo(() => [...state.beds.values()].sort(compareBeds), [state.beds]);
-  const standing = [...state.plants.values()].filter((plant) => !plant.ended).length;
+  const { living, ended } = useMemo(() => growth(state), [state]);
   const [bygone, shown] = useMemo(() => {
-    const over = beds.filter((bed) => isBygone(state, bed));
-    return [over, beds.filter((bed) => !over.includes(bed))];
-  }, [state, beds]);
+    // All that was ever planted there has ended.
+    const over = new Set(beds.filter(({ id }) => ended.has(id) && !living.has(id)));
+    return [[...over], beds.filter((bed) => !over.has(bed))];
+  }, [beds, living, ended]);
+  const standing = [...living.values()].reduce((sum, count) => sum + count, 0);
   const [all, setAll] = useState(false);
   const cards = (all ? [...shown, ...bygone] : shown).map((bed) => (
     <BedCard key={bed.id} bed={bed} onEdit={() => setEditing(bed)} onPlant={() => setPlanting(bed)} />
@@ -68,12 +70,16 @@ function PatchPage() {
   );
 }
 
-/** Whether all that was ever planted in a bed has ended. */
-function isBygone(state: State, bed: Bed): boolean {
-  const plants = [...state.stands.values()]
-    .filter((stand) => stand.bed === bed.id)
-    .flatMap(({ id }) => plantsOfStand(state, id));
-  return plants.length > 0 && plants.every(({ ended }) => ended !== null);
+/** How many plants of each bed live, and how many have ended. */
+function growth({ plants, stands }: State) {
+  const living = new Map<string, number>();
+  const ended = new Map<string, number>();
+  plants.forEach((plant) => {
+    const bed = stands.get(plant.stand)?.bed;
+    const counts = plant.ended ? ended : living;
+    if (bed !== undefined) counts.set(bed, (counts.get(bed) ?? 0) + 1);
+  });
+  return { living, ended };
 }
 
 function BedCard({ bed, onEdit, onPlant }: { bed: Bed; onEdit: () => void; onPlant: () => void }) {

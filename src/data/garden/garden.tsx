@@ -20,6 +20,7 @@ import { deviceBox } from '../store/deviceBox';
 import { demoEvents } from '../demo/demo';
 import { boxName, useChangePrefs, usePrefs, type Prefs, type Space } from '../device/prefs';
 import { rememberOpen } from '../device/rescue';
+import { readAhead } from './readAhead';
 import { inWorker } from '../device/worker';
 
 export interface OpenSpace {
@@ -177,6 +178,11 @@ function useOpened(open: OpenSpace | null, prefs: Prefs | null): Garden | null {
     return () => document.removeEventListener?.('visibilitychange', wake);
   }, [store]);
   const patch = useMemo(() => (state ? mainPatch(state) : null), [state]);
+  const zone = patch?.place?.zone;
+  useEffect(() => {
+    // Once for an opened log: what an entry changes is little.
+    return store && zone ? readAhead(store.ledger.state, zone) : undefined;
+  }, [store, zone]);
   return useMemo<Garden | null>(() => {
     if (!open || !store || !state || !prefs) return null;
     const place = patch?.place ?? NOWHERE;

@@ -1,5 +1,5 @@
 import { jStat } from 'jstat';
-import { TrowelError } from '../errors';
+import { mustBe } from '../errors';
 
 export interface Interval {
   readonly low: number;
@@ -67,23 +67,10 @@ function wilson(successes: number, trials: number, tail: number): Interval {
 }
 
 function checkCounts(successes: number, trials: number, confidence: number): void {
-  if (!Number.isInteger(trials) || trials < 0) {
-    throw new TrowelError('trials', `Trials must be a whole number of 0 or more, not ${trials}.`, {
-      field: 'trials',
-    });
-  }
-  if (!Number.isInteger(successes) || successes < 0 || successes > trials) {
-    throw new TrowelError(
-      'successes',
-      `Successes must be a whole number from 0 to ${trials}, not ${successes}.`,
-      {
-        field: 'successes',
-      },
-    );
-  }
-  if (!(confidence > 0 && confidence < 1)) {
-    throw new TrowelError('confidence', `Confidence must lie between 0 and 1, not ${confidence}.`, {
-      field: 'confidence',
-    });
-  }
+  if (!Number.isInteger(trials) || trials < 0)
+    throw mustBe('proportionInterval', 'trials', 'a whole number, 0 or more', trials);
+  if (!Number.isInteger(successes) || successes < 0 || successes > trials)
+    throw mustBe('proportionInterval', 'successes', `a whole number from 0 to ${trials}`, successes);
+  if (!(confidence > 0 && confidence < 1))
+    throw mustBe('proportionInterval', 'confidence', 'between 0 and 1', confidence);
 }

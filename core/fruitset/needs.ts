@@ -1,5 +1,5 @@
 import { jStat } from 'jstat';
-import { TrowelError } from '../errors';
+import { mustBe, type TrowelError } from '../errors';
 
 export interface PollinationsWanted {
   readonly fruitsWanted: number;
@@ -19,10 +19,11 @@ export const MOST_POLLINATIONS = 100_000;
  * Infinity past 100 000. Throws by field.
  */
 export function pollinationsNeeded({ fruitsWanted, alpha, beta, assurance }: PollinationsWanted): number {
-  if (!Number.isInteger(fruitsWanted) || fruitsWanted < 0) throw wrong('fruitsWanted', fruitsWanted);
-  if (!(alpha > 0 && Number.isFinite(alpha))) throw wrong('alpha', alpha);
-  if (!(beta > 0 && Number.isFinite(beta))) throw wrong('beta', beta);
-  if (!(assurance > 0 && assurance < 1)) throw wrong('assurance', assurance);
+  if (!Number.isInteger(fruitsWanted) || fruitsWanted < 0)
+    throw wrong('fruitsWanted', 'a whole number, 0 or more', fruitsWanted);
+  if (!(alpha > 0 && Number.isFinite(alpha))) throw wrong('alpha', 'above 0', alpha);
+  if (!(beta > 0 && Number.isFinite(beta))) throw wrong('beta', 'above 0', beta);
+  if (!(assurance > 0 && assurance < 1)) throw wrong('assurance', 'between 0 and 1', assurance);
   if (fruitsWanted === 0) return 0;
   const enough = (n: number) => chanceOfAtLeast(fruitsWanted, n, alpha, beta) >= assurance;
   let high = fruitsWanted;
@@ -68,6 +69,10 @@ export function chanceOfAtLeast(wanted: number, n: number, alpha: number, beta: 
   return Math.min(1, sum);
 }
 
-function wrong(field: string, value: number): TrowelError {
-  return new TrowelError(field, `${field} cannot be ${value}.`, { field });
+function wrong(
+  field: 'fruitsWanted' | 'alpha' | 'beta' | 'assurance',
+  rule: string,
+  got: number,
+): TrowelError {
+  return mustBe('pollinationsNeeded', field, rule, got);
 }

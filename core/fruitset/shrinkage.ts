@@ -1,4 +1,4 @@
-import { TrowelError } from '../errors';
+import { mustBe, TrowelError } from '../errors';
 
 export interface Counted {
   readonly id: string;
@@ -29,8 +29,10 @@ export function shrunkenRates(
   { method }: { readonly method: 'moments' | 'likelihood' },
 ): ShrunkenRates {
   for (const { id, k, n } of groups) {
-    if (!Number.isInteger(n) || n < 0) throw count('n', id, n);
-    if (!Number.isInteger(k) || k < 0 || k > n) throw count('k', id, k);
+    if (!Number.isInteger(n) || n < 0)
+      throw mustBe('shrunkenRates', 'n', 'a whole number, 0 or more', `${n} for ${id}`);
+    if (!Number.isInteger(k) || k < 0 || k > n)
+      throw mustBe('shrunkenRates', 'k', `a whole number from 0 to ${n}`, `${k} for ${id}`);
   }
   const tried = groups.filter(({ n }) => n > 0);
   const trials = tried.reduce((sum, { n }) => sum + n, 0);
@@ -151,8 +153,4 @@ function golden(f: (x: number) => number, low: number, high: number, tolerance: 
     }
   }
   return (a + b) / 2;
-}
-
-function count(field: string, id: string, value: number): TrowelError {
-  return new TrowelError(field, `${id}: ${value} is no count that fits.`, { field });
 }

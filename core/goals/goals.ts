@@ -85,60 +85,20 @@ export function goalSum(
   if (!goal || !variety || !first || (goal.seed === null && goal.kitchenFruits === null)) return null;
   const { crop } = first;
   const season = seasonOf(state, place, stand, today);
-  const rates = ratesOf(state, place.zone);
   const done = bringing(state, place, stand, today, season.begins);
   const males = malesFor(state, crop, goal);
-
-  const seeds = seedsOf(goal, crop);
-  const perFruit = seeds === null ? null : seedsInFruit(crop, goal);
-  const setRate = rates.set(crop, variety.id);
-  const bentSet = goal.bent.setShare;
-  const shape =
-    bentSet === undefined
-      ? setRate
-      : { alpha: bentSet * POINT, beta: Math.max(1e-6, (1 - bentSet) * POINT), mean: bentSet };
-  const needed = (fruitsWanted: number) =>
-    season.over
-      ? 0
-      : pollinationsNeeded({ fruitsWanted, alpha: shape.alpha, beta: shape.beta, assurance: goal.assurance });
-  const wantedForSeed =
-    seeds === null || !perFruit ? 0 : Math.max(Math.ceil(seeds / perFruit.value), goal.mothers ?? 1);
+  const setRate = ratesOf(state, place.zone).set(crop, variety.id);
+  const wanted = fruitsWanted(goal, crop);
+  const needed = needingAt(goal, setRate, season);
+  const parents = parentsMissing(goal, done, males.value);
   const forSeed =
-    wantedForSeed === 0
-      ? NO_PART
-      : partOf({
-          wanted: wantedForSeed,
-          ...done.seed,
-          parents: parentsMissing(goal, done, males.value),
-          needed,
-        });
+    wanted.fruits === 0 ? NO_PART : partOf({ wanted: wanted.fruits, ...done.seed, parents, needed });
   const forKitchen = goal.kitchenFruits
     ? partOf({ wanted: goal.kitchenFruits, ...done.kitchen, parents: [], needed })
     : NO_PART;
+  const toShut = shuttingFor(state, place, crop, variety.id, goal, forSeed.pollinations, males.value);
   const pollinations = forSeed.pollinations + forKitchen.pollinations;
-
-  const closure = closureOf(state, crop);
-  const wholeRate = rates.whole(crop, variety.id, closure);
-  const wholeShare: SumNumber =
-    goal.bent.wholeShare !== undefined
-      ? { value: goal.bent.wholeShare, from: 'bent' }
-      : { value: wholeRate.mean, from: wholeRate.own.n + wholeRate.crop.n > 0 ? 'records' : 'catalogue' };
-  const femalesToShut = Math.ceil(forSeed.pollinations / wholeShare.value);
-  const malesToShut =
-    forSeed.pollinations === 0
-      ? 0
-      : Math.ceil((forSeed.pollinations * males.value) / wholeShare.value) + SPARE_MALES;
-  const shut = femalesToShut + malesToShut;
-  const { tapeCm, minutes } = closureFacts(closure);
-
-  const until = goal.by ?? season.frost.early;
-  const ripens = wantedForSeed > 0 ? crop.daysToSeed : (crop.daysToEat ?? crop.daysToSeed);
-  const lastUsefulOn = until && ripens ? addDays(until, -ripens.value[1]) : null;
-  const morningsLeft = season.over
-    ? 0
-    : lastUsefulOn === null
-      ? null
-      : Math.max(0, daysBetween(today, lastUsefulOn) + 1);
+  const left = timeLeft(goal, crop, season, wanted.fruits > 0, today);
   const flowering = perMorning ?? plants.length * FEMALES_A_PLANT;
   return {
     stand,
@@ -146,41 +106,109 @@ export function goalSum(
     crop,
     goal,
     season,
-    seeds,
-    seedsPerFruit: perFruit,
+    seeds: wanted.seeds,
+    seedsPerFruit: wanted.perFruit,
     forSeed,
     forKitchen,
     mothers: done.mothers.size,
     fathers: done.fathers.size,
     setRate,
-    setShare: {
-      value: shape.mean,
-      from: bentSet !== undefined ? 'bent' : setRate.own.n + setRate.crop.n > 0 ? 'records' : 'catalogue',
-    },
+    setShare: shareOf(goal.bent.setShare, setRate),
     pollinations,
-    wholeShare,
-    wholeRate,
-    closure,
-    femalesToShut,
+    ...toShut,
     malesPerFemale: males,
-    malesToShut,
-    // Once in the evening, and the females again in the morning.
-    tapeCm: (shut + forSeed.pollinations) * tapeCm,
-    bags: tapeCm > 0 ? 0 : shut,
     marks: forSeed.pollinations,
     brushes: pollinations > 0 ? 1 : 0,
-    minutes: Math.round(pollinations * workTime(state, crop).minutes + shut * minutes.value),
-    lastUsefulOn,
-    morningsLeft,
+    minutes: Math.round(pollinations * workTime(state, crop).minutes + toShut.minutes),
+    ...left,
     perMorning: flowering,
     standing: standingOf({
       fruitsLeft: forSeed.left + forKitchen.left,
-      flowers: femalesToShut + forKitchen.pollinations,
-      mornings: morningsLeft,
+      flowers: toShut.femalesToShut + forKitchen.pollinations,
+      mornings: left.morningsLeft,
       perMorning: flowering,
       over: season.over,
       guessed: goal.by === null && season.frost.from === 'guess',
     }),
+  };
+}
+
+/** Seed in numbers, and the fruits that bring it: no fewer than the mothers asked for. */
+function fruitsWanted(
+  goal: Goal,
+  crop: Crop,
+): { readonly seeds: number | null; readonly perFruit: SumNumber | null; readonly fruits: number } {
+  const seeds = seedsOf(goal, crop);
+  const perFruit = seeds === null ? null : seedsInFruit(crop, goal);
+  const fruits =
+    seeds === null || !perFruit ? 0 : Math.max(Math.ceil(seeds / perFruit.value), goal.mothers ?? 1);
+  return { seeds, perFruit, fruits };
+}
+
+/** Pollinations for so many more fruits, as sure as the goal asks; none once the season is over. */
+function needingAt({ bent, assurance }: Goal, rate: Rate, season: Season): (fruits: number) => number {
+  const { alpha, beta } =
+    bent.setShare === undefined
+      ? rate
+      : { alpha: bent.setShare * POINT, beta: Math.max(1e-6, (1 - bent.setShare) * POINT) };
+  return (fruits) => (season.over ? 0 : pollinationsNeeded({ fruitsWanted: fruits, alpha, beta, assurance }));
+}
+
+/** A share of the sum: the grower's own, what the records say, or the usual. */
+function shareOf(bent: number | undefined, { mean, own, crop }: Rate): SumNumber {
+  if (bent !== undefined) return { value: bent, from: 'bent' };
+  return { value: mean, from: own.n + crop.n > 0 ? 'records' : 'catalogue' };
+}
+
+/** What is shut for so many pollinations for seed: closures that do not stay whole come on top, and a spare male. */
+function shuttingFor(
+  state: State,
+  place: Place,
+  crop: Crop,
+  variety: string,
+  goal: Goal,
+  pollinations: number,
+  males: number,
+): Pick<
+  GoalSum,
+  'closure' | 'wholeRate' | 'wholeShare' | 'femalesToShut' | 'malesToShut' | 'tapeCm' | 'bags' | 'minutes'
+> {
+  const closure = closureOf(state, crop);
+  const wholeRate = ratesOf(state, place.zone).whole(crop, variety, closure);
+  const wholeShare = shareOf(goal.bent.wholeShare, wholeRate);
+  const femalesToShut = Math.ceil(pollinations / wholeShare.value);
+  const malesToShut =
+    pollinations === 0 ? 0 : Math.ceil((pollinations * males) / wholeShare.value) + SPARE_MALES;
+  const shut = femalesToShut + malesToShut;
+  const { tapeCm, minutes } = closureFacts(closure);
+  return {
+    closure,
+    wholeRate,
+    wholeShare,
+    femalesToShut,
+    malesToShut,
+    // Once in the evening, and the females again in the morning.
+    tapeCm: (shut + pollinations) * tapeCm,
+    bags: tapeCm > 0 ? 0 : shut,
+    minutes: shut * minutes.value,
+  };
+}
+
+/** Until when a pollination still ripens in time, and how many mornings that leaves. */
+function timeLeft(
+  goal: Goal,
+  crop: Crop,
+  season: Season,
+  forSeed: boolean,
+  today: LocalDate,
+): Pick<GoalSum, 'lastUsefulOn' | 'morningsLeft'> {
+  const until = goal.by ?? season.frost.early;
+  const ripens = forSeed ? crop.daysToSeed : (crop.daysToEat ?? crop.daysToSeed);
+  const lastUsefulOn = until && ripens ? addDays(until, -ripens.value[1]) : null;
+  if (season.over) return { lastUsefulOn, morningsLeft: 0 };
+  return {
+    lastUsefulOn,
+    morningsLeft: lastUsefulOn === null ? null : Math.max(0, daysBetween(today, lastUsefulOn) + 1),
   };
 }
 

@@ -1,4 +1,4 @@
-import { TrowelError } from '../errors';
+import { mustBe } from '../errors';
 import { leastCostFlow } from './transport';
 
 export interface PollenFemale {
@@ -201,12 +201,10 @@ function handedOut(
 function check(females: readonly PollenFemale[], rules: PollenRules): void {
   for (const { id, wants, value } of females) {
     if (!Number.isInteger(wants) || wants < 1 || wants > MALE_GAINS.length)
-      throw new TrowelError('wants', `${id}: a female gets 1 to 4 males, not ${wants}.`, { field: 'wants' });
+      throw mustBe('matchPollen', 'wants', 'a whole number from 1 to 4', `${wants} for ${id}`);
     if (!(value > 0 && Number.isFinite(value)))
-      throw new TrowelError('value', `${id}: its worth must be above 0, not ${value}.`, { field: 'value' });
+      throw mustBe('matchPollen', 'value', 'above 0', `${value} for ${id}`);
   }
   if (!Number.isInteger(rules.femalesPerMale) || rules.femalesPerMale < 1)
-    throw new TrowelError('femalesPerMale', 'A male serves at least one female.', {
-      field: 'femalesPerMale',
-    });
+    throw mustBe('matchPollen', 'femalesPerMale', 'a whole number, 1 or more', rules.femalesPerMale);
 }

@@ -1,4 +1,4 @@
-import { TrowelError } from '../errors';
+import { mustBe, TrowelError } from '../errors';
 
 export interface TransportProblem {
   /** Visits each male can make. */
@@ -53,9 +53,9 @@ export function transport({ capacity, need, cost }: TransportProblem): Transport
   return { flow, total, cost: sum };
 }
 
-function whole(field: string, values: readonly number[]): void {
-  if (values.some((value) => !Number.isInteger(value) || value < 0))
-    throw new TrowelError(field, `Every ${field} must be a whole number of 0 or more.`, { field });
+function whole(field: 'capacity' | 'need', values: readonly number[]): void {
+  const wrong = values.find((value) => !Number.isInteger(value) || value < 0);
+  if (wrong !== undefined) throw mustBe('transport', field, 'whole numbers, 0 or more', wrong);
 }
 
 export interface ConvexFlow {

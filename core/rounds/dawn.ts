@@ -73,10 +73,46 @@ export function dawnQuestion(
   morning: Morning,
   options: DawnOptions,
 ): DawnQuestion {
-  const selfing = mainPatch(state)?.schools.selfing;
   const stops = stopsOf(state, date, place.zone, kind).filter(
     ({ state: how }) => how === 'to-do' || how === 'later',
   );
+  const males = freeMales(state, place, date);
+  const match = matchedPollen(state, stops, males);
+  const { collecting, needs } = gathered(match, males);
+  const picked = (id: FlowerId) => {
+    const male = state.flowers.get(id);
+    return male !== undefined && inHand(male, date, place.zone);
+  };
+  // A flower that only opens once the insects fly is worked in its own window: its closure keeps them out till then.
+  const endOf = ({ opens, closes }: OpenWindow) =>
+    opens + LATE_OPENER_MIN * MINUTE < options.deadline ? Math.min(closes, options.deadline) : closes;
+  const last = Math.max(
+    options.now,
+    options.deadline,
+    ...stops.map(({ growing: { crop } }) => endOf(morning.window(crop))),
+  );
+  return {
+    match,
+    collecting,
+    request: {
+      start: startOf(state),
+      startAt: Math.max(options.now, 0),
+      stops: [
+        ...collecting.map((place) => collectingStop(state, place, morning, picked, last)),
+        ...stops.map((stop) => flowerStop(state, stop, morning, needs.get(stop.flower.id), endOf)),
+      ],
+      workers: workersOf(
+        options,
+        collecting.filter(({ males: all }) => all.every(picked)).map(({ id }) => id),
+      ),
+      deadline: last,
+    },
+  };
+}
+
+/** Whose pollen goes where, by the patch's way with a plant's own. */
+function matchedPollen(state: State, stops: readonly Stop[], males: readonly PollenMale[]): PollenMatch {
+  const selfing = mainPatch(state)?.schools.selfing;
   const females = stops.map((stop): PollenFemale => ({
     id: stop.flower.id,
     plant: stop.growing.plant.id,
@@ -87,8 +123,7 @@ export function dawnQuestion(
     purpose: 'seed',
     ...(stop.growing.crop.family === 'corn' && selfing === 'allowed' ? { selfing: 'others-first' } : {}),
   }));
-  const males = freeMales(state, place, date);
-  const match = matchPollen({
+  return matchPollen({
     females,
     males,
     rules: {
@@ -97,86 +132,86 @@ export function dawnQuestion(
       femalesPerMale: 1,
     },
   });
-  const plantOf = new Map(males.map(({ id, plant, variety }) => [id, { plant, variety }]));
-  const gathered = new Map<string, { plant: string; variety: string; males: FlowerId[] }>();
+}
+
+/** The matched males by the plant they are picked from, and which of these plants each female waits for. */
+function gathered(
+  match: PollenMatch,
+  males: readonly PollenMale[],
+): { readonly collecting: readonly Collecting[]; readonly needs: ReadonlyMap<string, ReadonlySet<string>> } {
+  const byId = new Map(males.map((male) => [male.id, male]));
+  type Gathering = Omit<Collecting, 'males'> & { readonly males: FlowerId[] };
+  const places = new Map<string, Gathering>();
   const needs = new Map<string, Set<string>>();
   for (const { female, male } of match.pairs) {
-    const from = plantOf.get(male);
+    const from = byId.get(male);
     if (!from) continue;
     const id = `males of ${from.plant}`;
-    const list = gathered.get(id) ?? { ...from, males: [] };
-    list.males.push(male);
-    gathered.set(id, list);
+    const place: Gathering = places.get(id) ?? { id, plant: from.plant, variety: from.variety, males: [] };
+    place.males.push(male);
+    places.set(id, place);
     needs.set(female, (needs.get(female) ?? new Set()).add(id));
   }
-  const collecting = [...gathered].map(([id, each]): Collecting => ({ id, ...each }));
-  const picked = (id: FlowerId) => {
-    const male = state.flowers.get(id);
-    return male !== undefined && inHand(male, date, place.zone);
-  };
-  const has = collecting.filter(({ males: all }) => all.every(picked)).map(({ id }) => id);
-  // A flower that only opens once the insects fly is worked in its own window: its closure keeps them out till then.
-  const endOf = ({ opens, closes }: OpenWindow) =>
-    opens + LATE_OPENER_MIN * MINUTE < options.deadline ? Math.min(closes, options.deadline) : closes;
-  const last = Math.max(
-    options.now,
-    options.deadline,
-    ...stops.map(({ growing: { crop } }) => endOf(morning.window(crop))),
-  );
-  // A male that is still shut has nothing to give; picked a little before, it opens in the hand.
-  const opensFor = (plant: PlantId) => {
-    const each = growing(state, plant);
-    return each ? morning.window(each.crop).opens - PICK_BEFORE_MIN * MINUTE : 0;
-  };
-  const planStops: PlanStop[] = collecting.map(({ id, plant, variety, males: all }) => ({
+  return { collecting: [...places.values()], needs };
+}
+
+function collectingStop(
+  state: State,
+  { id, plant, variety, males }: Collecting,
+  morning: Morning,
+  picked: (male: FlowerId) => boolean,
+  closes: number,
+): PlanStop {
+  const found = growing(state, plant);
+  return {
     id,
     kind: 'collect',
     ...placeOf(state, plant),
     pollen: variety,
-    serviceS: FATHER_S + MALE_S * all.filter((male) => !picked(male)).length,
-    opens: opensFor(plant),
-    closes: last,
+    serviceS: FATHER_S + MALE_S * males.filter((male) => !picked(male)).length,
+    // A male that is still shut has nothing to give; picked a little before, it opens in the hand.
+    opens: found ? morning.window(found.crop).opens - PICK_BEFORE_MIN * MINUTE : 0,
+    closes,
     value: 0,
     needs: [],
-  }));
-  for (const stop of stops) {
-    const { crop, plant } = stop.growing;
-    const window = morning.window(crop);
-    const check = lastCheck(stop.flower);
-    const back = stop.state === 'later' && check ? Date.parse(check.at) + COME_BACK_MIN * MINUTE : 0;
-    const own = needs.get(stop.flower.id);
-    planStops.push({
-      id: stop.flower.id,
-      kind: 'work',
-      xM: plant.xM,
-      yM: plant.yM,
-      pollen: fatherVarietyOf(stop.growing),
-      serviceS: workTime(state, crop).minutes * 60 * (1 - WALK_SHARE),
-      opens: Math.max(window.opens, back),
-      closes: endOf(window),
-      value: worthOf(stop),
-      needs: own ? [...own] : [],
-      ...(own ? {} : { blocked: 'pollen' }),
-    });
-  }
-  const workers: PlanWorker[] = options.people.map((id, i) => ({
+  };
+}
+
+function flowerStop(
+  state: State,
+  stop: Stop,
+  morning: Morning,
+  needs: ReadonlySet<string> | undefined,
+  endOf: (window: OpenWindow) => number,
+): PlanStop {
+  const { crop, plant } = stop.growing;
+  const window = morning.window(crop);
+  const check = lastCheck(stop.flower);
+  const back = stop.state === 'later' && check ? Date.parse(check.at) + COME_BACK_MIN * MINUTE : 0;
+  return {
+    id: stop.flower.id,
+    kind: 'work',
+    xM: plant.xM,
+    yM: plant.yM,
+    pollen: fatherVarietyOf(stop.growing),
+    serviceS: workTime(state, crop).minutes * 60 * (1 - WALK_SHARE),
+    opens: Math.max(window.opens, back),
+    closes: endOf(window),
+    value: worthOf(stop),
+    needs: needs ? [...needs] : [],
+    ...(needs ? {} : { blocked: 'pollen' }),
+  };
+}
+
+/** The people of the round; where somebody stands, and what is in hand, is known of the one who records. */
+function workersOf({ people, pace = 1, at, carrying }: DawnOptions, has: readonly string[]): PlanWorker[] {
+  return people.map((id, i) => ({
     id,
-    pace: options.pace ?? 1,
-    ...(i === 0 && options.at ? { at: options.at } : {}),
-    ...(i === 0 && options.carrying !== undefined ? { pollen: options.carrying } : {}),
+    pace,
+    ...(i === 0 && at ? { at } : {}),
+    ...(i === 0 && carrying !== undefined ? { pollen: carrying } : {}),
     ...(i === 0 && has.length > 0 ? { has } : {}),
   }));
-  return {
-    match,
-    collecting,
-    request: {
-      start: startOf(state),
-      startAt: Math.max(options.now, 0),
-      stops: planStops,
-      workers,
-      deadline: last,
-    },
-  };
 }
 
 /** Shut, whole males that open on a date and have pollen left, of every variety. */

@@ -152,6 +152,20 @@ export function maleUses(state: State, date: LocalDate, zone: string): ReadonlyM
   return uses;
 }
 
+/** The males that the matching of the whole round has for one female, by plant: it knows who else needs them. */
+export function matchedFathers(
+  state: State,
+  pairs: readonly { readonly female: string; readonly male: string }[],
+  flower: FlowerId,
+): ReadonlyMap<PlantId, number> {
+  const matched = new Map<PlantId, number>();
+  for (const { female, male } of pairs) {
+    const father = female === flower ? state.flowers.get(male)?.plant : undefined;
+    if (father) matched.set(father, (matched.get(father) ?? 0) + 1);
+  }
+  return matched;
+}
+
 /** The fathers and males to start from: `wanted` males, spread over as many plants as have one free. */
 export function suggestFathers(offers: readonly FatherOffer[], wanted: number): ReadonlyMap<PlantId, number> {
   const chosen = new Map<PlantId, number>();

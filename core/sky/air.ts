@@ -5,7 +5,7 @@ const A = 17.625;
 const B_C = 243.04;
 const E0_HPA = 6.1094;
 
-function finite(value: number, field: string): number {
+function finite(value: number, field: 'temperatureC' | 'dewPointC'): number {
   if (Number.isFinite(value)) return value;
   throw new TrowelError(field, `${field} must be a number, not ${value}.`, { field });
 }

@@ -1,4 +1,4 @@
-import { TrowelError } from '../errors';
+import { mustBe, TrowelError } from '../errors';
 
 export interface DegreeDayInput {
   readonly minC: number;
@@ -15,10 +15,9 @@ export interface DegreeDayInput {
  * above the base, cut off at the cap (Baskerville & Emin 1969). Throws `maxC` when below `minC`, and by field.
  */
 export function degreeDays({ minC, maxC, baseC, capC, method }: DegreeDayInput): number {
-  for (const [field, value] of Object.entries({ minC, maxC, baseC, capC: capC ?? 0 })) {
-    if (!Number.isFinite(value))
-      throw new TrowelError(field, `${field} must be a number, not ${value}.`, { field });
-  }
+  const given = { minC, maxC, baseC, capC: capC ?? 0 };
+  for (const field of ['minC', 'maxC', 'baseC', 'capC'] as const)
+    if (!Number.isFinite(given[field])) throw mustBe('degreeDays', field, 'a number', given[field]);
   if (maxC < minC)
     throw new TrowelError('maxC', `The warmest of the day (${maxC}) lies below the coldest (${minC}).`, {
       field: 'maxC',

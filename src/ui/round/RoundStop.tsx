@@ -1,7 +1,6 @@
 import { useMemo } from 'react';
-import { View } from 'react-native';
 import { systemAdvice } from '@core/crops';
-import { CHECK_RESULTS, type Draft, type LossCause } from '@core/ledger';
+import type { Draft } from '@core/ledger';
 import { fatherVarietyOf, plantName } from '@core/patch';
 import { lastTool, saidTool } from '@core/fruitset';
 import { malesFor } from '@core/goals';
@@ -9,6 +8,7 @@ import { nextMarkIn } from '@core/purity';
 import {
   fathersFor,
   goneDrafts,
+  matchedFathers,
   shutAgainWith,
   stopDrafts,
   stopWork,
@@ -16,17 +16,14 @@ import {
   type PollinationRound,
   type Stop,
 } from '@core/rounds';
-import { morningOf, windowNow } from '@core/bloom';
+import { morningOf } from '@core/bloom';
 import { closureAtDawn, DEMO_SEED } from '@core/simulation';
-import { clockText } from '@core/time';
 import type { DawnPlan } from '@/data/round/dawnPlan';
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { useWeather } from '@/data/weather/weather';
-import { Key, Notice, Tile, Tiles } from '../controls';
-import { flowerAppearance } from '../drawings/appearance';
-import { FlowerDrawing } from '../drawings/FlowerDrawing';
+import { Key, Notice } from '../controls';
 import { LeaveKey } from '../LeaveKey';
 import { Page } from '../Page';
 import { Txt, useIsWide } from '../theme';
@@ -35,16 +32,11 @@ import { useKeys } from '../useKeys';
 import { checkWords, closureWords, flowerPlace, workWords } from '../words';
 import { BeesBadge } from './BeesBadge';
 import { DeadlineLine } from './DeadlineLine';
+import { keyWords } from './keyWords';
 import { NextStops } from './NextStops';
+import { ClosureQuestion, GoneTiles, HoursNotice, SpoiledTiles } from './StopQuestions';
 import { NOTHING_SAID, StopWorkTiles, type Answers } from './StopWork';
 import { WhereItIs } from './WhereItIs';
-
-const GONE_CAUSES: readonly { cause: LossCause; words: string }[] = [
-  { cause: 'knocked-off', words: 'knocked off' },
-  { cause: 'pest', words: 'eaten' },
-  { cause: 'weather', words: 'weather' },
-  { cause: 'unknown', words: "can't tell" },
-];
 
 export interface RoundStopProps {
   readonly round: PollinationRound;
@@ -59,7 +51,7 @@ export interface RoundStopProps {
 
 /** One flower of the round: find it, look at its closure, pollinate, shut again, mark. */
 export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }: RoundStopProps) {
-  const { state, place, now, prefs, patch, demo, space } = useGarden();
+  const { state, place, patch, demo, space } = useGarden();
   const { weatherOf } = useWeather();
   const { flower, growing } = stop;
   const { crop, variety, bed } = growing;
@@ -72,12 +64,7 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
   );
   const match = dawn?.question.match;
   const suggested = useMemo(() => {
-    // The matching of the whole round knows who else needs these males.
-    const matched = new Map<string, number>();
-    for (const { female, male } of match?.pairs ?? []) {
-      const father = female === flower.id ? state.flowers.get(male)?.plant : undefined;
-      if (father) matched.set(father, (matched.get(father) ?? 0) + 1);
-    }
+    const matched = matchedFathers(state, match?.pairs ?? [], flower.id);
     return matched.size > 0
       ? matched
       : suggestFathers(offers, malesFor(state, crop, growing.stand.goal).value);
@@ -116,30 +103,12 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
     onGo(null);
   };
   const window = (dawn?.morning ?? morningOf(state, place, round.date, weatherOf)).window(crop);
-  const status = windowNow(window, now);
-  const title =
-    found === 'not-open'
-      ? 'Come back to it later'
-      : found === 'gone'
-        ? 'Gone'
-        : pollinating
-          ? offers.every(({ free }) => free.length === 0)
-            ? 'No male to be had'
-            : carried
-              ? 'Clean hands and brush first'
-              : work.males === 0
-                ? 'Choose the males first'
-                : workWords(state, work)
-          : found === null
-            ? 'First look at the closure'
-            : 'Skip it';
-  const main = () => save(...stopDrafts(stop, answers, work));
+  const noMales = offers.every(({ free }) => free.length === 0);
   const hermaphrodite = systemAdvice(
     variety.system ?? crop.sexSystem.value,
     flower.sex,
     growing.stand.reason,
   );
-  const look = flowerAppearance(flower, crop, place.zone);
   return (
     <Page
       title={plantName(growing)}
@@ -153,78 +122,33 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
       }
       foot={
         found === 'gone' ? (
-          <Tiles question="How was it lost?">
-            {GONE_CAUSES.map(({ cause, words }) => (
-              <Tile
-                key={cause}
-                title={words}
-                chosen={false}
-                onPress={() => void save(...goneDrafts(stop, cause))}
-              />
-            ))}
-          </Tiles>
+          <GoneTiles onCause={(cause) => void save(...goneDrafts(stop, cause))} />
         ) : (
           <>
             <DeadlineLine round={round} dawn={dawn} />
             <Key
-              title={title}
+              title={keyWords(found, pollinating, noMales, carried, work.males, () => workWords(state, work))}
               look="main"
               busy={busy}
               disabled={found === null || (pollinating && (work.males === 0 || carried !== null))}
-              onPress={() => void main()}
+              onPress={() => void save(...stopDrafts(stop, answers, work))}
             />
           </>
         )
       }
     >
-      <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
-        <View style={{ width: 112, alignItems: 'center' }}>
-          <FlowerDrawing
-            {...look}
-            closureState={
-              found === 'torn'
-                ? 'torn'
-                : found === 'holed' || found === 'insect'
-                  ? 'holed'
-                  : (look.closureState ?? 'whole')
-            }
-            shape={variety.shape}
-            crop={crop.id}
-            size={150}
-          />
-        </View>
-        <View style={{ flex: 1, gap: 6 }}>
-          <Tiles question={`How is the ${closureWords[shutBefore]}?`}>
-            {CHECK_RESULTS.map((result) => (
-              <Tile
-                key={result}
-                title={checkWords[result]}
-                chosen={found === result}
-                onPress={() => {
-                  onPin();
-                  change({ found: result, kitchen: false });
-                }}
-                minWidth={92}
-              />
-            ))}
-          </Tiles>
-        </View>
-      </View>
+      <ClosureQuestion
+        stop={stop}
+        found={found}
+        onFound={(result) => {
+          onPin();
+          change({ found: result, kitchen: false });
+        }}
+      />
       {problem ? <Notice tone="brick" text={problem} /> : null}
       {found === null ? <WhereItIs flower={flower} growing={growing} /> : null}
       {found === null && hermaphrodite ? <Notice tone="pollen" text={hermaphrodite} /> : null}
-      {status === 'before' ? (
-        <Notice
-          tone="dusk"
-          text={`${crop.plural} open from about ${clockText(window.opens, place.zone, prefs.clock === '12')}. If it is still shut, say "not open" and come back.`}
-        />
-      ) : null}
-      {status === 'over' && found === null ? (
-        <Notice
-          tone="brick"
-          text="By now this flower has most likely closed: one that has shut can't be worked. If it is still open, go on."
-        />
-      ) : null}
+      <HoursNotice crop={crop} window={window} asked={found === null} />
       {demo ? (
         <Txt
           size="label"
@@ -232,20 +156,7 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
         >{`In the demo patch you see: the ${closureWords[shutBefore]} is ${checkWords[closureAtDawn(DEMO_SEED, flower, growing, round.date)]}.`}</Txt>
       ) : null}
       {spoiled ? (
-        <Tiles question="Insects may have been in it: not for seed. What now?">
-          <Tile
-            title="Skip it"
-            note="leave it to the bees"
-            chosen={!answers.kitchen}
-            onPress={() => change({ kitchen: false })}
-          />
-          <Tile
-            title="For the kitchen"
-            note="work it, no mark"
-            chosen={answers.kitchen}
-            onPress={() => change({ kitchen: true })}
-          />
-        </Tiles>
+        <SpoiledTiles kitchen={answers.kitchen} onKitchen={(kitchen) => change({ kitchen })} />
       ) : null}
       {pollinating ? (
         <StopWorkTiles

@@ -1,0 +1,111 @@
+import { View } from 'react-native';
+import { windowNow, type OpenWindow } from '@core/bloom';
+import type { Crop } from '@core/crops';
+import { CHECK_RESULTS, type CheckResult, type LossCause } from '@core/ledger';
+import { shutAgainWith, type Stop } from '@core/rounds';
+import { clockText } from '@core/time';
+import { useGarden } from '@/data/garden/garden';
+import { Notice, Tile, Tiles } from '../controls';
+import { flowerAppearance } from '../drawings/appearance';
+import { FlowerDrawing } from '../drawings/FlowerDrawing';
+import { checkWords, closureWords } from '../words';
+
+/** The flower drawn as it stands, and what its closure looks like. */
+export function ClosureQuestion({
+  stop,
+  found,
+  onFound,
+}: {
+  stop: Stop;
+  found: CheckResult | null;
+  onFound: (result: CheckResult) => void;
+}) {
+  const { place } = useGarden();
+  const { crop, variety } = stop.growing;
+  const look = flowerAppearance(stop.flower, crop, place.zone);
+  const holed = found === 'holed' || found === 'insect';
+  return (
+    <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
+      <View style={{ width: 112, alignItems: 'center' }}>
+        <FlowerDrawing
+          {...look}
+          closureState={found === 'torn' ? 'torn' : holed ? 'holed' : (look.closureState ?? 'whole')}
+          shape={variety.shape}
+          crop={crop.id}
+          size={150}
+        />
+      </View>
+      <View style={{ flex: 1, gap: 6 }}>
+        <Tiles question={`How is the ${closureWords[shutAgainWith(stop)]}?`}>
+          {CHECK_RESULTS.map((result) => (
+            <Tile
+              key={result}
+              title={checkWords[result]}
+              chosen={found === result}
+              onPress={() => onFound(result)}
+              minWidth={92}
+            />
+          ))}
+        </Tiles>
+      </View>
+    </View>
+  );
+}
+
+const GONE_CAUSES: readonly { cause: LossCause; words: string }[] = [
+  { cause: 'knocked-off', words: 'knocked off' },
+  { cause: 'pest', words: 'eaten' },
+  { cause: 'weather', words: 'weather' },
+  { cause: 'unknown', words: "can't tell" },
+];
+
+export function GoneTiles({ onCause }: { onCause: (cause: LossCause) => void }) {
+  return (
+    <Tiles question="How was it lost?">
+      {GONE_CAUSES.map(({ cause, words }) => (
+        <Tile key={cause} title={words} chosen={false} onPress={() => onCause(cause)} />
+      ))}
+    </Tiles>
+  );
+}
+
+/** Too early, or most likely too late. */
+export function HoursNotice({ crop, window, asked }: { crop: Crop; window: OpenWindow; asked: boolean }) {
+  const { now, place, prefs } = useGarden();
+  const status = windowNow(window, now);
+  if (status === 'before')
+    return (
+      <Notice
+        tone="dusk"
+        text={`${crop.plural} open from about ${clockText(window.opens, place.zone, prefs.clock === '12')}. If it is still shut, say "not open" and come back.`}
+      />
+    );
+  if (status !== 'over' || !asked) return null;
+  return (
+    <Notice
+      tone="brick"
+      text="By now this flower has most likely closed: one that has shut can't be worked. If it is still open, go on."
+    />
+  );
+}
+
+/** Insects may have been in: what is still to be had of the flower. */
+export function SpoiledTiles({
+  kitchen,
+  onKitchen,
+}: {
+  kitchen: boolean;
+  onKitchen: (kitchen: boolean) => void;
+}) {
+  return (
+    <Tiles question="Insects may have been in it: not for seed. What now?">
+      <Tile title="Skip it" note="leave it to the bees" chosen={!kitchen} onPress={() => onKitchen(false)} />
+      <Tile
+        title="For the kitchen"
+        note="work it, no mark"
+        chosen={kitchen}
+        onPress={() => onKitchen(true)}
+      />
+    </Tiles>
+  );
+}

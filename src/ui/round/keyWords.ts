@@ -1,0 +1,18 @@
+import type { CheckResult } from '@core/ledger';
+
+/** What the main key of a stop says it will record, or why it can record nothing yet. */
+export function keyWords(
+  found: CheckResult | null,
+  pollinating: boolean,
+  noMales: boolean,
+  carried: string | null,
+  males: number,
+  work: () => string,
+): string {
+  if (found === 'not-open') return 'Come back to it later';
+  if (found === 'gone') return 'Gone';
+  if (!pollinating) return found === null ? 'First look at the closure' : 'Skip it';
+  if (noMales) return 'No male to be had';
+  if (carried) return 'Clean hands and brush first';
+  return males === 0 ? 'Choose the males first' : work();
+}

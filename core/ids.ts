@@ -4,26 +4,23 @@ import type { Random } from './random';
 declare const brand: unique symbol;
 type Branded<Kind extends string> = string & { readonly [brand]?: Kind };
 
-export type EventId = Branded<'event'>;
-export type PatchId = Branded<'patch'>;
-export type BedId = Branded<'bed'>;
-export type VarietyId = Branded<'variety'>;
-export type StandId = Branded<'stand'>;
-export type PlantId = Branded<'plant'>;
-export type FlowerId = Branded<'flower'>;
-export type SubjectId = PatchId | BedId | VarietyId | StandId | PlantId | FlowerId;
-
-export interface IdByKind {
-  readonly patch: PatchId;
-  readonly bed: BedId;
-  readonly variety: VarietyId;
-  readonly stand: StandId;
-  readonly plant: PlantId;
-  readonly flower: FlowerId;
-}
-
+/**
+ * What events can speak of. A new subject is one word here, one entry of `core/ledger/subjects.ts` (the compiler asks for it), its
+ * view, and its events.
+ */
 export const SUBJECT_KINDS = ['patch', 'bed', 'variety', 'stand', 'plant', 'flower'] as const;
 export type SubjectKind = (typeof SUBJECT_KINDS)[number];
+
+export type IdByKind = { readonly [Kind in SubjectKind]: Branded<Kind> };
+export type SubjectId = IdByKind[SubjectKind];
+
+export type EventId = Branded<'event'>;
+export type PatchId = IdByKind['patch'];
+export type BedId = IdByKind['bed'];
+export type VarietyId = IdByKind['variety'];
+export type StandId = IdByKind['stand'];
+export type PlantId = IdByKind['plant'];
+export type FlowerId = IdByKind['flower'];
 
 const ULID = '[0-7][0-9A-HJKMNP-TV-Z]{25}';
 export const EVENT_ID = new RegExp(`^${ULID}$`);

@@ -1,5 +1,15 @@
 import type { Closure, CropId, FruitShape, Reason, SchoolKey, Sex, SexSystem, Stage, Tool } from '../crops';
-import type { BedId, EventId, FlowerId, PatchId, PlantId, StandId, SubjectId, VarietyId } from '../ids';
+import type {
+  BedId,
+  EventId,
+  FlowerId,
+  PatchId,
+  PlantId,
+  StandId,
+  SubjectId,
+  VarietyId,
+  SubjectKind,
+} from '../ids';
 import type { Instant, LocalDate } from '../time';
 
 /** The version written into new events. Older ones are read for ever (`upcast`). */
@@ -341,7 +351,7 @@ export type UnknownEvent = Recorded<string> & Readonly<Record<string, unknown>>;
 export type AnyEvent = LedgerEvent | UnknownEvent;
 
 /** The field that names whose event it is. */
-export const SUBJECT_FIELD: Readonly<Record<EventKind, string>> = {
+export const SUBJECT_FIELD: Readonly<Record<EventKind, SubjectKind | 'subject'>> = {
   patchBegun: 'patch',
   placeSet: 'patch',
   schoolChosen: 'patch',

@@ -1,4 +1,5 @@
 import type { SubjectId } from '../ids';
+import { VIEW_TABLES, type ViewTable, type ViewTables } from './subjects';
 import type { Flower } from './views';
 import type { AnyEvent, LedgerEvent } from './events';
 import { applyAll, sharded, type State } from './state';
@@ -6,13 +7,11 @@ import { applyAll, sharded, type State } from './state';
 /** Bump when a view's shape or a `derive` rule changes: older snapshots are then thrown away and rebuilt. */
 export const SNAPSHOT_VERSION = 5;
 
-const TABLES = ['patches', 'beds', 'varieties', 'stands', 'plants', 'flowers'] as const;
-
 /** A state as plain data, ready for JSON. Old flowers keep their view and leave their events in the log. */
 export interface Snapshot {
   readonly version: number;
   readonly count: number;
-  readonly tables: Readonly<Record<(typeof TABLES)[number], readonly { readonly id: SubjectId }[]>>;
+  readonly tables: Readonly<Record<ViewTable, readonly { readonly id: SubjectId }[]>>;
   /** Of every subject but the sealed: flowers that are not in it. */
   readonly log: readonly (readonly [SubjectId, readonly LedgerEvent[]])[];
   readonly unknown: readonly AnyEvent[];
@@ -31,7 +30,7 @@ export function snapshot(state: State, sealBefore: string): Snapshot {
     count: state.count,
     tables: {
       ...(Object.fromEntries(
-        TABLES.map((table) => [table, [...state[table].values()]]),
+        VIEW_TABLES.map((table) => [table, [...state[table].values()]]),
       ) as unknown as Snapshot['tables']),
       flowers: [...state.flowers.values()].map(lean),
     },
@@ -93,7 +92,7 @@ function lean(flower: Flower): { readonly id: SubjectId } {
 
 function thaw(frozen: Snapshot): State {
   const tables = Object.fromEntries(
-    TABLES.map((table) => [
+    VIEW_TABLES.map((table) => [
       table,
       new Map(
         frozen.tables[table].map((view) => [
@@ -102,7 +101,7 @@ function thaw(frozen: Snapshot): State {
         ]),
       ),
     ]),
-  ) as unknown as Pick<State, (typeof TABLES)[number]>;
+  ) as unknown as ViewTables;
   const log = new Map(frozen.log);
   const flowersOf = new Map<string, string[]>();
   for (const flower of tables.flowers.values()) {

@@ -1,30 +1,22 @@
 import { TrowelError } from '../errors';
 import { subjectKindOf, type FlowerId, type PlantId, type SubjectId } from '../ids';
-import { deriveBed, deriveFlower, derivePatch, derivePlant, deriveStand, deriveVariety } from './derive';
 import { compareEvents, subjectOf, type AnyEvent, type LedgerEvent } from './events';
 import { inForce } from './inForce';
 import { chosenOf } from './merge';
 import { Shards } from './shards';
-import type { Bed, Flower, Patch, Plant, Stand, Variety } from './views';
-
-type Views<T> = ReadonlyMap<SubjectId, T>;
+import { SUBJECTS, VIEW_TABLES, type ViewTables } from './subjects';
+import type { Flower } from './views';
 
 /**
  * What the events add up to. Events are grouped by the subject they speak of and each subject's view comes
  * from its own events alone, so the order in which they arrive cannot matter, and one new event costs one view.
  */
-export interface State {
+export interface State extends ViewTables {
   /** Events by subject, each list in canonical order. A sealed subject has its view but not its events here. */
   readonly log: ReadonlyMap<SubjectId, readonly LedgerEvent[]>;
   readonly sealed: ReadonlySet<SubjectId>;
   /** Events of kinds that this version doesn't know, by id. */
   readonly unknown: ReadonlyMap<string, AnyEvent>;
-  readonly patches: Views<Patch>;
-  readonly beds: Views<Bed>;
-  readonly varieties: Views<Variety>;
-  readonly stands: Views<Stand>;
-  readonly plants: Views<Plant>;
-  readonly flowers: Views<Flower>;
   readonly flowersOf: ReadonlyMap<PlantId, readonly FlowerId[]>;
   readonly count: number;
 }
@@ -34,12 +26,7 @@ export function emptyState(): State {
     log: new Map(),
     sealed: new Set(),
     unknown: new Map(),
-    patches: new Map(),
-    beds: new Map(),
-    varieties: new Map(),
-    stands: new Map(),
-    plants: new Map(),
-    flowers: new Map(),
+    ...(Object.fromEntries(VIEW_TABLES.map((table) => [table, new Map()])) as unknown as ViewTables),
     flowersOf: new Map(),
     count: 0,
   };
@@ -51,17 +38,7 @@ type Maps = {
   -readonly [K in keyof State]: State[K] extends ReadonlyMap<infer A, infer B> ? Table<A, B> : State[K];
 };
 type Table<K, V> = Map<K, V> | Shards<K, V>;
-const TABLES = [
-  'log',
-  'unknown',
-  'patches',
-  'beds',
-  'varieties',
-  'stands',
-  'plants',
-  'flowers',
-  'flowersOf',
-] as const satisfies readonly MapKey[];
+const TABLES: readonly MapKey[] = ['log', 'unknown', 'flowersOf', ...VIEW_TABLES];
 
 /**
  * The state with one more event; the old state is untouched. A known id changes nothing (or, when its contents
@@ -192,34 +169,21 @@ function putView(
   fresh: Set<keyof Maps> | null,
 ): void {
   const standing = inForce(events);
-  const put = <T>(key: MapKey, view: T | null): void => {
-    const table = (fresh ? own(next, fresh, key) : next[key]) as Map<SubjectId, T>;
-    if (view) table.set(subject, view);
-    else table.delete(subject);
-  };
-  switch (subjectKindOf(subject)) {
-    case 'patch':
-      return put('patches', derivePatch(subject, standing));
-    case 'bed':
-      return put('beds', deriveBed(subject, standing));
-    case 'variety':
-      return put('varieties', deriveVariety(subject, standing));
-    case 'stand':
-      return put('stands', deriveStand(subject, standing));
-    case 'plant':
-      return put('plants', derivePlant(subject, standing));
-    case 'flower': {
-      const before = next.flowers.get(subject);
-      const view = deriveFlower(subject, standing);
-      put('flowers', view);
-      if (fresh && before?.plant !== view?.plant) moveFlower(own(next, fresh, 'flowersOf'), before, view);
-      return;
-    }
-    case null:
-      return;
-  }
+  const kind = subjectKindOf(subject);
+  if (kind === null) return;
+  const { table: key, derive } = SUBJECTS[kind];
+  const table = (fresh ? own(next, fresh, key) : next[key]) as Table<SubjectId, unknown>;
+  const before = table.get(subject);
+  const view = derive(subject, standing);
+  if (view) table.set(subject, view);
+  else table.delete(subject);
+  // While a whole log is folded the lists of each plant's flowers are made once, at the end.
+  if (kind !== 'flower' || !fresh) return;
+  const [was, is] = [before as Flower | undefined, view as Flower | null];
+  if (was?.plant !== is?.plant) moveFlower(own(next, fresh, 'flowersOf'), was, is);
 }
 
+/** Moves a flower from the list of the plant it was on to that of the plant it is on. */
 function moveFlower(flowersOf: Maps['flowersOf'], before: Flower | undefined, after: Flower | null): void {
   if (before) {
     const rest = (flowersOf.get(before.plant) ?? []).filter((id) => id !== before.id);

@@ -1,0 +1,38 @@
+import type { SubjectId, SubjectKind } from '../ids';
+import { deriveBed, deriveFlower, derivePatch, derivePlant, deriveStand, deriveVariety } from './derive';
+import type { LedgerEvent } from './events';
+import type { Bed, Flower, Patch, Plant, Stand, Variety } from './views';
+
+/** The view of each kind of subject. */
+interface ViewOf {
+  readonly patch: Patch;
+  readonly bed: Bed;
+  readonly variety: Variety;
+  readonly stand: Stand;
+  readonly plant: Plant;
+  readonly flower: Flower;
+}
+
+interface Subject<View, Table extends string> {
+  /** The table of the state in which its views stand. */
+  readonly table: Table;
+  /** Its view, from its own events in force; `null` while the event that begins it is missing. */
+  readonly derive: (id: SubjectId, events: readonly LedgerEvent[]) => View | null;
+}
+
+/** Every kind of subject, and all that the ledger has to know of it: the state's tables and the snapshot follow from here. */
+export const SUBJECTS = {
+  patch: { table: 'patches', derive: derivePatch },
+  bed: { table: 'beds', derive: deriveBed },
+  variety: { table: 'varieties', derive: deriveVariety },
+  stand: { table: 'stands', derive: deriveStand },
+  plant: { table: 'plants', derive: derivePlant },
+  flower: { table: 'flowers', derive: deriveFlower },
+} as const satisfies { readonly [Kind in SubjectKind]: Subject<ViewOf[Kind], string> };
+
+/** The tables of views in a state. */
+export type ViewTables = {
+  readonly [Kind in SubjectKind as (typeof SUBJECTS)[Kind]['table']]: ReadonlyMap<SubjectId, ViewOf[Kind]>;
+};
+export type ViewTable = keyof ViewTables;
+export const VIEW_TABLES: readonly ViewTable[] = Object.values(SUBJECTS).map(({ table }) => table);

@@ -152,11 +152,16 @@ async function opening(browser: Browser, size: number | null, repeats: number): 
       );
     }
     const session = await context.newCDPSession(page);
+    // Pressed by a timer within the page: finding a button from outside would be part of what is measured.
     const taps = async () => {
-      for (let i = 0; i < 4; i++) {
-        await page.getByRole('button', { name: /^Shut this female/ }).click();
-        await page.waitForTimeout(1200);
-      }
+      await page.evaluate(() => {
+        for (let i = 0; i < 4; i++)
+          setTimeout(
+            () => document.querySelector<HTMLElement>('[aria-label^="Shut this female"]')?.click(),
+            100 + i * 1200,
+          );
+      });
+      await page.waitForTimeout(5600);
     };
     result.still = await longTasks(page, taps);
     await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });

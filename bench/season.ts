@@ -1,4 +1,4 @@
-import { bloomOutlook, morningOf } from '../core/bloom';
+import { bloomOutlook, bloomDayOf } from '../core/bloom';
 import { cropOf } from '../core/crops';
 import { fateOf } from '../core/fruitset';
 import type { PlantId } from '../core/ids';
@@ -139,7 +139,7 @@ function evening(garden: TestGarden, truth: Truth, date: LocalDate): number {
 function dawn(garden: TestGarden, truth: Truth, date: LocalDate, fates: Map<string, boolean>): void {
   const round = pollinationRound(garden.state, TEST_PLACE, date, 'dawn');
   if (!round) return;
-  const morning = morningOf(garden.state, TEST_PLACE, date);
+  const morning = bloomDayOf(garden.state, TEST_PLACE, date);
   const question = dawnQuestion(garden.state, TEST_PLACE, date, 'dawn', morning, {
     now: round.window.opens,
     people: ['me'],

@@ -23,7 +23,9 @@ export type PlantId = IdByKind['plant'];
 export type FlowerId = IdByKind['flower'];
 
 const ULID = '[0-7][0-9A-HJKMNP-TV-Z]{25}';
+/** What an event’s id looks like. */
 export const EVENT_ID = new RegExp(`^${ULID}$`);
+/** What an id of this kind looks like. */
 export function subjectIdPattern(kind: SubjectKind): RegExp {
   return new RegExp(`^${kind}:${ULID}$`);
 }
@@ -40,6 +42,7 @@ export interface IdMaker {
   subject<Kind extends SubjectKind>(kind: Kind, epochMs: number): IdByKind[Kind];
 }
 
+/** Makes ids that sort by time; `random` gives 0 to 1. */
 export function idMaker(random: Random): IdMaker {
   const next = monotonicFactory(random);
   return {

@@ -17,6 +17,7 @@ import { seededRandom } from './random';
 import { NO_GOAL } from './goals';
 import { atLocalTime, toInstant, type LocalDate } from './time';
 
+/** Where test gardens lie. */
 export const TEST_PLACE: Place = {
   name: 'Test Terraces',
   latitude: 46.2,

@@ -15,20 +15,24 @@ export interface Clock {
 const INSTANT = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}\.\d{3}Z$/;
 const LOCAL_DATE = /^\d{4}-\d{2}-\d{2}$/;
 
+/** Epoch ms as an instant. */
 export function toInstant(epochMs: number): Instant {
   return new Date(epochMs).toISOString();
 }
 
+/** Whether a text is an instant, and one that exists. */
 export function isInstant(text: string): boolean {
   // Date.parse takes 31 February for 3 March; only a real day comes back as it went in.
   const epochMs = INSTANT.test(text) ? Date.parse(text) : Number.NaN;
   return !Number.isNaN(epochMs) && toInstant(epochMs) === text;
 }
 
+/** Whether a text is a day of the calendar. */
 export function isLocalDate(text: string): boolean {
   return LOCAL_DATE.test(text) && DateTime.fromISO(text, { zone: 'utc' }).isValid;
 }
 
+/** Whether a text names a time zone known here. */
 export function isZone(zone: string): boolean {
   return IANAZone.isValidZone(zone);
 }
@@ -99,6 +103,7 @@ export function daysBetween(a: LocalDate, b: LocalDate): number {
   return dayNumber(b) - dayNumber(a);
 }
 
+/** The day so many calendar days later, or earlier below nought. */
 export function addDays(date: LocalDate, days: number): LocalDate {
   return new Date(Date.parse(`${date}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
 }

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { beginPatch, openDemo, pickMales, setTime } from './helpers';
 
 test('full storage: the grower is told, keeps what is on screen, and can export and save again', async ({
@@ -92,4 +92,25 @@ test('a worker that cannot be loaded does not leave the round without a plan', a
   await openDemo(page);
   await page.getByRole('button', { name: 'Start the 05:05 round' }).click();
   await expect(page.getByRole('heading', { name: /^Collect \d+ male/ })).toBeVisible();
+  await expect.poll(() => worksOf(page)).toEqual({ worker: [], screen: ['foretold', 'planned'] });
 });
+
+test('what is foretold and planned comes from the workers, not from the screen’s own thread', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await expect.poll(() => worksOf(page)).toEqual({ worker: ['foretold'], screen: [] });
+  await page.getByRole('button', { name: 'Start the 05:05 round' }).click();
+  await expect.poll(() => worksOf(page)).toEqual({ worker: ['foretold', 'planned'], screen: [] });
+});
+
+/** What was worked out in a worker and what on the screen's thread, by the marks in the browser's timeline. */
+async function worksOf(page: Page): Promise<Record<'worker' | 'screen', string[]>> {
+  const marks = await page.evaluate(() => performance.getEntriesByType('mark').map(({ name }) => name));
+  const by = (who: string) =>
+    [...new Set(marks)]
+      .filter((name) => name.endsWith(` by the ${who}`))
+      .map((name) => name.split(' ')[0] ?? '')
+      .sort();
+  return { worker: by('worker'), screen: by('screen') };
+}

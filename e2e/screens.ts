@@ -46,6 +46,14 @@ export async function checkSizes(page: Page, path: string): Promise<void> {
     () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
   );
   expect([path, wide]).toEqual([path, 0]);
+  // A page that scrolls hides what sticks out of it.
+  const out = await page.getByRole('button').evaluateAll((buttons) =>
+    buttons
+      .map((button) => ({ name: button.textContent, right: button.getBoundingClientRect().right }))
+      .filter(({ right }) => right > window.innerWidth + 1)
+      .map(({ name, right }) => `${name} ends at ${Math.round(right)}`),
+  );
+  expect([path, out]).toEqual([path, []]);
   const small = await page.getByRole('button').evaluateAll((buttons) =>
     buttons
       .map((button) => ({

@@ -24,7 +24,10 @@ export interface DayExpected {
   readonly high80: number;
 }
 
-/** Chances of 0, 1, ... n successes among independent trials with chances of their own (exact, by convolution). */
+/**
+ * Chances of 0, 1, ... n successes among independent trials with chances of their own (exact, by convolution).
+ * @example poissonBinomial([0.5, 0.5]) // [0.25, 0.5, 0.25]
+ */
 export function poissonBinomial(chances: readonly number[]): number[] {
   const pmf = [1];
   for (const p of chances) {
@@ -78,7 +81,10 @@ function together(a: Span, b: Span): Span {
   return trimmed(a.from + b.from, chances);
 }
 
-/** Smallest count at which the cumulative chance reaches `share`. */
+/**
+ * Smallest count at which the cumulative chance reaches `share`.
+ * @example quantileOf([0.25, 0.5, 0.25], 0.9) // 2
+ */
 export function quantileOf(pmf: readonly number[], share: number): number {
   let sum = 0;
   for (const [count, chance] of pmf.entries()) {

@@ -148,6 +148,7 @@ export interface Calendar {
   readonly share: readonly (readonly number[])[];
 }
 
+/** How reference days of growth fall on the days after one, by the temperatures known; a day each where none are. */
 export function calendarFrom(seenOn: LocalDate, temperatures?: readonly DayTemperature[]): Calendar {
   // Without temperatures a reference day is a day: nothing can fall beyond the reach.
   const days = temperatures && temperatures.length > 0 ? 2 * REACH_DAYS : REACH_DAYS;

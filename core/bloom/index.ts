@@ -10,3 +10,4 @@ export * from './over';
 export * from './warnings';
 export * from './roundDay';
 export * from './shutMales';
+export * from './warmMorning';

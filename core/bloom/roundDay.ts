@@ -19,17 +19,24 @@ export function roundDateOf(flower: Flower, crop: Crop, zone: string): LocalDate
   return next > expected ? next : expected;
 }
 
-/** The garden day whose evening a moment belongs to: the hours till noon are still yesterday's night. */
+/**
+ * The garden day whose evening a moment belongs to: the hours till noon are still yesterday's night.
+ * @example eveningOf(Date.UTC(2026, 6, 14, 2), 'Europe/Ljubljana') // '2026-07-13'
+ */
 export function eveningOf(at: number, zone: string): LocalDate {
   const date = localDateOf(at, zone);
   return isForenoon(at, zone) ? addDays(date, -1) : date;
 }
 
+/** The latest look at a closure in the morning; `null` where nobody looked. */
 export function lastCheck(flower: Flower): { readonly at: string; readonly result: CheckResult } | null {
   return flower.checks[flower.checks.length - 1] ?? null;
 }
 
-/** Whether a closure found like this kept everything out; "not open yet" says that it did so far. */
+/**
+ * Whether a closure found like this kept everything out; "not open yet" says that it did so far.
+ * @example isWhole('torn') // false
+ */
 export function isWhole(result: CheckResult): boolean {
   return result === 'whole' || result === 'not-open';
 }

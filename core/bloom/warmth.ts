@@ -13,7 +13,10 @@ const BASE_C = 8;
 const SLOWEST = 0.45;
 const QUICKEST = 1.6;
 
-/** How much of a reference day's growth a day of this mean temperature brings. */
+/**
+ * How much of a reference day's growth a day of this mean temperature brings.
+ * @example growthRate(20) // 1
+ */
 export function growthRate(meanC: number): number {
   return Math.min(QUICKEST, Math.max(SLOWEST, (meanC - BASE_C) / (REFERENCE_C - BASE_C)));
 }

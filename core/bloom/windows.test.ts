@@ -1,19 +1,21 @@
 import fc from 'fast-check';
+import { DateTime } from 'luxon';
 import { cropOf, CROP_IDS } from '../crops';
 import type { WeatherDay } from '../sky';
 import { walkOrder } from '../patch';
 import { TestGarden, TEST_PLACE } from '../testGarden';
 import { addDays } from '../time';
 import {
+  clockDoubt,
   eveningOf,
   gardenDay,
   keepingHours,
-  morningOf,
+  bloomDayOf,
   morningOver,
   openWindow,
   roundDateOf,
+  warmFrom,
   weatherShift,
-  weatherWarnings,
   windowNow,
 } from '.';
 
@@ -33,13 +35,6 @@ const day = (more: Partial<WeatherDay> = {}): WeatherDay => ({
   source: 'station',
   ...more,
 });
-const kinds = (crops: readonly string[], each: WeatherDay, before: WeatherDay[] = []) =>
-  weatherWarnings(
-    crops.map((id) => cropOf(id as never)),
-    each,
-    before,
-  ).map(({ kind }) => kind);
-
 describe('open windows', () => {
   test('heat shuts sooner, cool cloud later, a cold night opens later; an unknown day moves nothing', () => {
     expect(weatherShift(squash, day({ maxC: 36 })).closesMin).toBe(-72);
@@ -51,16 +46,16 @@ describe('open windows', () => {
 
   test('cold or rain keeps the insects away', () => {
     const { state, place } = new TestGarden();
-    const at = (more: Partial<WeatherDay>) => morningOf(state, place, DATE, () => day(more)).day.insectsFrom;
+    const at = (more: Partial<WeatherDay>) => bloomDayOf(state, place, DATE, () => day(more)).day.insectsFrom;
     expect(at({ minC: 9 }) - at({})).toBe(20 * MINUTE);
     expect(at({ rainMm: 4 }) - at({})).toBe(45 * MINUTE);
   });
 
-  test('are learnt from notes, drawn towards the plain clock; a slip of the clock teaches nothing', () => {
+  test('are learnt from notes, drawn towards the plain clock; one far off is asked about and moves it no further than 2.5 hours', () => {
     const garden = new TestGarden();
     const { stand } = garden.plant('squash-maxima', 'Slate Dome', 1);
     const plain = openWindow(squash, gardenDay(TEST_PLACE, DATE));
-    const window = () => morningOf(garden.state, TEST_PLACE, DATE).window(squash);
+    const window = () => bloomDayOf(garden.state, TEST_PLACE, DATE).window(squash);
     expect(window()).toEqual(plain);
     for (const date of ['2026-07-10', '2026-07-11', '2026-07-12']) {
       const usual = openWindow(squash, gardenDay(TEST_PLACE, date));
@@ -69,11 +64,15 @@ describe('open windows', () => {
     }
     expect((window().opens - plain.opens) / MINUTE).toBeCloseTo((3 * 25) / 5, 6);
     expect((window().closes - plain.closes) / MINUTE).toBeCloseTo((3 * -50) / 5, 6);
-    garden.write(garden.time('2026-07-13', 23), { kind: 'clockNoted', stand, what: 'opened' });
-    expect((window().opens - plain.opens) / MINUTE).toBeCloseTo(15, 6);
+    const late = garden.time('2026-07-13', 11);
+    const doubt = (now: number) => clockDoubt(garden.state, TEST_PLACE, squash, 'opened', now);
+    expect(doubt(late)).toBeGreaterThan(300);
+    expect(doubt(plain.opens - 150 * MINUTE)).toBeNull();
+    garden.write(late, { kind: 'clockNoted', stand, what: 'opened' });
+    expect((window().opens - plain.opens) / MINUTE).toBeCloseTo((3 * 25 + 150) / 6, 6);
     // Melons are another crop: nothing was noted of them.
     const melon = cropOf('melon');
-    expect(morningOf(garden.state, TEST_PLACE, DATE).window(melon)).toEqual(
+    expect(bloomDayOf(garden.state, TEST_PLACE, DATE).window(melon)).toEqual(
       openWindow(melon, gardenDay(TEST_PLACE, DATE)),
     );
   });
@@ -81,12 +80,12 @@ describe('open windows', () => {
   test('are narrower with notes and weather than without', () => {
     const garden = new TestGarden();
     const { stand } = garden.plant('squash-maxima', 'Slate Dome', 1);
-    const blind = morningOf(garden.state, TEST_PLACE, DATE).spreadMin;
-    const measured = morningOf(garden.state, TEST_PLACE, DATE, () => day()).spreadMin;
+    const blind = bloomDayOf(garden.state, TEST_PLACE, DATE).spreadMin;
+    const measured = bloomDayOf(garden.state, TEST_PLACE, DATE, () => day()).spreadMin;
     garden.write(garden.time('2026-07-12', 5), { kind: 'clockNoted', stand, what: 'opened' });
     garden.write(garden.time('2026-07-13', 5), { kind: 'clockNoted', stand, what: 'opened' });
     expect(measured).toBeLessThan(blind);
-    expect(morningOf(garden.state, TEST_PLACE, DATE, () => day()).spreadMin).toBeLessThan(measured);
+    expect(bloomDayOf(garden.state, TEST_PLACE, DATE, () => day()).spreadMin).toBeLessThan(measured);
   });
 
   test('whatever the weather, every crop’s flowers open before they close, anywhere on earth', () => {
@@ -101,7 +100,7 @@ describe('open windows', () => {
           const { state } = new TestGarden();
           const place = { ...TEST_PLACE, latitude };
           const weather = day({ minC, maxC: minC + range, cloudPct });
-          const { opens, closes } = morningOf(state, place, DATE, () => weather).window(cropOf(id));
+          const { opens, closes } = bloomDayOf(state, place, DATE, () => weather).window(cropOf(id));
           expect(closes - opens).toBeGreaterThanOrEqual(45 * MINUTE);
         },
       ),
@@ -120,6 +119,105 @@ test('over the change to summer time the window keeps to the sun, not to the clo
   expect(openWindow(squash, after).opens - openWindow(squash, before).opens).toBe(
     after.sunrise - before.sunrise,
   );
+});
+
+const clock = (time: number, zone: string) => DateTime.fromMillis(time, { zone }).toFormat('HH:mm');
+
+test('a morning ends before solar noon, however early the sun rises; best comes before shut', () => {
+  const north = { name: 'North', latitude: 60.2, longitude: 24.9, zone: 'Europe/Helsinki' };
+  const midsummer = gardenDay(north, '2026-06-21');
+  const { bestUntil, closes } = openWindow(squash, midsummer);
+  expect(clock(midsummer.sunrise, north.zone) < '04:00').toBe(true);
+  // Solar noon is at about 13:22 there: three hours before it.
+  expect(clock(closes, north.zone)).toMatch(/^10:2/);
+  expect(midsummer.solarNoon - closes).toBe(180 * MINUTE);
+  expect(bestUntil).toBeLessThan(closes);
+  // At the equator day and clock agree: about nine, three hours before noon.
+  const equator = { name: 'Equator', latitude: 0, longitude: 0, zone: 'UTC' };
+  expect(clock(openWindow(squash, gardenDay(equator, '2026-03-20')).closes, 'UTC')).toMatch(/^09:0/);
+  for (const id of CROP_IDS) {
+    const window = openWindow(cropOf(id), midsummer);
+    expect(window.bestUntil).toBeLessThanOrEqual(window.closes);
+    expect(window.bestUntil).toBeGreaterThan(window.opens);
+  }
+  // A melon stands open into the afternoon, and takes best before about noon.
+  const melon = openWindow(cropOf('melon'), gardenDay(TEST_PLACE, DATE));
+  expect(clock(melon.bestUntil, TEST_PLACE.zone)).toMatch(/^12:0/);
+  expect(clock(melon.closes, TEST_PLACE.zone)).toMatch(/^15:3/);
+});
+
+describe('where the sun does not set', () => {
+  const far = { name: 'Far north', latitude: 70, longitude: 23, zone: 'Europe/Oslo' };
+  const june = gardenDay(far, '2026-06-21');
+
+  test('the day hangs on solar noon', () => {
+    expect(june.fromSun).toBe(false);
+    expect(june.solarNoon - june.sunrise).toBe(8 * 60 * MINUTE);
+    expect(june.sunset - june.solarNoon).toBe(8 * 60 * MINUTE);
+    expect(june.firstLight).toBeLessThan(june.sunrise);
+    const { opens, closes } = openWindow(squash, june);
+    expect(closes).toBe(june.solarNoon - 180 * MINUTE);
+    expect(closes - opens).toBeGreaterThan(4 * 60 * MINUTE);
+    // December has no sunrise either.
+    expect(gardenDay(far, '2026-12-21').solarNoon).toBeGreaterThan(gardenDay(far, '2026-12-21').sunrise);
+  });
+
+  test('insects wait for warmth, not for a sunrise', () => {
+    const { state } = new TestGarden(far);
+    const from = (weather: WeatherDay | null) =>
+      bloomDayOf(state, far, '2026-06-21', () => weather).day.insectsFrom;
+    const cool = from(day({ minC: 4, maxC: 16 }));
+    const warm = from(day({ minC: 10, maxC: 22 }));
+    expect(warm).toBeLessThan(cool);
+    expect(from(day({ minC: 14, maxC: 22 }))).toBe(june.firstLight);
+    expect(from(day({ minC: 1, maxC: 9 }))).toBe(june.solarNoon);
+    expect(from(null)).toBe(june.sunrise + 60 * MINUTE);
+  });
+});
+
+test.each(['2026-03-28', '2026-10-24'])('the nights of the clock change after %s keep to the sun', (date) => {
+  const [before, after] = [gardenDay(TEST_PLACE, date), gardenDay(TEST_PLACE, addDays(date, 1))];
+  expect(Math.abs(after.solarNoon - before.solarNoon - 24 * 60 * MINUTE)).toBeLessThan(MINUTE);
+  expect(before.nextSunrise).toBe(after.sunrise);
+  for (const id of ['squash-pepo', 'bottle-gourd'] as const) {
+    const length = (of: typeof before) =>
+      openWindow(cropOf(id), of).closes - openWindow(cropOf(id), of).opens;
+    expect(Math.abs(length(after) - length(before))).toBeLessThan(4 * MINUTE);
+  }
+});
+
+test('which insects come first is the patch’s to say', () => {
+  const from = (insects?: string) => {
+    const garden = new TestGarden();
+    if (insects) garden.school('insects', insects);
+    return bloomDayOf(garden.state, TEST_PLACE, DATE).day;
+  };
+  const plain = from();
+  expect(plain.insectsFrom).toBe(plain.sunrise + 60 * MINUTE);
+  expect(from('bumblebees').insectsFrom).toBe(plain.firstLight);
+  expect(from('squash-bees').insectsFrom).toBe(plain.firstLight - 30 * MINUTE);
+});
+
+test('on a cold morning anthers open later than flowers, by crop; a warm or unknown one says nothing', () => {
+  const { state } = new TestGarden();
+  const pollen = (id: Parameters<typeof cropOf>[0], weather: WeatherDay | null) =>
+    bloomDayOf(state, TEST_PLACE, DATE, () => weather).pollen(cropOf(id));
+  const cold = day({ minC: 8, maxC: 24 });
+  const { sunrise, solarNoon } = gardenDay(TEST_PLACE, DATE);
+  const times = (['squash-pepo', 'cucumber', 'melon'] as const).map((id) => pollen(id, cold)?.from ?? 0);
+  expect(times).toEqual([...times].sort((a, b) => a - b));
+  expect(times[0]).toBeGreaterThan(sunrise);
+  expect(times[2]).toBeLessThan(solarNoon + 2 * 60 * MINUTE);
+  // Half way up in temperature is half way in time: 16 C lies in the middle of 8 and 24.
+  expect(warmFrom(cold, gardenDay(TEST_PLACE, DATE), 16)).toBeCloseTo(
+    sunrise + (solarNoon + 120 * MINUTE - sunrise) / 2,
+    -1,
+  );
+  expect(pollen('melon', day({ minC: 5, maxC: 15 }))).toEqual({ limitC: 18, from: null });
+  expect(pollen('melon', day({ minC: 18 }))).toBeNull();
+  expect(pollen('melon', null)).toBeNull();
+  expect(pollen('melon', day({ minC: 5, source: 'climate' }))).toBeNull();
+  expect(pollen('bottle-gourd', cold)).toBeNull();
 });
 
 describe('garden days go by the garden’s clock', () => {
@@ -174,7 +272,7 @@ test('whether the morning is over is asked in one place: of the last flowers tha
   const garden = new TestGarden();
   garden.plant('squash-maxima', 'Slate Dome', 1);
   garden.plant('tomato', 'Lock Keeper', 1, { reason: 'fruit' });
-  const morning = morningOf(garden.state, TEST_PLACE, DATE);
+  const morning = bloomDayOf(garden.state, TEST_PLACE, DATE);
   const crops = keepingHours(walkOrder(garden.state)).map(({ crop }) => crop);
   expect(crops).toEqual([squash]);
   const { opens, closes } = morning.window(squash);
@@ -190,32 +288,4 @@ test('whether the morning is over is asked in one place: of the last flowers tha
     expect(morningOver(morning, crop, noon - 1)).toBe(false);
     expect(morningOver(morning, crop, noon)).toBe(true);
   }
-});
-
-describe('warnings', () => {
-  test('rain all morning, early heat, and people in it', () => {
-    expect(kinds(['squash-maxima'], day({ rainMm: 12 }))).toEqual(['rain']);
-    expect(kinds(['squash-maxima'], day({ maxC: 33 }))).toEqual(['early-heat']);
-    expect(kinds(['corn'], day({ maxC: 35, dewPointC: 24 }))).toEqual(['people']);
-    expect(kinds(['squash-maxima', 'tomato'], day({ source: 'climate', maxC: 45, rainMm: 50 }))).toEqual([]);
-  });
-
-  test('tomatoes: days over 32 and nights over 21 in a row, dew points of 19 in a row; one day is not days', () => {
-    const hot = day({ minC: 22, maxC: 33, dewPointC: 12 });
-    const moist = day({ dewPointC: 19 });
-    expect(kinds(['tomato'], hot)).not.toContain('hot-nights');
-    const before = (each: WeatherDay, days = 1) => ({ ...each, date: addDays(DATE, -days) });
-    expect(kinds(['tomato'], hot, [before(hot)])).toContain('hot-nights');
-    expect(kinds(['tomato'], day({ minC: 20, maxC: 33, dewPointC: 12 }), [before(hot)])).not.toContain(
-      'hot-nights',
-    );
-    expect(kinds(['tomato'], moist, [before(moist)])).toContain('moist-air');
-    expect(kinds(['tomato'], moist, [before(day({ dewPointC: 18 }))])).not.toContain('moist-air');
-    expect(kinds(['squash-maxima'], hot, [before(hot)])).not.toContain('hot-nights');
-    // A day that is missing, or that nobody knows, lies between: these are no days on end.
-    expect(kinds(['tomato'], hot, [before(hot, 2)])).not.toContain('hot-nights');
-    expect(
-      kinds(['tomato'], hot, [before(hot, 2), before(day({ source: 'climate', maxC: 40, minC: 25 }))]),
-    ).not.toContain('hot-nights');
-  });
 });

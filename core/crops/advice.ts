@@ -54,7 +54,9 @@ export function systemAdvice(system: SexSystem, sex: Sex, reason: Reason): strin
     case 'gynoecious':
       return reason === 'fruit'
         ? null
-        : 'Nearly all its flowers are female: count on few fathers, or another variety’s.';
+        : reason === 'seed'
+          ? 'Nearly all its flowers are female: wait for its own few males. Other pollen makes a cross.'
+          : 'Nearly all its flowers are female: its few males are precious as fathers.';
     case 'andromonoecious':
       return reason === 'cross'
         ? 'The “female” has anthers too: take them out of the shut bud before a cross.'

@@ -12,6 +12,7 @@ import {
   type StageTable,
 } from './types';
 
+/** All crops, in the order in which they are offered. */
 export const catalogue: readonly Crop[] = [...cucurbits, ...otherCrops];
 
 const byId = new Map<CropId, Crop>(catalogue.map((crop) => [crop.id, crop]));
@@ -21,7 +22,10 @@ export function cropOf(id: CropId): Crop {
   return byId.get(id) as Crop;
 }
 
-/** The sexes a crop's flowers can have, the one that bears fruit first. */
+/**
+ * The sexes a crop's flowers can have, the one that bears fruit first.
+ * @example sexesOf(cropOf('corn')) // ['female', 'male']
+ */
 export function sexesOf(crop: Crop): readonly Sex[] {
   return (['female', 'perfect', 'male'] as const).filter((sex) => crop.flowers[sex] !== undefined);
 }

@@ -56,6 +56,7 @@ const FACTS: Readonly<Record<Closure, ClosureFacts>> = {
   },
 };
 
+/** How a closure is put on, what it needs, how long it takes and where it fails. */
 export function closureFacts(closure: Closure): ClosureFacts {
   return FACTS[closure];
 }

@@ -4,6 +4,7 @@ import type { Crop, Look, OpenClock } from './types';
 
 /** The source of what general books on growing agree on. */
 export const GENERAL = 'general growing texts';
+/** The source of distances and of plants to save from. */
 export const SEED_GUIDES = 'US seed-saving guides';
 
 const vineLooks: readonly Look[] = [
@@ -12,23 +13,28 @@ const vineLooks: readonly Look[] = [
   { day: 8, expect: 'Plainly growing, or yellow and shrivelling from the tip.' },
 ];
 
-const squashClock: OpenClock = {
+const squashClock = {
   round: 'dawn',
   opensMin: ours(-25, 'growers go out at first light and find squash open or opening'),
-  closesAfterSunriseMin: ours(270, 'common practice says it is over by about 10:00 in summer'),
-};
+  bestBeforeNoonMin: ours(240, 'pollen dies through the morning: early is better'),
+  shutBeforeNoonMin: practice(180, 'over by about 10:00 in summer, three hours before solar noon'),
+} as const satisfies OpenClock;
 
-const smallFlowerClock: OpenClock = {
+const smallFlowerClock = {
   round: 'dawn',
   opensMin: ours(75, 'common practice: a little after sunrise; at 07:30 some are open and some not yet'),
-  closesAfterSunriseMin: ours(390, 'common practice: they shut in the heat of the day'),
-};
+  bestBeforeNoonMin: handbook(60, `${GENERAL}: best before about noon by the clock`),
+  shutBeforeNoonMin: ours(-150, 'general texts: open into the afternoon, shut in the heat of the day'),
+} as const satisfies OpenClock;
 
-const gourdClock: OpenClock = {
+const gourdClock = {
   round: 'dusk',
   opensMin: ours(-60, 'general texts: opens towards evening'),
-  closesAfterSunriseMin: ours(60, 'general texts: over next morning'),
-};
+  shutAfterSunriseMin: ours(60, 'general texts: over next morning'),
+} as const satisfies OpenClock;
+
+/** Anthers open from this temperature on, C. */
+const coldPollen = (fromC: number) => paper(fromC, 'Seaton & Kremer 1939');
 
 const squashSexing = practice(
   'A male sits on a thin straight stalk right up to the petals. A female has a swelling between stalk and petals: a small fruit already.',
@@ -38,7 +44,7 @@ const smallSexing = practice(
 );
 
 const BITTER =
-  'Never eat a bitter fruit: taste a little, and spit it out if it is bitter. Seed that may have crossed with ornamental gourds can give poisonous fruit.';
+  'Never eat a bitter fruit: taste a little and spit it out; cooking does not take it away. If anyone is ill after eating it, get medical help. Seed that may have crossed with ornamental gourds can give poisonous fruit.';
 
 const yellow = cucurbitStages('yellow');
 const white = cucurbitStages('white', true);
@@ -52,6 +58,12 @@ const vine = {
   flowers: { female: yellow, male: yellow },
   looks: practice(vineLooks, 'swelling by day 2-3, fruit growing by day 4-5, verdict by day 7-10'),
   perennial: null,
+  pollenFromC: null,
+  daysToEatYoung: null,
+  usuallyPicked: null,
+  setShare: ours(0.6, 'as squash'),
+  femalesADay: ours<Range>([0.1, 0.4], 'a vine in season'),
+  stigmaDays: null,
   verdictDay: practice(5, 'fruit growing by day 4-5'),
   closures: ['tape', 'mesh-bag', 'cloth-bag', 'tie'] as const,
   tools: ['male-flower', 'brush', 'swab', 'finger'] as const,
@@ -67,6 +79,9 @@ const squash = {
   ...vine,
   sexing: squashSexing,
   clock: squashClock,
+  pollenFromC: coldPollen(10),
+  setShare: handbook(0.6, GENERAL),
+  femalesADay: ours<Range>([0.1, 0.3], 'a vining squash in season'),
   malesPerFemale: practice<Range>([1, 4], 'at least one, better two to four males from other plants'),
   minutesPerFemale: ours(3, 'find, open, pollinate, shut again, mark; replaced by the log later'),
   seedsPerFruit: handbook<Range>([100, 400], GENERAL),
@@ -83,9 +98,12 @@ export const cucurbits: readonly Crop[] = [
     botanical: 'Cucurbita pepo',
     kinds: 'courgette, acorn, spaghetti, most small pumpkins, ornamental gourds',
     usualShape: 'long',
-    daysToEat: handbook<Range>([4, 8], GENERAL),
+    daysToEat: handbook<Range>([45, 60], `${GENERAL}: picked ripe`),
+    daysToEatYoung: handbook<Range>([4, 8], `${GENERAL}: picked young`),
+    usuallyPicked: ours('young' as const, 'courgettes and patty pans are what most grow of it'),
     daysToSeed: handbook<Range>([50, 60], GENERAL),
     seedsPerFruit: handbook<Range>([100, 300], GENERAL),
+    femalesADay: ours<Range>([0.3, 0.7], 'a courgette in season'),
     spacingM: ours({ row: 1.2, plant: 1 }, 'bush types'),
   },
   {
@@ -132,10 +150,15 @@ export const cucurbits: readonly Crop[] = [
     otherSystems: handbook(['monoecious'] as const, GENERAL),
     usualShape: 'round',
     clock: smallFlowerClock,
+    pollenFromC: coldPollen(18),
+    setShare: handbook(0.25, `${GENERAL}: a vine gives up most of its females by nature`),
+    femalesADay: ours<Range>([0.5, 1.5], 'a plant in season'),
     malesPerFemale: practice<Range>([1, 3]),
     minutesPerFemale: ours(3.5, 'small flowers are slower to open and shut'),
     daysToEat: handbook<Range>([35, 45], GENERAL),
-    daysToSeed: handbook<Range>([35, 45], `${GENERAL}: ripe seed at slip`),
+    daysToEatYoung: handbook<Range>([5, 10], `${GENERAL}: snake melon`),
+    usuallyPicked: ours('ripe' as const, 'all but snake melons'),
+    daysToSeed: handbook<Range>([35, 60], `${GENERAL}: at slip, later where it doesn’t slip`),
     seedsPerFruit: handbook<Range>([200, 600], GENERAL),
     spacingM: ours({ row: 1.2, plant: 0.6 }, 'on the flat'),
     caution: `The "female" of many melons also has anthers: for a cross they must come out first. ${BITTER}`,
@@ -149,10 +172,13 @@ export const cucurbits: readonly Crop[] = [
     kinds: 'watermelon; crosses with citron',
     usualShape: 'ribbed',
     clock: smallFlowerClock,
+    pollenFromC: coldPollen(15.5),
+    setShare: handbook(0.5, GENERAL),
+    femalesADay: ours<Range>([0.1, 0.4], 'a plant in season'),
     malesPerFemale: paper<Range>([2, 4], 'Adlerz 1966: 500-1000 grains spread over all three lobes'),
     minutesPerFemale: ours(3.5, 'small flowers are slower to open and shut'),
-    daysToEat: handbook<Range>([32, 45], GENERAL),
-    daysToSeed: handbook<Range>([32, 45], GENERAL),
+    daysToEat: handbook<Range>([28, 55], GENERAL),
+    daysToSeed: handbook<Range>([28, 55], GENERAL),
     seedsPerFruit: handbook<Range>([200, 800], GENERAL),
     spacingM: ours({ row: 1.8, plant: 1 }, 'on the flat'),
   },
@@ -169,9 +195,12 @@ export const cucurbits: readonly Crop[] = [
     ),
     usualShape: 'long',
     clock: smallFlowerClock,
+    pollenFromC: coldPollen(15.5),
+    setShare: handbook(0.6, GENERAL),
+    femalesADay: ours<Range>([0.5, 1.5], 'a plant in season'),
     malesPerFemale: practice<Range>([1, 3]),
     minutesPerFemale: ours(3.5, 'small flowers are slower to open and shut'),
-    daysToEat: handbook<Range>([7, 12], GENERAL),
+    daysToEat: handbook<Range>([4, 12], GENERAL),
     daysToSeed: handbook<Range>([35, 50], `${GENERAL}: yellow to orange and fat`),
     seedsPerFruit: handbook<Range>([100, 300], GENERAL),
     spacingM: ours({ row: 1, plant: 0.4 }, 'on a trellis'),
@@ -251,6 +280,6 @@ export const cucurbits: readonly Crop[] = [
     seedsPerFruit: ours([10, 35], 'few large seeds'),
     spacingM: ours({ row: 1.5, plant: 0.6 }, 'on a trellis'),
     caution:
-      'The fruit is bitter by nature and not for everyone: go by local food advice. The red seed coats of ripe fruit are pretty; the seeds are not for eating.',
+      'The fruit is bitter by nature: not in pregnancy, nor with diabetes medicines without medical advice. The red seed coats of ripe fruit are pretty; the seeds are not for eating.',
   },
 ];

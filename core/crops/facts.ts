@@ -12,24 +12,28 @@ export interface Fact<T> {
 
 export type Range = readonly [least: number, most: number];
 
+/** A fact of common practice, without a published source. */
 export const practice = <T>(value: T, note = ''): Fact<T> => ({
   value,
   standing: 'P',
   source: note ? `common practice: ${note}` : 'common practice',
 });
 
+/** A fact of a handbook or standard, recalled from memory. */
 export const handbook = <T>(value: T, source: string): Fact<T> => ({
   value,
   standing: 'H',
   source: `${source}, from memory`,
 });
 
+/** A fact of a scientific paper, recalled from memory. */
 export const paper = <T>(value: T, source: string): Fact<T> => ({
   value,
   standing: 'S',
   source: `${source}, from memory`,
 });
 
+/** A modelling choice of ours, which growers can change and their records replace. */
 export const ours = <T>(value: T, why: string): Fact<T> => ({
   value,
   standing: 'M',

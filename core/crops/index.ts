@@ -6,3 +6,5 @@ export * from './advice';
 export * from './schools';
 export * from './seedWeights';
 export * from './closures';
+export * from './traits';
+export * from './methods';

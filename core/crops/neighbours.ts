@@ -20,6 +20,7 @@ const selfer = {
   plantsToSave: null,
 };
 
+/** Crops that only neighbours grow, for what they could cross with. */
 export const neighbourCrops: readonly NeighbourCrop[] = [
   { ...selfer, id: 'bean', name: 'bean', botanical: 'Phaseolus vulgaris' },
   { ...selfer, id: 'pea', name: 'pea', botanical: 'Pisum sativum' },

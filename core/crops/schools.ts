@@ -10,6 +10,7 @@ export interface School {
   readonly fallback: string;
 }
 
+/** Where growers disagree: the question, the schools, which is the default and why they differ. */
 export const SCHOOLS = [
   {
     key: 'selfing',
@@ -104,6 +105,24 @@ export const SCHOOLS = [
     fallback: '1',
   },
   {
+    key: 'insects',
+    question: 'Which insects come first?',
+    why: handbook(
+      'Honeybees begin about an hour after sunrise, bumblebees at first light, squash bees (in the Americas) often before it. Growers go by what flies where they are.',
+      'general texts',
+    ),
+    choices: [
+      { value: 'honeybees', label: 'Honeybees', words: 'About an hour after sunrise, later in the cold.' },
+      { value: 'bumblebees', label: 'Bumblebees', words: 'From first light: only shut flowers are sure.' },
+      {
+        value: 'squash-bees',
+        label: 'Squash bees',
+        words: 'Half an hour before first light: only a flower shut the evening before is safe.',
+      },
+    ],
+    fallback: 'honeybees',
+  },
+  {
     key: 'marking',
     question: 'When to put the mark on?',
     why: practice(
@@ -124,6 +143,7 @@ export const SCHOOLS = [
 export type SchoolKey = (typeof SCHOOLS)[number]['key'];
 export type SchoolChoices = Readonly<Record<SchoolKey, string>>;
 
+/** What holds where a patch has not chosen. */
 export const DEFAULT_SCHOOLS: SchoolChoices = Object.fromEntries(
   SCHOOLS.map((school) => [school.key, school.fallback]),
 ) as SchoolChoices;

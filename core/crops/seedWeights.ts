@@ -1,30 +1,39 @@
 import { GENERAL } from './cucurbits';
-import { handbook, type Fact } from './facts';
+import { handbook, ours, type Fact, type Range } from './facts';
 import type { CropId } from './types';
 
-const perGram = (value: number) => handbook(value, GENERAL);
+const perGram = (least: number, most: number) => handbook<Range>([least, most], GENERAL);
+const about = (least: number, most: number) => ours<Range>([least, most], 'seed weights differ widely');
 
-/** Seeds in a gram, about; `null` where no seed is kept. The grower's own count should replace it. */
-const SEEDS_PER_G: Readonly<Record<CropId, Fact<number> | null>> = {
-  'squash-pepo': perGram(8),
-  'squash-maxima': perGram(4),
-  'squash-moschata': perGram(10),
-  'squash-argyrosperma': perGram(5),
-  melon: perGram(40),
-  watermelon: perGram(15),
-  cucumber: perGram(35),
-  'bottle-gourd': perGram(6),
-  luffa: perGram(12),
-  'luffa-ridged': perGram(10),
-  'bitter-gourd': perGram(6),
-  corn: perGram(4),
-  tomato: perGram(350),
-  pepper: perGram(150),
-  aubergine: perGram(230),
-  potato: perGram(1600),
+const SEEDS_PER_G: Readonly<Record<CropId, Fact<Range> | null>> = {
+  'squash-pepo': perGram(5, 10),
+  'squash-maxima': perGram(2, 5),
+  'squash-moschata': perGram(8, 12),
+  'squash-argyrosperma': about(3, 7),
+  melon: perGram(30, 45),
+  watermelon: perGram(8, 30),
+  cucumber: perGram(30, 40),
+  'bottle-gourd': about(4, 8),
+  luffa: about(9, 15),
+  'luffa-ridged': about(7, 12),
+  'bitter-gourd': about(4, 8),
+  corn: perGram(3, 8),
+  tomato: perGram(250, 400),
+  pepper: perGram(120, 180),
+  aubergine: perGram(200, 250),
+  potato: about(1200, 2000),
   strawberry: null,
 };
 
-export function seedsPerGram(crop: CropId): Fact<number> | null {
+/** Seeds in a gram, as a range that the grower's own count should replace; `null` for a crop not grown from seed. */
+export function seedsPerGram(crop: CropId): Fact<Range> | null {
   return SEEDS_PER_G[crop];
+}
+
+/**
+ * The middle of a range, to reckon with where one number is needed.
+ * @example middleOf([30, 45]) // 37.5
+ */
+export function middleOf([least, most]: Range): number {
+  return (least + most) / 2;
 }

@@ -11,7 +11,7 @@ export function cucurbitStages(colour: 'yellow' | 'white', dusk = false): StageT
     pin: {
       name: 'pin',
       looks: 'Tiny, green and tight by the growing tip; the sex can already be seen.',
-      opensInDays: practice<Range>([3, 4], 'opens in 3-4 days or more'),
+      opensInDays: ours<Range>([3, 8], 'common practice: not before 3-4 days; the far end is ours'),
     },
     green: {
       name: 'green',
@@ -30,6 +30,7 @@ export function cucurbitStages(colour: 'yellow' | 'white', dusk = false): StageT
   };
 }
 
+/** Ear shoots of corn, from the first bulge to dry silk. */
 export const earStages: StageTable = {
   pin: {
     name: 'just showing',
@@ -58,6 +59,7 @@ export const earStages: StageTable = {
   },
 };
 
+/** Tassels of corn. */
 export const tasselStages: StageTable = {
   pin: {
     name: 'in the whorl',
@@ -109,6 +111,7 @@ export function perfectStages(colour: string): StageTable {
   };
 }
 
+/** Strawberry flowers, which stand in trusses. */
 export const strawberryStages: StageTable = {
   ...perfectStages('white'),
   pin: {

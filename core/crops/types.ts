@@ -1,5 +1,6 @@
 import type { Fact, Range } from './facts';
 
+/** The crops of the catalogue. Ids are stored: none is ever renamed. */
 export const CROP_IDS = [
   'squash-pepo',
   'squash-maxima',
@@ -46,12 +47,15 @@ export type SexSystem = (typeof SEX_SYSTEMS)[number];
 export const STAGES = ['pin', 'green', 'coloured', 'open', 'spent'] as const;
 export type Stage = (typeof STAGES)[number];
 
+/** What a stand is grown for. */
 export const REASONS = ['seed', 'fruit', 'cross'] as const;
 export type Reason = (typeof REASONS)[number];
 
+/** Ways to keep insects out of a flower. */
 export const CLOSURES = ['tape', 'mesh-bag', 'cloth-bag', 'tie', 'shoot-bag', 'tassel-bag'] as const;
 export type Closure = (typeof CLOSURES)[number];
 
+/** What carries pollen. */
 export const TOOLS = [
   'male-flower',
   'brush',
@@ -65,6 +69,7 @@ export const TOOLS = [
 ] as const;
 export type Tool = (typeof TOOLS)[number];
 
+/** Shapes of fruit that can be drawn. */
 export const FRUIT_SHAPES = ['round', 'long', 'necked', 'bottle', 'ribbed'] as const;
 export type FruitShape = (typeof FRUIT_SHAPES)[number];
 
@@ -78,13 +83,27 @@ export interface StageFacts {
 }
 export type StageTable = Readonly<Record<Stage, StageFacts>>;
 
-export interface OpenClock {
-  readonly round: 'dawn' | 'dusk';
-  /** Minutes after sunrise (dawn) or sunset (dusk); negative = before. */
-  readonly opensMin: Fact<number>;
-  /** Minutes after the sunrise that follows the opening. */
-  readonly closesAfterSunriseMin: Fact<number>;
-}
+/**
+ * When a flower is open. A morning's end hangs on the sun's height, so on solar noon: from sunrise on a northern midsummer
+ * morning would end in the small hours.
+ */
+export type OpenClock =
+  | {
+      readonly round: 'dawn';
+      /** Minutes after sunrise; negative = before. */
+      readonly opensMin: Fact<number>;
+      /** Minutes before solar noon until which it takes pollen best; negative = after. */
+      readonly bestBeforeNoonMin: Fact<number>;
+      /** Minutes before solar noon by which it has shut, or its pollen is spent; negative = after. */
+      readonly shutBeforeNoonMin: Fact<number>;
+    }
+  | {
+      readonly round: 'dusk';
+      /** Minutes after sunset; negative = before. */
+      readonly opensMin: Fact<number>;
+      /** Minutes after the sunrise that follows. */
+      readonly shutAfterSunriseMin: Fact<number>;
+    };
 
 export interface Look {
   readonly day: number;
@@ -107,6 +126,8 @@ export interface Crop {
   /** The stages of each sex that the crop has. */
   readonly flowers: Readonly<Partial<Record<Sex, StageTable>>>;
   readonly clock: OpenClock;
+  /** Below this temperature anthers stay shut, though the flower may be open; `null` where nobody says. */
+  readonly pollenFromC: Fact<number> | null;
   readonly closures: readonly Closure[];
   readonly tools: readonly Tool[];
   readonly malesPerFemale: Fact<Range>;
@@ -117,8 +138,18 @@ export interface Crop {
   /** Stands for years; `null`: an annual, or grown as one. */
   readonly perennial: Fact<true> | null;
   readonly minutesPerFemale: Fact<number>;
+  /** Share of hand-pollinated flowers that set, before a grower has records of their own. */
+  readonly setShare: Fact<number>;
+  /** Female (or perfect) flowers, or ears, that a plant opens a day in season. */
+  readonly femalesADay: Fact<Range>;
+  /** Days from opening (or from being laid bare) for which a stigma takes pollen; `null` where it is that day's alone. */
+  readonly stigmaDays: Fact<Range> | null;
   /** Days from pollination; `null` where it is not eaten or not kept for seed. */
   readonly daysToEat: Fact<Range> | null;
+  /** The same for varieties picked young (courgette, snake melon, green pepper); `null` where none are. */
+  readonly daysToEatYoung: Fact<Range> | null;
+  /** How most varieties are picked, where some are picked young; `null` else. */
+  readonly usuallyPicked: Fact<'young' | 'ripe'> | null;
   readonly daysToSeed: Fact<Range> | null;
   readonly seedsPerFruit: Fact<Range> | null;
   /** Home-scale range; the isolation of a stand chooses within it. */

@@ -68,14 +68,15 @@ test('brush visits come three hours apart, four in all, by daylight only', () =>
   expect(day('2026-07-15').mothers).toMatchObject([{ visits: 4, visitsToday: 1, nextAt: null }]);
 });
 
-test('the father’s cone over the stigma is one visit; after two days the stigma is past it', () => {
+test('the father’s cone over the stigma is one visit; after the days that its crop’s stigma lives it is past it', () => {
   const { opened, dab, day } = patch();
   const coned = opened(9);
   dab(DAY, 10, coned, 'anthers');
   expect(day().mothers).toMatchObject([{ visits: 1, nextAt: null }]);
   opened(11);
-  expect(day('2026-07-16').mothers).toHaveLength(2);
-  expect(day('2026-07-17').mothers).toEqual([]);
+  // A tomato stigma takes pollen for four days at the least.
+  expect(day('2026-07-18').mothers).toHaveLength(2);
+  expect(day('2026-07-19').mothers).toEqual([]);
 });
 
 test('once fruit forms the bag comes off, and then the flower is done', () => {

@@ -5,10 +5,11 @@ import { walkOrder, type Growing } from '../patch';
 import { fitForSeed } from '../purity';
 import { addDays, localDateOf, type LocalDate } from '../time';
 
-/** Visits with a brush that one mother gets on a day (common practice: 3-4 times), and hours between. */
+/** Visits with a brush that one mother gets on a day (common practice: 3-4 times). */
 export const VISITS_A_DAY = 4;
+/** Hours between two of them [M]. */
 export const HOURS_BETWEEN = 3;
-/** A stigma laid bare takes pollen for about so many days [M]. */
+/** A stigma laid bare takes pollen for about so many days, where the catalogue says nothing [M]. */
 const RECEPTIVE_DAYS = 2;
 const HOUR = 3_600_000;
 /** Visits lie between this long after sunrise (dew off) and before sunset [M]. */
@@ -151,7 +152,7 @@ function motherOf(
   on: (at: string) => LocalDate,
 ): Mother | null {
   const emasculated = flower.emasculatedAt as string;
-  if (addDays(on(emasculated), RECEPTIVE_DAYS) < date) return null;
+  if (addDays(on(emasculated), growing.crop.stigmaDays?.value[0] ?? RECEPTIVE_DAYS) < date) return null;
   const today = flower.pollinations.filter(({ at }) => on(at) === date).length;
   const last = flower.pollinations[flower.pollinations.length - 1];
   // A cone pushed over the stigma stays there: one visit is enough.

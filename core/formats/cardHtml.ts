@@ -1,5 +1,6 @@
 import { FOUND_CODES, SHUT_CODES, type CardRow } from '../rounds';
 
+/** Sizes of paper that a card can be printed on. */
 export const PAPERS = ['A4', 'Letter', 'strip'] as const;
 export type Paper = (typeof PAPERS)[number];
 

@@ -6,6 +6,7 @@ export type Cell = string | number | boolean | null | undefined;
  * RFC 4180 text: CRLF after every record, a field quoted only where it must be. With `guardFormulas` a text
  * that a spreadsheet would run (it starts with = + - @, tab or carriage return) gets an apostrophe in front;
  * numbers stay numbers.
+ * @example csvText([['plant', '=1+1']], { guardFormulas: true }) // "plant,'=1+1\r\n"
  */
 export function csvText(
   rows: readonly (readonly Cell[])[],

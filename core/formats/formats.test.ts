@@ -8,6 +8,7 @@ import cases from './fixtures/csv.json';
 import versionOne from './fixtures/version-1.json';
 import versionTwo from './fixtures/version-2.json';
 import versionThree from './fixtures/version-3.json';
+import versionFour from './fixtures/version-4.json';
 
 const good = demoLog(4).slice(0, 30) as AnyEvent[];
 const changed = (change: (event: Record<string, unknown>) => unknown, index = 3) =>
@@ -46,6 +47,29 @@ describe('our file', () => {
       [...state.flowers.values()].flatMap(({ sightings }) => sightings.map(({ ovaryMm }) => ovaryMm)),
     ).toEqual([18]);
     expect(read.practice.map(({ kind }) => kind)).toEqual(['practised', 'rehearsed']);
+  });
+
+  test('events of version 4 are read for ever: a counted group, a pollination of which no tool was said', () => {
+    const read = fromJson(JSON.stringify(versionFour));
+    if (!read.ok) throw new Error(read.message);
+    const state = fold(read.events);
+    expect([...state.stands.values()].flatMap(({ groups }) => groups)).toMatchObject([
+      { how: 'insects', worked: 12, set: 7, bent: null },
+    ]);
+    expect([...state.flowers.values()].flatMap(({ pollinations }) => pollinations)[0]).toMatchObject({
+      tool: null,
+    });
+    expect([...state.varieties.values()].map(({ traits }) => traits)).toEqual([{}, {}]);
+  });
+
+  test('what a variety carries goes out and comes back; what it cannot carry is refused by name', () => {
+    const variety = good.find(({ kind }) => kind === 'varietyAdded') as AnyEvent;
+    const withTraits = (traits: unknown) =>
+      fromJson(JSON.stringify({ format: 'steady-trowel', version: 1, events: [{ ...variety, traits }] }));
+    const read = withTraits({ f1: true, picked: 'ripe' });
+    expect(read.ok && read.events).toMatchObject([{ traits: { f1: true, picked: 'ripe' } }]);
+    for (const wrong of [{ f1: 'yes' }, { picked: 'raw' }, { sweet: true }, 'F1'])
+      expect(withTraits(wrong)).toMatchObject({ ok: false, reason: 'invalid-event' });
   });
 
   test('events of version 3 are read for ever: goals, weather, clock notes, tallies, crosses', () => {

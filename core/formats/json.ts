@@ -1,6 +1,7 @@
 import { compareEvents, conflicts, upcast, validateEvent, type AnyEvent } from '../ledger';
 import { mergePractice, validatePractice, type PracticeRecord } from '../practice';
 
+/** What our files call themselves. */
 export const FORMAT = 'steady-trowel';
 /** 2: practice records beside the events. */
 export const FORMAT_VERSION = 2;

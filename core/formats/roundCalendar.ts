@@ -1,4 +1,4 @@
-import { morningOf } from '../bloom';
+import { bloomDayOf } from '../bloom';
 import { cropOf } from '../crops';
 import { cornDay } from '../corn';
 import { crossDay } from '../crosses';
@@ -78,7 +78,7 @@ function otherWork(state: State, place: Place, now: number) {
   const today = localDateOf(now, place.zone);
   const work: { kind: string; at: number; minutes: number; summary: string; description: string }[] = [];
   const { pairs } = cornDay(state, place, today);
-  const dry = morningOf(state, place, today).window(cropOf('corn')).opens;
+  const dry = bloomDayOf(state, place, today).window(cropOf('corn')).opens;
   if (pairs.length > 0 && dry > now)
     work.push({
       kind: 'corn',

@@ -6,7 +6,7 @@ import {
   minutesAfterSunrise,
   outcomeDays,
   outcomeOn,
-  tally,
+  countSet,
   weatherOf,
 } from '../fruitset';
 import { latestAt, type Flower, type State } from '../ledger';
@@ -17,6 +17,7 @@ import { csvText, type Cell } from './csv';
 
 const EPOCH = '1970-01-01T00:00:00.000Z';
 
+/** The tables that can be saved as CSV. */
 export const TABLES = ['flowers', 'trials', 'plants'] as const;
 export type Table = (typeof TABLES)[number];
 
@@ -242,7 +243,7 @@ function plantRows(state: State, zone: string, today: LocalDate): Cell[][] {
   ];
   const trials = allTrials(state, zone);
   for (const { plant, bed, variety, crop } of walkOrder(state)) {
-    const own = tally(
+    const own = countSet(
       trials.filter((trial) => trial.plant === plant.id),
       today,
     );

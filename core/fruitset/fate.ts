@@ -77,8 +77,17 @@ export function fateOf(flower: Flower, crop: Crop, zone: string, today: LocalDat
   return facts && fateOn(facts, crop, today);
 }
 
+/** Days after pollination on which a fruit of this crop is owed its last look. */
 export function lastLookDay(crop: Crop): number {
   return crop.looks.value[crop.looks.value.length - 1]?.day ?? crop.verdictDay.value;
+}
+
+/**
+ * The days after pollination on which a look at this crop tells something.
+ * @example lookDays(cropOf('tomato')) // [4, 7, 12]
+ */
+export function lookDays(crop: Crop): readonly number[] {
+  return crop.looks.value.map(({ day }) => day);
 }
 
 /** By this day a fruit is ripe and gone, or there never was one: nothing is left to look at. */

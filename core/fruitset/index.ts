@@ -3,7 +3,7 @@ export * from './fate';
 export * from './trials';
 export * from './trialTable';
 export { groupTrials } from './groups';
-export * from './tally';
+export * from './setCount';
 export * from './shrinkage';
 export * from './needs';
 export * from './rates';

@@ -20,6 +20,7 @@ export interface IntervalOptions {
  * Clopper-Pearson: exact, from beta quantiles (R: `binom.test`).
  * Jeffreys: beta(1/2, 1/2) posterior, limits 0 and 1 at the ends (Brown, Cai & DasGupta 2001).
  * Throws `successes`, `trials` or `confidence` for values out of range.
+ * @example proportionInterval(8, 10, { method: 'wilson', confidence: 0.95 }) // { low: 0.490, high: 0.943 }
  */
 export function proportionInterval(
   successes: number,
@@ -46,7 +47,10 @@ export function proportionInterval(
   }
 }
 
-/** One-sided exact upper limit for a share (Clopper-Pearson). No trials: 1. Throws as `proportionInterval`. */
+/**
+ * One-sided exact upper limit for a share (Clopper-Pearson). No trials: 1. Throws as `proportionInterval`.
+ * @example upperBound(0, 60, 0.95) // 0.049
+ */
 export function upperBound(successes: number, trials: number, confidence: number): number {
   checkCounts(successes, trials, confidence);
   return successes === trials ? 1 : jStat.beta.inv(confidence, successes + 1, trials - successes);

@@ -17,6 +17,7 @@ export const MOST_POLLINATIONS = 100_000;
  * The least number of pollinations that gives at least `fruitsWanted` fruits with probability `assurance` or more,
  * when the set rate is only known as a beta distribution (beta-binomial tail, summed exactly). 0 wanted needs 0;
  * Infinity past 100 000. Throws by field.
+ * @example pollinationsNeeded({ fruitsWanted: 5, alpha: 12, beta: 8, assurance: 0.9 }) // 13
  */
 export function pollinationsNeeded({ fruitsWanted, alpha, beta, assurance }: PollinationsWanted): number {
   if (!Number.isInteger(fruitsWanted) || fruitsWanted < 0)
@@ -40,7 +41,10 @@ export function pollinationsNeeded({ fruitsWanted, alpha, beta, assurance }: Pol
   return high;
 }
 
-/** P(at least `wanted` of `n`) under a beta-binomial. */
+/**
+ * P(at least `wanted` of `n`) under a beta-binomial.
+ * @example chanceOfAtLeast(5, 12, 12, 8) // 0.894
+ */
 export function chanceOfAtLeast(wanted: number, n: number, alpha: number, beta: number): number {
   if (wanted <= 0) return 1;
   if (wanted > n) return 0;

@@ -1,5 +1,5 @@
 import { isWhole, lastCheck } from '../bloom';
-import type { Closure, Crop, Family } from '../crops';
+import type { Closure, Crop } from '../crops';
 import type { Flower, State } from '../ledger';
 import { growing } from '../patch';
 import type { LocalDate } from '../time';
@@ -25,13 +25,8 @@ interface Prior {
   readonly weight: number;
 }
 
-/** Share of hand-pollinated females that set [M]; worth this many flowers of the grower's own. */
-const SET_PRIOR: Readonly<Record<Family, Prior>> = {
-  cucurbit: { mean: 0.6, weight: 6 },
-  corn: { mean: 0.85, weight: 6 },
-  nightshade: { mean: 0.4, weight: 6 },
-  strawberry: { mean: 0.9, weight: 6 },
-};
+/** The catalogue's share of flowers that set is worth this many flowers of the grower's own [M]. */
+const SET_WEIGHT = 6;
 /** Share of closures found whole [M]. */
 const WHOLE_PRIOR: Readonly<Record<Closure, Prior>> = {
   tape: { mean: 0.86, weight: 10 },
@@ -62,7 +57,7 @@ interface Count {
   n: number;
 }
 
-function tally(count: Count, good: boolean): void {
+function noteIn(count: Count, good: boolean): void {
   count.n++;
   if (good) count.k++;
 }
@@ -84,7 +79,7 @@ function countsIn(part: TrialPart, state: State): PartCounts {
     const at = growing(state, flower.plant);
     if (!at) continue;
     for (const key of [`c/${at.crop.id}/${closure}`, `v/${at.variety.id}/${closure}`])
-      tally(countOf(counts.whole, key), isWhole(check.result));
+      noteIn(countOf(counts.whole, key), isWhole(check.result));
   }
   countTrials(counts.set, part.rows);
   return counts;
@@ -147,7 +142,8 @@ function ratesFrom(state: State, zone: string): Rates {
     return [own, { k: all.k - own.k, n: all.n - own.n }] as const;
   };
   return {
-    set: (crop, variety) => posterior(SET_PRIOR[crop.family], ...split(set, crop.id, variety)),
+    set: (crop, variety) =>
+      posterior({ mean: crop.setShare.value, weight: SET_WEIGHT }, ...split(set, crop.id, variety)),
     whole: (crop, variety, closure) =>
       posterior(WHOLE_PRIOR[closure], ...split(whole, crop.id, variety, `/${closure}`)),
   };

@@ -13,7 +13,7 @@ import {
   minutesAfterSunrise,
   outcomeDays,
   outcomeOn,
-  tally,
+  countSet,
   trialsOfStand,
   weatherOf,
   type Outcome,
@@ -33,7 +33,7 @@ function patch() {
   };
   const rowOf = (flower: FlowerId) =>
     allTrials(garden.state, garden.place.zone).find(({ id }) => id === flower) as Trial;
-  const sum = (today: string) => tally(allTrials(garden.state, garden.place.zone), today);
+  const sum = (today: string) => countSet(allTrials(garden.state, garden.place.zone), today);
   return { garden, stand, plants, female, rowOf, sum };
 }
 
@@ -139,7 +139,7 @@ test('a counted group is a row of its own, and takes in the tallies of its days'
   count(plant, '2026-07-03', 4);
   count(other, '2026-07-03', 5);
   const rows = () => trialsOfStand(garden.state, stand, garden.place.zone);
-  expect(tally(rows(), '2026-07-04')).toMatchObject({ worked: 15, waiting: 15 });
+  expect(countSet(rows(), '2026-07-04')).toMatchObject({ worked: 15, waiting: 15 });
   const group = {
     kind: 'groupCounted',
     stand,
@@ -152,7 +152,7 @@ test('a counted group is a row of its own, and takes in the tallies of its days'
     bent: 1,
   } as const;
   garden.write(garden.time('2026-07-12', 9), group);
-  expect(tally(rows(), '2026-07-12')).toMatchObject({ worked: 15, set: 4, dropped: 2, waiting: 9 });
+  expect(countSet(rows(), '2026-07-12')).toMatchObject({ worked: 15, set: 4, dropped: 2, waiting: 9 });
   // What insects did is no count of what hands did on the same days.
   garden.write(garden.time('2026-07-12', 9, 1), {
     ...group,
@@ -161,7 +161,7 @@ test('a counted group is a row of its own, and takes in the tallies of its days'
     worked: 10,
     set: 3,
   });
-  expect(tally(rows(), '2026-07-12')).toMatchObject({ worked: 25, set: 7, dropped: 9, waiting: 9 });
+  expect(countSet(rows(), '2026-07-12')).toMatchObject({ worked: 25, set: 7, dropped: 9, waiting: 9 });
   expect(rows().find(({ how }) => how === 'insects')).toMatchObject({
     kind: 'group',
     until: '2026-07-05',
@@ -219,7 +219,7 @@ test('whatever was looked at in whatever order, every trial has one outcome and 
       const today = addDays(DAY, ahead);
       const rows = allTrials(garden.state, garden.place.zone);
       const outcomes = rows.map((row) => outcomeOn(row, today) as Outcome);
-      const counted = tally(rows, today);
+      const counted = countSet(rows, today);
       expect(counted.worked).toBe(6);
       expect(counted.set + counted.dropped + counted.waiting + counted.notLookedAt).toBe(6);
       expect(outcomes.filter((each) => each === 'lost-later').length).toBe(counted.lostLater);

@@ -17,6 +17,7 @@ export interface GoalPart {
   readonly pollinations: number;
 }
 
+/** A part of a goal that wants nothing. */
 export const NO_PART: GoalPart = { wanted: 0, set: 0, waiting: 0, left: 0, pollinations: 0 };
 
 /** Fruits by which parents that are still missing would come in, and flowers waiting now that would bring some of them. */

@@ -1,4 +1,13 @@
-import { closureFacts, closuresFor, seedsPerGram, sexesOf, type Closure, type Crop } from '../crops';
+import {
+  closureFacts,
+  closuresFor,
+  daysToEatOf,
+  middleOf,
+  seedsPerGram,
+  sexesOf,
+  type Closure,
+  type Crop,
+} from '../crops';
 import { pollinationsNeeded, ratesOf, workTime, type Rate } from '../fruitset';
 import type { Goal, Place, Stand, State, Variety } from '../ledger';
 import { growing, mainPatch, plantsOfStand } from '../patch';
@@ -48,8 +57,6 @@ export interface GoalSum {
   readonly standing: GoalStanding;
 }
 
-/** Females a plant opens on a morning in season, where nothing is known yet [M]. */
-const FEMALES_A_PLANT = 0.25;
 /** A share given by hand counts as known to the point. */
 const POINT = 1e6;
 /** Share of the females that open which a plan can count on: rain, slips and spoilt flowers take the rest [M]. */
@@ -98,8 +105,8 @@ export function goalSum(
     : NO_PART;
   const toShut = shuttingFor(state, place, crop, variety.id, goal, forSeed.pollinations, males.value);
   const pollinations = forSeed.pollinations + forKitchen.pollinations;
-  const left = timeLeft(goal, crop, season, wanted.fruits > 0, today);
-  const flowering = perMorning ?? plants.length * FEMALES_A_PLANT;
+  const left = timeLeft(goal, crop, variety, season, wanted.fruits > 0, today);
+  const flowering = perMorning ?? plants.length * middleOf(crop.femalesADay.value);
   return {
     stand,
     variety,
@@ -198,12 +205,13 @@ function shuttingFor(
 function timeLeft(
   goal: Goal,
   crop: Crop,
+  variety: Variety,
   season: Season,
   forSeed: boolean,
   today: LocalDate,
 ): Pick<GoalSum, 'lastUsefulOn' | 'morningsLeft'> {
   const until = goal.by ?? season.frost.early;
-  const ripens = forSeed ? crop.daysToSeed : (crop.daysToEat ?? crop.daysToSeed);
+  const ripens = forSeed ? crop.daysToSeed : (daysToEatOf(crop, variety.traits) ?? crop.daysToSeed);
   const lastUsefulOn = until && ripens ? addDays(until, -ripens.value[1]) : null;
   if (season.over) return { lastUsefulOn, morningsLeft: 0 };
   return {
@@ -239,6 +247,7 @@ function standingOf({
   return flowers > USABLE * perMorning * mornings ? 'behind' : 'on-course';
 }
 
+/** What flowers of this crop are shut with here: as the patch has chosen, where the crop can take that. */
 export function closureOf(state: State, crop: Crop): Closure {
   const wanted = (mainPatch(state)?.schools.closure ?? 'tape') as Closure;
   const possible = closuresFor(crop, sexesOf(crop)[0] ?? 'female');
@@ -247,7 +256,9 @@ export function closureOf(state: State, crop: Crop): Closure {
 
 function seedsOf({ seed }: Goal, crop: Crop): number | null {
   if (seed === null) return null;
-  return seed.unit === 'seeds' ? seed.amount : seed.amount * (seedsPerGram(crop.id)?.value ?? 1);
+  if (seed.unit === 'seeds') return seed.amount;
+  const perGram = seedsPerGram(crop.id);
+  return seed.amount * (perGram ? middleOf(perGram.value) : 1);
 }
 
 /** A careful number: a third of the way up the catalogue's range, unless the grower says. */

@@ -137,6 +137,7 @@ const tassel: Record<Stage, Shows> = {
   spent: { branches: { spread: 1 }, spikelets: { gaping: 1 }, anthers: { dry: 1 }, tap: { 'no-dust': 1 } },
 };
 
+/** The key to ear shoots and tassels of corn. */
 export function cornKey(crop: Crop): Key {
   return {
     crop: crop.id,

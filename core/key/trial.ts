@@ -102,4 +102,5 @@ function questionAt(key: Key, entry: Entry, place: number) {
   }
 }
 
+/** Every key of the catalogue put to the test. */
 export const tryAllKeys = (): Trial[] => catalogue.map(({ id }) => tryKey(id));

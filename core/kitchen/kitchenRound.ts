@@ -1,4 +1,4 @@
-import type { Crop, Tool } from '../crops';
+import { isEdible, type Crop, type Tool } from '../crops';
 import type { State } from '../ledger';
 import { walkOrder, type Growing } from '../patch';
 import { localDateOf, type LocalDate } from '../time';
@@ -27,7 +27,9 @@ export function kitchenRound(state: State, zone: string, date: LocalDate): Kitch
   return walkOrder(state)
     .filter(
       ({ stand, crop }) =>
-        (stand.reason === 'fruit' || (stand.goal?.kitchenFruits ?? 0) > 0) && crop.family !== 'corn',
+        (stand.reason === 'fruit' || (stand.goal?.kitchenFruits ?? 0) > 0) &&
+        isEdible(crop) &&
+        crop.family !== 'corn',
     )
     .map((growing): KitchenPlant => {
       const { tallies } = growing.plant;
@@ -49,6 +51,7 @@ export function kitchenTools(crop: Crop): readonly Tool[] {
   return crop.tools.filter((tool) => tool !== 'anthers' && tool !== 'pouring');
 }
 
+/** What a crop is usually worked with for the kitchen. */
 export function kitchenTool(crop: Crop): Tool {
   return kitchenTools(crop)[0] ?? 'brush';
 }

@@ -2,7 +2,7 @@ import { cropOf } from '../crops';
 import { fateOf } from '../fruitset';
 import { growing, mainPatch, plantName, plantsOfStand } from '../patch';
 import { testIds } from '../testing';
-import { fold, type AnyEvent, type State } from '.';
+import { fold, type AnyEvent, type NotedDay, type State } from '.';
 
 const ids = testIds(21);
 const START = Date.parse('2026-07-13T17:00:00.000Z');
@@ -53,6 +53,50 @@ describe('patch', () => {
   test('a choice that this version does not offer leaves the default', () => {
     const odd = after(event({ kind: 'schoolChosen', patch, school: 'males', choice: 'eleven' }));
     expect(mainPatch(odd)?.schools.males).toBe('crop');
+  });
+  test('each value of a day’s weather stands on its own: hand over file over station, of one source the latest', () => {
+    const note = (origin: 'hand' | 'file' | 'station', values: Partial<NotedDay>) =>
+      event({
+        kind: 'weatherNoted',
+        patch,
+        origin,
+        days: [
+          {
+            date: '2026-07-10',
+            minC: null,
+            maxC: null,
+            rainMm: null,
+            dewPointC: null,
+            felt: null,
+            ...values,
+          },
+        ],
+      });
+    const weather = (...notes: AnyEvent[]) => mainPatch(after(...notes))?.weather['2026-07-10'];
+    const file = note('file', { minC: 14, maxC: 27, dewPointC: 12, rainMm: 0 });
+    // A note of rain alone leaves the temperatures and the dew point of the file.
+    const rain = note('hand', { rainMm: 9 });
+    for (const notes of [
+      [file, rain],
+      [rain, file],
+    ] as const)
+      expect(weather(...notes)).toMatchObject({
+        minC: 14,
+        maxC: 27,
+        dewPointC: 12,
+        rainMm: 9,
+        origin: 'file',
+      });
+    expect(weather(file, rain, note('station', { rainMm: 1, windFromDeg: 90 }))).toMatchObject({
+      rainMm: 9,
+      windFromDeg: 90,
+    });
+    expect(weather(rain, note('hand', { rainMm: 2 }))).toMatchObject({
+      rainMm: 2,
+      minC: null,
+      origin: 'hand',
+    });
+    expect(weather(file, note('hand', { maxC: 31 }))).toMatchObject({ minC: 14, maxC: 31, origin: 'hand' });
   });
   test('of two patches brought together the one begun first is in front', () => {
     const older = {

@@ -1,6 +1,7 @@
 import { DEFAULT_SCHOOLS, SCHOOLS, type SchoolChoices } from '../crops';
-import type { LedgerEvent } from './events';
-import type { Bed, Flower, Note, Patch, Plant, Stand, Variety } from './views';
+import type { LedgerEvent, NotedDay } from './events';
+import type { WeatherOrigin } from './values';
+import type { Bed, Flower, Note, Patch, Plant, Stand, Variety, WeatherView } from './views';
 
 type Draftable<T> = { -readonly [K in keyof T]: T[K] extends readonly (infer U)[] ? U[] : T[K] };
 
@@ -8,13 +9,39 @@ type Draftable<T> = { -readonly [K in keyof T]: T[K] extends readonly (infer U)[
 // that founds it (begun, added, seen) is missing: another phone may still bring it.
 
 const TRUST = { station: 0, file: 1, hand: 2 } as const;
+const VALUES = ['minC', 'maxC', 'rainMm', 'dewPointC', 'felt', 'windFromDeg'] as const;
+/** For each value of a day how far its source is trusted. */
+type Trusted = Partial<Record<(typeof VALUES)[number], WeatherOrigin>>;
 
+/** A day's weather with one more note of it: each value stands on its own, so a note of rain alone leaves the temperatures. */
+function withNote(
+  known: { readonly view: WeatherView; readonly from: Trusted } | undefined,
+  day: NotedDay,
+  origin: WeatherOrigin,
+): { readonly view: WeatherView; readonly from: Trusted } {
+  const from: Trusted = { ...known?.from };
+  const view: Record<string, unknown> = { windFromDeg: null, ...(known?.view ?? day) };
+  for (const value of VALUES) {
+    const before = from[value];
+    if (day[value] === null || day[value] === undefined || (before && TRUST[origin] < TRUST[before]))
+      continue;
+    view[value] = day[value];
+    from[value] = origin;
+  }
+  const said = [from.minC, from.maxC].filter((each) => each !== undefined);
+  const told = said.length > 0 ? said : Object.values(from);
+  view.origin = told.reduce((best, each) => (TRUST[each] > TRUST[best] ? each : best), told[0] ?? origin);
+  return { view: view as unknown as WeatherView, from };
+}
+
+/** A patch from the events in force that speak of it; `null` where none begins it. */
 export function derivePatch(id: string, events: readonly LedgerEvent[]): Patch | null {
   let patch: Draftable<Patch> | null = null;
   let place: Patch['place'] = null;
   let schools: SchoolChoices = DEFAULT_SCHOOLS;
   let frostOn: Patch['frostOn'] = null;
-  const weather: Record<string, Patch['weather'][string]> = {};
+  const weather: Record<string, WeatherView> = {};
+  const days = new Map<string, ReturnType<typeof withNote>>();
   const notes: Note[] = [];
   for (const event of events) {
     if (event.kind === 'patchBegun') {
@@ -38,15 +65,16 @@ export function derivePatch(id: string, events: readonly LedgerEvent[]): Patch |
     } else if (event.kind === 'frostExpected') frostOn = event.frostOn;
     else if (event.kind === 'weatherNoted') {
       for (const day of event.days) {
-        const known = weather[day.date];
-        if (!known || TRUST[event.origin] >= TRUST[known.origin])
-          weather[day.date] = { ...day, origin: event.origin };
+        const noted = withNote(days.get(day.date), day, event.origin);
+        days.set(day.date, noted);
+        weather[day.date] = noted.view;
       }
     } else if (event.kind === 'noted') notes.push(noteOf(event));
   }
   return patch && { ...patch, place, schools, frostOn };
 }
 
+/** A bed from the events in force that speak of it; `null` where none adds it. */
 export function deriveBed(id: string, events: readonly LedgerEvent[]): Bed | null {
   let bed: Bed | null = null;
   const notes: Note[] = [];
@@ -59,16 +87,18 @@ export function deriveBed(id: string, events: readonly LedgerEvent[]): Bed | nul
   return bed;
 }
 
+/** A variety from the events in force that speak of it; `null` where none adds it. */
 export function deriveVariety(id: string, events: readonly LedgerEvent[]): Variety | null {
   let variety: Variety | null = null;
   for (const event of events) {
     if (event.kind !== 'varietyAdded') continue;
-    const { patch, name, crop, shape, system = null } = event;
-    variety = { id, patch, name, crop, shape, system, event: event.id };
+    const { patch, name, crop, shape, system = null, traits = {} } = event;
+    variety = { id, patch, name, crop, shape, system, traits, event: event.id };
   }
   return variety;
 }
 
+/** A stand from the events in force that speak of it; `null` where none adds it. */
 export function deriveStand(id: string, events: readonly LedgerEvent[]): Stand | null {
   let stand: Stand | null = null;
   let goal: Stand['goal'] = null;
@@ -88,6 +118,7 @@ export function deriveStand(id: string, events: readonly LedgerEvent[]): Stand |
   return stand && { ...stand, goal };
 }
 
+/** A plant from the events in force that speak of it; `null` where none adds it. */
 export function derivePlant(id: string, events: readonly LedgerEvent[]): Plant | null {
   let founding: Extract<LedgerEvent, { kind: 'plantAdded' }> | null = null;
   let ended: Plant['ended'] = null;
@@ -146,6 +177,7 @@ export function derivePlant(id: string, events: readonly LedgerEvent[]): Plant |
 
 const NONE: readonly never[] = [];
 
+/** A flower from the events in force that speak of it; `null` where it was never seen. */
 export function deriveFlower(id: string, events: readonly LedgerEvent[]): Flower | null {
   let founding: Extract<LedgerEvent, { kind: 'flowerSeen' }> | null = null;
   let node: number | null = null;

@@ -1,4 +1,15 @@
-import type { Closure, CropId, FruitShape, Reason, SchoolKey, Sex, SexSystem, Stage, Tool } from '../crops';
+import type {
+  Closure,
+  CropId,
+  FruitShape,
+  Reason,
+  SchoolKey,
+  Sex,
+  SexSystem,
+  Stage,
+  Tool,
+  VarietyTraits,
+} from '../crops';
 import type {
   BedId,
   EventId,
@@ -11,42 +22,22 @@ import type {
   SubjectKind,
 } from '../ids';
 import type { Instant, LocalDate } from '../time';
+import type {
+  CheckResult,
+  ClockNote,
+  Felt,
+  HARVEST_FOR,
+  Health,
+  LookResult,
+  LossCause,
+  Precious,
+  Purpose,
+  SEED_UNITS,
+  WeatherOrigin,
+} from './values';
 
 /** The version written into new events. Older ones are read for ever (`upcast`). */
-export const SCHEMA_VERSION = 4;
-
-export const CHECK_RESULTS = ['whole', 'torn', 'holed', 'insect', 'not-open', 'gone'] as const;
-/** What the closure looked like at dawn. */
-export type CheckResult = (typeof CHECK_RESULTS)[number];
-
-export const LOOK_RESULTS = ['growing', 'same', 'yellowing', 'gone'] as const;
-export type LookResult = (typeof LOOK_RESULTS)[number];
-
-export const LOSS_CAUSES = [
-  'knocked-off',
-  'not-pollinated',
-  'poorly-pollinated',
-  'blossom-end-rot',
-  'too-much-fruit',
-  'heat',
-  'pest',
-  'weather',
-  'rot',
-  'unknown',
-] as const;
-export type LossCause = (typeof LOSS_CAUSES)[number];
-
-export const HEALTH = ['healthy', 'doubtful', 'sick'] as const;
-export type Health = (typeof HEALTH)[number];
-
-export const PURPOSES = ['seed', 'kitchen'] as const;
-export type Purpose = (typeof PURPOSES)[number];
-
-export const PRECIOUS = ['spare', 'keep', 'rare'] as const;
-/** How much the seed is worth: can be had again, keeps a variety going, or is all there is. */
-export type Precious = (typeof PRECIOUS)[number];
-
-export const SEED_UNITS = ['seeds', 'grams'] as const;
+export const SCHEMA_VERSION = 5;
 
 /** What a stand is to bring. Since version 3. */
 export interface Goal {
@@ -72,13 +63,7 @@ export interface Goal {
   };
 }
 
-export const FELT = ['cold', 'cool', 'mild', 'warm', 'hot'] as const;
-export type Felt = (typeof FELT)[number];
-
-export const WEATHER_ORIGINS = ['hand', 'file', 'station'] as const;
-export type WeatherOrigin = (typeof WEATHER_ORIGINS)[number];
-
-/** One day's weather as somebody noted it; `null` = not noted. Since version 3. */
+/** One day's weather as somebody noted it; `null` or absent = not noted. Since version 3. */
 export interface NotedDay {
   readonly date: LocalDate;
   readonly minC: number | null;
@@ -86,13 +71,9 @@ export interface NotedDay {
   readonly rainMm: number | null;
   readonly dewPointC: number | null;
   readonly felt: Felt | null;
+  /** Where the wind came from, degrees clockwise from north. Since version 5. */
+  readonly windFromDeg?: number | null;
 }
-
-export const CLOCK_NOTES = ['opened', 'shut', 'insects'] as const;
-/** Something seen at that moment: the flowers of a stand open, or have shut; insects are about. */
-export type ClockNote = (typeof CLOCK_NOTES)[number];
-
-export const HARVEST_FOR = ['kitchen', 'seed'] as const;
 
 export interface Place {
   readonly name: string;
@@ -152,6 +133,8 @@ export interface VarietyAdded extends Recorded<'varietyAdded'> {
   readonly shape: FruitShape;
   /** How its flowers are made, where it differs from the crop's usual way. Since version 2. */
   readonly system?: SexSystem;
+  /** What else was said of it. Since version 5. */
+  readonly traits?: VarietyTraits;
 }
 export interface StandAdded extends Recorded<'standAdded'> {
   readonly stand: StandId;
@@ -384,6 +367,7 @@ export const SUBJECT_FIELD: Readonly<Record<EventKind, SubjectKind | 'subject'>>
   withdrawn: 'subject',
 };
 
+/** Whether this version knows the event’s kind; others are kept as they came. */
 export function isKnown(event: AnyEvent): event is LedgerEvent {
   return Object.hasOwn(SUBJECT_FIELD, event.kind);
 }

@@ -1,3 +1,4 @@
+export * from './values';
 export * from './events';
 export * from './views';
 export { placeSchema, notedDay, MOST_DAYS } from './payloads';

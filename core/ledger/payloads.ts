@@ -3,6 +3,8 @@ import {
   CLOSURES,
   CROP_IDS,
   FRUIT_SHAPES,
+  PEPPER_SPECIES,
+  PICKED,
   REASONS,
   SCHOOLS,
   SEX_SYSTEMS,
@@ -12,6 +14,7 @@ import {
 } from '../crops';
 import { EVENT_ID, SUBJECT_KINDS, subjectIdPattern, type SubjectKind } from '../ids';
 import { isInstant, isLocalDate, isZone } from '../time';
+import { type EventKind } from './events';
 import {
   CHECK_RESULTS,
   CLOCK_NOTES,
@@ -24,12 +27,12 @@ import {
   PURPOSES,
   SEED_UNITS,
   WEATHER_ORIGINS,
-  type EventKind,
-} from './events';
+} from './values';
 
 // Characters that draw nothing or turn the reading direction round: a name holding them shows as another name.
 const UNSEEN = /[\u0000-\u0008\u000b-\u001f\u007f\u202a-\u202e\u2066-\u2069\ufeff]/;
 
+/** Text of at most so many characters without unseen ones; over several lines where `lines` says so. */
 export const text = (most: number, lines = false) =>
   Joi.string()
     .max(most)
@@ -44,6 +47,7 @@ const oneOf = (values: readonly string[]) =>
     .required();
 const EARLIEST = '1990-01-01';
 const LATEST = '2200-01-01';
+/** An instant within the years a garden log can speak of. */
 export const instant = Joi.string().custom((value: string, helpers) =>
   isInstant(value) && value >= EARLIEST && value < LATEST ? value : helpers.error('time.instant'),
 );
@@ -101,6 +105,7 @@ export const notedDay = Joi.object({
     .valid(...FELT)
     .allow(null)
     .required(),
+  windFromDeg: Joi.number().min(0).less(360).allow(null).optional(),
 }).custom((day: { minC: number | null; maxC: number | null }, helpers) =>
   day.minC !== null && day.maxC !== null && day.maxC < day.minC ? helpers.error('weather.order') : day,
 );
@@ -137,6 +142,17 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
     system: Joi.string()
       .valid(...SEX_SYSTEMS)
       .optional(),
+    traits: Joi.object({
+      species: Joi.string()
+        .valid(...PEPPER_SPECIES)
+        .optional(),
+      picked: Joi.string()
+        .valid(...PICKED)
+        .optional(),
+      f1: Joi.boolean().optional(),
+      seedless: Joi.boolean().optional(),
+      small: Joi.boolean().optional(),
+    }).optional(),
   }),
   standAdded: () => ({ stand: id('stand'), bed: id('bed'), variety: id('variety'), reason: oneOf(REASONS) }),
   goalSet: () => ({ stand: id('stand'), goal: goal().allow(null).required() }),

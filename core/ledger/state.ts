@@ -21,6 +21,7 @@ export interface State extends ViewTables {
   readonly count: number;
 }
 
+/** The state of a log without events. */
 export function emptyState(): State {
   return {
     log: new Map(),

@@ -35,4 +35,5 @@ export type ViewTables = {
   readonly [Kind in SubjectKind as (typeof SUBJECTS)[Kind]['table']]: ReadonlyMap<SubjectId, ViewOf[Kind]>;
 };
 export type ViewTable = keyof ViewTables;
+/** The tables of the state, one for each kind of subject. */
 export const VIEW_TABLES: readonly ViewTable[] = Object.values(SUBJECTS).map(({ table }) => table);

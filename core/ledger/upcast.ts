@@ -14,6 +14,8 @@ const STEPS: readonly (((event: Loose) => Loose) | null)[] = [
   null,
   // 4: tool and shutAgain of pollinated may be absent. What versions up to 3 wrote unasked, the view reads as not recorded.
   null,
+  // 5: traits on varietyAdded; more of what weather notes, looks and losses can say. All optional.
+  null,
 ];
 
 if (STEPS.length !== SCHEMA_VERSION - 1)

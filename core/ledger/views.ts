@@ -8,23 +8,12 @@ import type {
   SexSystem,
   Stage,
   Tool,
+  VarietyTraits,
 } from '../crops';
 import type { BedId, EventId, FlowerId, PatchId, PlantId, StandId, VarietyId } from '../ids';
 import type { Instant, LocalDate } from '../time';
-import type {
-  CheckResult,
-  ClockNote,
-  Father,
-  Goal,
-  GroupCounted,
-  Health,
-  LookResult,
-  LossCause,
-  NotedDay,
-  Place,
-  Purpose,
-  WeatherOrigin,
-} from './events';
+import type { Father, Goal, GroupCounted, NotedDay, Place } from './events';
+import type { CheckResult, ClockNote, Health, LookResult, LossCause, Purpose, WeatherOrigin } from './values';
 
 /** What the events of one subject add up to. Plain data; made by `derive`, edited by nobody. */
 export interface Note {
@@ -41,7 +30,8 @@ export interface Patch {
   /** `MM-DD`, or `null` while nobody said. */
   readonly frostOn: string | null;
   /** What was noted of each day; by hand stands over a file, a file over a station. */
-  readonly weather: Readonly<Record<LocalDate, NotedDay & { readonly origin: WeatherOrigin }>>;
+  /** By day: each value from the source trusted most (hand, then file, then station), and of these the latest. */
+  readonly weather: Readonly<Record<LocalDate, WeatherView>>;
   readonly notes: readonly Note[];
 }
 export interface Bed {
@@ -55,6 +45,8 @@ export interface Bed {
   readonly event: EventId;
   readonly notes: readonly Note[];
 }
+/** What is noted of a day; `origin` is where its temperatures are from, or what there is where it has none. */
+export type WeatherView = Required<NotedDay> & { readonly origin: WeatherOrigin };
 export interface Variety {
   readonly id: VarietyId;
   readonly patch: PatchId;
@@ -63,6 +55,7 @@ export interface Variety {
   readonly shape: FruitShape;
   /** `null`: the crop's usual way. */
   readonly system: SexSystem | null;
+  readonly traits: VarietyTraits;
   readonly event: EventId;
 }
 /** A counted group of flowers, as it was entered. */

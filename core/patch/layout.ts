@@ -7,6 +7,7 @@ const PATH_M = 0.6;
 /** Plants whose rows lie closer than this are one row [M]. */
 const SAME_ROW_M = 0.4;
 
+/** A bed’s size in metres where nobody measured it. */
 export const DEFAULT_BED = { lengthM: 8, widthM: 1.5 } as const;
 
 /** Where a new bed goes when nobody has measured: below the ones there are, a path between. Metres. */
@@ -81,10 +82,12 @@ export function walkOrder(state: State): Growing[] {
   );
 }
 
+/** Walking order of beds. */
 export function compareBeds(a: Bed, b: Bed): number {
   return a.yM - b.yM || a.xM - b.xM || (a.id < b.id ? -1 : 1);
 }
 
+/** Walking order of a bed’s plants. */
 export function comparePlants(a: Plant, b: Plant): number {
   return a.label.localeCompare(b.label, 'en', { numeric: true }) || (a.id < b.id ? -1 : 1);
 }

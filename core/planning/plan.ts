@@ -2,7 +2,9 @@ import type { PlannedRoute, PlanRequest, RoundPlan } from './planQuestion';
 import { improve } from './planSearch';
 import { prepare } from './planTables';
 
+/** Steps of search for a plan from nothing. */
 export const FULL_EFFORT = 3_000_000;
+/** Steps of search where a plan before is mended. */
 export const MEND_EFFORT = 300_000;
 
 /**
@@ -13,9 +15,18 @@ export const MEND_EFFORT = 300_000;
  * Throws `workers` without any, `stops` for a repeated id or a need that is no collecting stop, `startAt` or `deadline`.
  */
 export function planRound(request: PlanRequest): RoundPlan {
+  const pieces = planInPieces(request);
+  for (;;) {
+    const piece = pieces.next();
+    if (piece.done) return piece.value;
+  }
+}
+
+/** `planRound` in pieces of a few milliseconds, for who may want to stop between them; the same plan, the same errors. */
+export function* planInPieces(request: PlanRequest): Generator<void, RoundPlan> {
   const search = prepare(request);
   const warm = request.current?.map(({ worker, stops }) => ({ worker, ids: stops.map(({ id }) => id) }));
-  const best = improve(
+  const best = yield* improve(
     search,
     warm ?? null,
     request.effort ?? (warm ? MEND_EFFORT : FULL_EFFORT),

@@ -25,6 +25,7 @@ export const EXACT_STOPS = 13;
  * asked). Who comes early waits. Exact up to 13 stops, by the best end for each set of stops done and last stop
  * (Held & Karp 1962); beyond that the best of insertions improved by moves, and then `null` only says that none was
  * found. `null` when no order keeps the windows. Throws `travel` when the tables do not fit together.
+ * @example solveRoute({ travel: [[0, 4, 1], [4, 0, 2], [1, 2, 0]], windowOpen: [0, 0, 0], windowClose: [99, 99, 99], service: [0, 1, 1], startTime: 0, returnToStart: false }) // { order: [2, 1], finish: 5 }
  */
 export function solveRoute(problem: RouteProblem): Route | null {
   const { travel, windowOpen, windowClose, service } = problem;

@@ -20,6 +20,7 @@ export interface TransportAnswer {
  * Whole visits of males to females: as many as can be, then the least cost of those (exact: successive shortest
  * paths with potentials). Throws `capacity` or `need` for anything but whole numbers of 0 or more, `cost` for a
  * table of another shape or a cost that is no number.
+ * @example transport({ capacity: [2, 1], need: [1, 2], cost: [[1, 3], [null, 2]] }) // { flow: [[1, 1], [0, 1]], total: 3, cost: 6 }
  */
 export function transport({ capacity, need, cost }: TransportProblem): TransportAnswer {
   whole('capacity', capacity);

@@ -316,4 +316,5 @@ function whenWords(crop: Crop, sex: Sex, stage: Stage): string {
     : `${verb} in ${least === most ? least : `${least}-${most}`} days.`;
 }
 
+/** Whether a text names a skill of the trainer. */
 export const isSkill = (text: string): text is Skill => (SKILLS as readonly string[]).includes(text);

@@ -37,7 +37,10 @@ const highestIn = remembered(
   },
 );
 
-/** The mark after the highest in use; marks written in another way are left alone. `1-A` on a new patch. */
+/**
+ * The mark after the highest in use; marks written in another way are left alone. `1-A` on a new patch.
+ * @example nextMark(['1-A']) // '1-B'
+ */
 export function nextMark(used: Iterable<string | null>): string {
   let highest = -1;
   for (const mark of used) {

@@ -1,4 +1,4 @@
-import { morningOf } from '../bloom';
+import { bloomDayOf } from '../bloom';
 import { cardHtml } from '../formats';
 import type { FlowerId, PlantId } from '../ids';
 import { validateEvent, SCHEMA_VERSION } from '../ledger';
@@ -32,7 +32,7 @@ function card(names: readonly string[] = ['Slate Dome']) {
     garden.place,
     DAWN,
     'dawn',
-    morningOf(garden.state, garden.place, DAWN),
+    bloomDayOf(garden.state, garden.place, DAWN),
     { now: round?.window.opens ?? 0, people: ['me'], deadline: round?.end ?? 0 },
   );
   return { garden, rows: cardRows(garden.state, round?.stops ?? [], question.match, (row) => markAt(row)) };

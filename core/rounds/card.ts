@@ -15,6 +15,7 @@ export const FOUND_CODES: Readonly<Record<CheckResult, string>> = {
   'not-open': 'N',
   gone: 'G',
 };
+/** What is pencilled on the card for a closure as found. */
 export const SHUT_CODES: Readonly<Record<Closure | 'open', string>> = {
   tape: 'T',
   'mesh-bag': 'M',
@@ -80,6 +81,7 @@ export interface CardEntry {
   readonly marked: boolean | null;
 }
 
+/** A line of the card that nobody filled in. */
 export const BLANK_ENTRY: CardEntry = { found: null, males: null, shutAgain: null, marked: null };
 
 /**

@@ -1,4 +1,4 @@
-import { morningOf } from '../bloom';
+import { bloomDayOf } from '../bloom';
 import type { FlowerId, PlantId } from '../ids';
 import { TEST_PLACE, TestGarden, type Planted } from '../testGarden';
 import { planRound } from '../planning';
@@ -30,7 +30,7 @@ function shutAll(garden: TestGarden, { plants }: Planted, females: number, males
 }
 
 function ask(garden: TestGarden, more: { people?: string[]; now?: number; carrying?: string | null } = {}) {
-  const morning = morningOf(garden.state, garden.place, DAWN);
+  const morning = bloomDayOf(garden.state, garden.place, DAWN);
   const round = pollinationRound(garden.state, garden.place, DAWN, 'dawn');
   return dawnQuestion(garden.state, garden.place, DAWN, 'dawn', morning, {
     now: more.now ?? round?.window.opens ?? 0,
@@ -158,7 +158,7 @@ test('a small-flowered crop is not picked before it opens', () => {
   const garden = new TestGarden();
   shutAll(garden, garden.plant('melon', 'Quiet Bell', 3), 1, 2);
   const question = ask(garden, { now: garden.time(DAWN, 4, 50) });
-  const opens = morningOf(garden.state, garden.place, DAWN).window(
+  const opens = bloomDayOf(garden.state, garden.place, DAWN).window(
     garden.growing([...garden.state.plants.keys()][0] as PlantId).crop,
   ).opens;
   const plan = planDawn(question);

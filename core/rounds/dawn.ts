@@ -2,7 +2,7 @@ import type { FlowerId, PlantId } from '../ids';
 import type { Place, State } from '../ledger';
 import { fatherVarietyOf, growing, mainPatch, walkOrder } from '../patch';
 import type { LocalDate } from '../time';
-import { lastCheck, type Morning, type OpenWindow, shutMales } from '../bloom';
+import { lastCheck, type BloomDay, type OpenWindow, shutMales } from '../bloom';
 import { workTime } from '../fruitset';
 import { malesFor, femalesPerMale } from '../goals';
 import {
@@ -70,7 +70,7 @@ export function dawnQuestion(
   place: Place,
   date: LocalDate,
   kind: 'dawn' | 'dusk',
-  morning: Morning,
+  morning: BloomDay,
   options: DawnOptions,
 ): DawnQuestion {
   const stops = stopsOf(state, date, place.zone, kind).filter(
@@ -158,7 +158,7 @@ function gathered(
 function collectingStop(
   state: State,
   { id, plant, variety, males }: Collecting,
-  morning: Morning,
+  morning: BloomDay,
   picked: (male: FlowerId) => boolean,
   closes: number,
 ): PlanStop {
@@ -180,7 +180,7 @@ function collectingStop(
 function flowerStop(
   state: State,
   stop: Stop,
-  morning: Morning,
+  morning: BloomDay,
   needs: ReadonlySet<string> | undefined,
   endOf: (window: OpenWindow) => number,
 ): PlanStop {

@@ -1,5 +1,6 @@
 export * from './stops';
 export * from './next';
+export * from './eveningEntry';
 export * from './dawn';
 export * from './steps';
 export * from './stopWork';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { teachingFlowers } from '../bloom';
 import { cropOf } from '../crops';
-import { allTrials, tally, ratesOf, workTime } from '../fruitset';
+import { allTrials, countSet, ratesOf, workTime } from '../fruitset';
 import type { FlowerId, PlantId } from '../ids';
 import { fold } from '../ledger';
 import { TestGarden } from '../testGarden';
@@ -45,7 +45,7 @@ function kept(garden: TestGarden, state: TestGarden['state'], variety: string) {
     mark: nextMarkIn(state),
     work: workTime(state, squash),
     looks: looksDue(state, zone, today).map(({ flower, due }) => `${flower.id} ${due.scheduled}`),
-    tally: tally(allTrials(state, zone), today),
+    tally: countSet(allTrials(state, zone), today),
     teaching: teachingFlowers(state, today)
       .map(({ id }) => id)
       .sort(),

@@ -1,6 +1,6 @@
 import {
   gardenDay,
-  morningOf,
+  bloomDayOf,
   NO_WEATHER,
   windowNow,
   type GardenDay,
@@ -66,12 +66,13 @@ export function pollinationRound(
 ): PollinationRound | null {
   const stops = stopsOf(state, date, place.zone, kind);
   if (stops.length === 0) return null;
-  const morning = morningOf(state, place, date, weatherOf);
+  const morning = bloomDayOf(state, place, date, weatherOf);
   const { day } = morning;
   const toDo = stops.filter((stop) => stop.state === 'to-do' || stop.state === 'later');
   const windows = stops.map(({ growing: { crop } }) => morning.window(crop));
   const window = {
     opens: Math.min(...windows.map(({ opens }) => opens)),
+    bestUntil: Math.max(...windows.map(({ bestUntil }) => bestUntil)),
     closes: Math.max(...windows.map(({ closes }) => closes)),
   };
   // At dusk no bee sets the end, but the light does: an hour past the last of it [M].

@@ -1,4 +1,4 @@
-import { morningOf } from '../bloom';
+import { bloomDayOf } from '../bloom';
 import type { FlowerId, PlantId } from '../ids';
 import { TestGarden } from '../testGarden';
 import {
@@ -34,7 +34,7 @@ function morning(varieties: readonly string[] = ['Slate Dome'], plants = 4) {
     garden.work(at(minute), mother as FlowerId, males as FlowerId[]);
   };
   const question = () =>
-    dawnQuestion(garden.state, garden.place, DAWN, 'dawn', morningOf(garden.state, garden.place, DAWN), {
+    dawnQuestion(garden.state, garden.place, DAWN, 'dawn', bloomDayOf(garden.state, garden.place, DAWN), {
       now: at(0),
       people: ['me'],
       deadline: round().end,

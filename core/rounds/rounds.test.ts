@@ -140,7 +140,7 @@ describe('what comes next', () => {
     expect(nextRounds(demo, DEMO_PLACE, demoStart()).map(({ kind }) => kind)).toEqual(['dawn', 'walk']);
   });
   test('when its flowers have closed the round is over; after the walk comes the next dawn', () => {
-    expect(kinds(demo, '2026-07-14T10:30:00.000Z')).toEqual(['walk 2026-07-14']);
+    expect(kinds(demo, '2026-07-14T14:30:00.000Z')).toEqual(['walk 2026-07-14']);
     const evening = Date.parse('2026-07-14T20:30:00.000Z');
     const later = fold([...log, ...demoMeanwhile(demo, demoStart(), evening)]);
     expect(nextRounds(later, DEMO_PLACE, evening)[0]).toMatchObject({ kind: 'dawn', date: '2026-07-15' });

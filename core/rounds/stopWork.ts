@@ -18,6 +18,7 @@ export interface StopAnswers {
   readonly beeIn: boolean | null;
 }
 
+/** A stop at which nothing has been answered yet. */
 export const NO_ANSWERS: StopAnswers = {
   found: null,
   kitchen: false,

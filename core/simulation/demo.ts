@@ -15,10 +15,13 @@ export const DEMO_PLACE: Place = {
   longitude: 14.6,
   zone: 'Europe/Ljubljana',
 };
+/** The season that the demo shows. */
 export const DEMO_SEED = 20_260_714;
+/** The first garden day of the demo. */
 export const DEMO_SEASON_START: LocalDate = '2026-05-16';
 /** The first evening on which anybody wrote anything down. */
 const FIRST_EVENING: LocalDate = '2026-06-18';
+/** The garden day that the demo opens on. */
 export const DEMO_TODAY: LocalDate = '2026-07-14';
 
 /** Where the demo clock starts: 05:05 on a morning in July, the round waiting. Epoch ms. */

@@ -19,6 +19,7 @@ import { addDays, daysBetween, toInstant, type LocalDate } from '../time';
 import { budsOf, closureAtDawn, lookOn, outcomeOf, sizeOn, stageOn } from './truth';
 
 const MINUTE = 60_000;
+/** The device that the demo’s entries are from. */
 export const DEMO_DEVICE = 'demo';
 
 /** A ledger being written by simulated people, moment by moment. */

@@ -1,4 +1,4 @@
-import { allTrials, fateOf, tally } from '../fruitset';
+import { allTrials, fateOf, countSet } from '../fruitset';
 import { fold, validateEvent } from '../ledger';
 import { growing, walkOrder } from '../patch';
 import { pollinationRound } from '../rounds';
@@ -38,7 +38,7 @@ test('a round waits, looks are due, and every fate has come up', () => {
     ),
   );
   for (const fate of ['waiting', 'set', 'dropped'] as const) expect(fates).toContain(fate);
-  const all = tally(allTrials(state, DEMO_PLACE.zone), DEMO_TODAY);
+  const all = countSet(allTrials(state, DEMO_PLACE.zone), DEMO_TODAY);
   // Neither a patch where everything takes nor one where nothing does would teach anything.
   expect(all.share).toBeGreaterThan(0.4);
   expect(all.share).toBeLessThan(0.85);

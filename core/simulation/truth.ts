@@ -30,6 +30,7 @@ function chance(seed: number, ...about: (string | number)[]): Random {
   return seededRandom(hashText(`${seed}/${about.join('/')}`));
 }
 
+/** The made-up weather of a day: spells of some days, warm or cool, with rain in the cool ones. */
 export function weatherOn(seed: number, date: LocalDate): Weather {
   const random = chance(seed, 'weather', date);
   const spell = chance(seed, 'spell', Math.floor(Date.parse(date) / (5 * 86_400_000)))();

@@ -27,6 +27,7 @@ function saturationKPa(temperatureC: number): number {
 /**
  * Dew point in C from air temperature (C) and relative humidity (%, above 0 to 100), Magnus form of Alduchov &
  * Eskridge 1996. Throws `temperatureC` or `relativeHumidityPct`.
+ * @example dewPoint(25, 60) // 16.7
  */
 export function dewPoint(temperatureC: number, relativeHumidityPct: number): number {
   finite(temperatureC, 'temperatureC');
@@ -35,7 +36,10 @@ export function dewPoint(temperatureC: number, relativeHumidityPct: number): num
   return (B_C * gamma) / (A - gamma);
 }
 
-/** Relative humidity in % from air temperature and dew point, both C; the inverse of `dewPoint`. Throws by field. */
+/**
+ * Relative humidity in % from air temperature and dew point, both C; the inverse of `dewPoint`. Throws by field.
+ * @example humidityFromDewPoint(25, 16.7) // 60.0
+ */
 export function humidityFromDewPoint(temperatureC: number, dewPointC: number): number {
   return (
     (100 * saturationKPa(finite(dewPointC, 'dewPointC'))) /
@@ -43,7 +47,10 @@ export function humidityFromDewPoint(temperatureC: number, dewPointC: number): n
   );
 }
 
-/** Vapour pressure deficit in kPa: how much more water the air could hold. Throws as `dewPoint`. */
+/**
+ * Vapour pressure deficit in kPa: how much more water the air could hold. Throws as `dewPoint`.
+ * @example vapourPressureDeficit(25, 60) // 1.26
+ */
 export function vapourPressureDeficit(temperatureC: number, relativeHumidityPct: number): number {
   return saturationKPa(finite(temperatureC, 'temperatureC')) * (1 - checkHumidity(relativeHumidityPct) / 100);
 }
@@ -51,6 +58,7 @@ export function vapourPressureDeficit(temperatureC: number, relativeHumidityPct:
 /**
  * Heat index in C: how hot the air feels in the shade. The algorithm of the US National Weather Service (Rothfusz
  * 1990 regression with its two adjustments, Steadman's simple form below 80 F). Sun adds up to 8 C. Throws by field.
+ * @example heatIndex(35, 50) // 40.7
  */
 export function heatIndex(temperatureC: number, relativeHumidityPct: number): number {
   const t = (finite(temperatureC, 'temperatureC') * 9) / 5 + 32;
@@ -62,6 +70,7 @@ export function heatIndex(temperatureC: number, relativeHumidityPct: number): nu
 /**
  * The mean of compass directions in degrees, as the direction of their summed unit vectors: of 350 and 10 that is 0. Calm opposites
  * that cancel out give the first of them. Mardia & Jupp, Directional Statistics, 2000. Throws `directions` without any.
+ * @example meanDirection([350, 10]) // 0
  */
 export function meanDirection(degrees: readonly number[]): number {
   const first = degrees[0];

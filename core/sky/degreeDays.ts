@@ -13,6 +13,7 @@ export interface DegreeDayInput {
  * Degree-days of one day, in C days, never negative. average: mean of the extremes less the base. modified: both
  * extremes first held between base and cap (the corn rule 86/50 F). sine: mean over one cosine wave of what lies
  * above the base, cut off at the cap (Baskerville & Emin 1969). Throws `maxC` when below `minC`, and by field.
+ * @example degreeDays({ minC: 12, maxC: 28, baseC: 10, method: 'average' }) // 10
  */
 export function degreeDays({ minC, maxC, baseC, capC, method }: DegreeDayInput): number {
   const given = { minC, maxC, baseC, capC: capC ?? 0 };

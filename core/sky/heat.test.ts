@@ -24,10 +24,11 @@ test.each([
   expect(heatCare(day(maxC, dewPointC))?.care ?? null).toBe(care);
 });
 
-test('feels like what the heat index says, and says nothing without a dew point', () => {
+test('feels like what the heat index says; without a dew point the night’s coldest stands for it', () => {
   const feels = heatCare(day(34, 22))?.feelsC ?? 0;
   expect(feels).toBeCloseTo(heatIndex(34, humidityFromDewPoint(34, 22)), 9);
-  expect(heatCare(day(45, null))).toBeNull();
+  expect(heatCare({ ...day(38, null), minC: 18 })).toEqual(heatCare({ ...day(38, 18), minC: 18 }));
+  expect(heatCare({ ...day(24, null), minC: 12 })).toBeNull();
 });
 
 test('air that is wetter than can be is taken as full', () => {

@@ -22,6 +22,7 @@ export interface SunTimes {
  * arcmin refraction; civil: sun's centre at -6 degrees. `null` where there is no such crossing (polar day and
  * night: ordinary, the interface says so). Height and hills are not considered. From the suncalc package.
  * Throws `latitude`, `longitude` or `date` for values out of range.
+ * @example sunTimes({ latitude: 70, longitude: 20 }, '2026-06-21').sunset // null
  */
 export function sunTimes({ latitude, longitude }: Coordinates, date: LocalDate): SunTimes {
   if (!(latitude >= -90 && latitude <= 90)) {

@@ -60,6 +60,7 @@ export interface Noted {
   readonly maxC: number | null;
   readonly rainMm: number | null;
   readonly dewPointC: number | null;
+  readonly windFromDeg?: number | null;
   readonly felt: 'cold' | 'cool' | 'mild' | 'warm' | 'hot' | null;
   readonly origin: 'hand' | 'file' | 'station';
 }
@@ -124,7 +125,7 @@ export function weatherOn(
     rainMm: note?.rainMm ?? base.rainMm,
     dewPointC: note?.dewPointC ?? base.dewPointC,
     cloudPct: base.cloudPct,
-    windFromDeg: base.windFromDeg,
+    windFromDeg: note?.windFromDeg ?? base.windFromDeg,
     source,
   };
 }
@@ -140,7 +141,7 @@ export function weatherSeries(
   return Array.from({ length: days }, (_, i) => weatherOn(place, addDays(from, i), noted, station));
 }
 
-/** Whether somebody or something measured or foretold it; a curve of the climate says nothing of that day. */
+/** Whether somebody or something measured or foretold its warmth; a curve of the climate says nothing of that day. Its rain is known where it is not `null`. */
 export function isKnownWeather(day: WeatherDay): boolean {
   return day.source !== 'climate';
 }

@@ -8,6 +8,7 @@ export interface Town {
   readonly zone: string;
 }
 
+/** Towns to pick a place from. */
 export const towns: readonly Town[] = ROWS.map(([name, country, latitude, longitude, zone]) => ({
   name,
   country,

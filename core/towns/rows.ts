@@ -2,6 +2,7 @@
  * database, files zone.tab and iso3166.tab (public domain). Name, country, latitude, longitude, zone. */
 type Row = readonly [name: string, country: string, latitude: number, longitude: number, zone: string];
 
+/** Name, country, latitude, longitude and zone of each. */
 // prettier-ignore
 export const ROWS: readonly Row[] = [
   ["Abidjan", "Côte d'Ivoire", 5.32, -4.03, "Africa/Abidjan"],

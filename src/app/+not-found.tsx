@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { Key } from '@/ui/controls';
+import { Button } from '@/ui/controls';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
 
@@ -8,7 +8,7 @@ export default function NotFound() {
   return (
     <Page
       title="Nothing grows here"
-      foot={<Key title="Go to Today" look="main" onPress={() => router.replace('/')} />}
+      foot={<Button title="Go to Today" look="main" onPress={() => router.replace('/')} />}
     >
       <Txt>There is no such page in Steady Trowel. Your records are untouched.</Txt>
     </Page>

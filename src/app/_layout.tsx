@@ -5,9 +5,9 @@ import { GardenProvider, useMaybeGarden } from '@/data/garden/garden';
 import { usePrefs } from '@/data/device/prefs';
 import { Fault } from '@/ui/Fault';
 import { Frame } from '@/ui/Frame';
-import { KeysSheet } from '@/ui/KeysSheet';
+import { ShortcutsSheet } from '@/ui/ShortcutsSheet';
 import { Notices } from '@/ui/Notices';
-import { useKeys } from '@/ui/useKeys';
+import { useShortcuts } from '@/ui/useShortcuts';
 import { ControlsTheme, LightProvider } from '@/ui/theme';
 
 export default function Layout() {
@@ -62,7 +62,7 @@ function Lit() {
   const undo = garden?.undo;
   const store = garden?.store;
   const open = Boolean(garden?.patch);
-  useKeys(
+  useShortcuts(
     useMemo(
       () => ({
         t: open ? () => router.navigate('/') : null,
@@ -89,7 +89,7 @@ function Lit() {
         bare={bare}
       >
         <Slot />
-        <KeysSheet open={keysShown} onClose={() => setKeysShown(false)} />
+        <ShortcutsSheet open={keysShown} onClose={() => setKeysShown(false)} />
       </Frame>
     </LightProvider>
   );

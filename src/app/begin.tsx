@@ -6,7 +6,7 @@ import { useDraft } from '@/data/device/draft';
 import { useChooseSpace, useGarden } from '@/data/garden/garden';
 import { readPlace } from '@/data/forms/placeForm';
 import { plantingDrafts } from '@/data/forms/planting';
-import { Card, Field, Key, Notice } from '@/ui/controls';
+import { Card, Field, Button, Notice } from '@/ui/controls';
 import { PlacePicker, type PlaceDraft } from '@/ui/PlacePicker';
 import { NEW_STAND, StandForm, type StandDraft } from '@/ui/patch/StandForm';
 import { gated } from '@/ui/Gate';
@@ -76,13 +76,13 @@ function BeginPatch() {
         <>
           {errors.form ? <Notice tone="brick" text={errors.form} /> : null}
           {Object.keys(errors).length > 0 ? <Notice tone="brick" text={Object.values(errors)[0]} /> : null}
-          <Key
+          <Button
             title={`Begin with ${value.plants} ${value.plants === 1 ? 'plant' : 'plants'}`}
             look="main"
             busy={busy}
             onPress={() => void begin()}
           />
-          <Key
+          <Button
             title="Back"
             look="quiet"
             small

@@ -15,7 +15,7 @@ import { useDawnPlan } from '@/data/round/dawnPlan';
 import { useGarden } from '@/data/garden/garden';
 import { useWeather } from '@/data/weather/weather';
 import { usePrinted } from '@/data/round/printed';
-import { Card, Key, Notice, Tile, Tiles } from '@/ui/controls';
+import { Card, Button, Notice, Tile, Tiles } from '@/ui/controls';
 import { CardEntryForm } from '@/ui/card/CardEntryForm';
 import { PaperView } from '@/ui/card/PaperView';
 import { gated } from '@/ui/Gate';
@@ -59,7 +59,7 @@ function CardPage() {
   const { printed, remember } = usePrinted(round ? `${round.kind}/${round.date}` : null, state);
   if (!round)
     return (
-      <Page title="Round card" foot={<Key title="Back to Today" onPress={() => router.navigate('/')} />}>
+      <Page title="Round card" foot={<Button title="Back to Today" onPress={() => router.navigate('/')} />}>
         <Txt>No flower is shut for a round. Flowers are shut on the evening walk.</Txt>
       </Page>
     );
@@ -106,7 +106,7 @@ function PrintCard({
       over={`${dayText(round.date)} · start by ${time(round.startBy)}`}
       foot={
         <>
-          <Key
+          <Button
             title={`Print the card: ${plural(rows.length, 'line')}`}
             look="main"
             disabled={rows.length === 0}
@@ -115,7 +115,7 @@ function PrintCard({
               frame.current?.contentWindow?.print();
             }}
           />
-          <Key
+          <Button
             title="Enter a filled-in card"
             onPress={() => {
               onPrinted();
@@ -161,7 +161,7 @@ function EnterCard({
     <Page
       title="Enter the card"
       over={dayText(round.date)}
-      corner={<Key title="Back" look="quiet" small onPress={onBack} />}
+      corner={<Button title="Back" look="quiet" small onPress={onBack} />}
     >
       <UndoLine />
       {told ? <Notice tone="leaf" text={told} /> : null}

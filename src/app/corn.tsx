@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { plantName, walkOrder, type Growing } from '@core/patch';
-import { morningOf, windowNow } from '@core/bloom';
+import { bloomDayOf, windowNow } from '@core/bloom';
 import { clockText } from '@core/time';
 import { cornDay, pourDrafts, type Ear, type EarPair } from '@core/corn';
 import { nextMarkIn } from '@core/purity';
@@ -11,25 +11,15 @@ import type { Draft } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { useWeather } from '@/data/weather/weather';
-import { Badge, Card, Key, Notice } from '@/ui/controls';
+import { Badge, Card, Button, Notice } from '@/ui/controls';
 import { FlowerRow } from '@/ui/FlowerRow';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Steps } from '@/ui/Steps';
 import { Txt } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
+import { WINDS } from '@/ui/weather/words';
 import { plural } from '@/ui/words';
-
-const WINDS = [
-  'north',
-  'north-east',
-  'east',
-  'south-east',
-  'south',
-  'south-west',
-  'west',
-  'north-west',
-] as const;
 
 /** Corn's day: this morning's swaps, silk under the bags, tassels to bag this afternoon, shoots to scout. */
 function Corn() {
@@ -40,7 +30,7 @@ function Corn() {
   const corn = useMemo(() => cornDay(state, place, today, wind), [state, place, today, wind]);
   const crop = cropOf('corn');
   const dry = useMemo(
-    () => morningOf(state, place, today, weatherOf).window(cropOf('corn')),
+    () => bloomDayOf(state, place, today, weatherOf).window(cropOf('corn')),
     [state, place, today, weatherOf],
   );
   const time = (at: number) => clockText(at, place.zone, prefs.clock === '12');
@@ -92,7 +82,7 @@ function Corn() {
             </Txt>
             {corn.toBag.map(({ flower, growing }) => (
               <FlowerRow key={flower.id} flower={flower} growing={growing} note="no bag yet">
-                <Key
+                <Button
                   title="Bag on"
                   small
                   label={`Shoot bag on ${plantName(growing)}`}
@@ -109,14 +99,14 @@ function Corn() {
                 )}
                 <View style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}>
                   <Txt style={{ flex: 1 }}>Plant {growing.plant.label}</Txt>
-                  <Key
+                  <Button
                     title="New shoot, bagged"
                     small
                     label={`New shoot on ${plantName(growing)}, bag on`}
                     disabled={busy}
                     onPress={() => void newShoot(growing)}
                   />
-                  <Key
+                  <Button
                     title="Sheds"
                     small
                     label={`The tassel of ${plantName(growing)} sheds`}
@@ -156,6 +146,9 @@ function Corn() {
               Pollen lives minutes in the open.{' '}
               {wind === null ? '' : 'In this order: what is spilt drifts over ears already covered.'}
             </Txt>
+            <Txt size="label" tone="muted">
+              {crop.caution}
+            </Txt>
           </>
         ) : (
           <Txt tone="muted">
@@ -171,14 +164,14 @@ function Corn() {
             growing={pair.ear.growing}
             note={`${pair.turn}. from the tassel of ${plantName(pair.tassel.growing)} · silk ${pair.ear.silkDays === 0 ? 'since today' : plural(pair.ear.silkDays, 'day')}`}
           >
-            <Key
+            <Button
               title={`Both bags whole, poured, covered, mark ${nextMarkIn(state)}`}
               small
               label={`Both bags whole, poured over ${plantName(pair.ear.growing)} and covered, mark ${nextMarkIn(state)}`}
               disabled={busy}
               onPress={() => void pour(pair)}
             />
-            <Key
+            <Button
               title="Bag torn"
               small
               label={`The tassel bag of ${plantName(pair.tassel.growing)} is torn`}
@@ -216,7 +209,7 @@ function Corn() {
         </Txt>
         {corn.tasselsToBag.map(({ flower, growing }) => (
           <FlowerRow key={flower.id} flower={flower} growing={growing} note="shedding">
-            <Key
+            <Button
               title="Bag on"
               small
               label={`Tassel bag on ${plantName(growing)}`}
@@ -244,7 +237,7 @@ function SilkKey({
   onSave: (...drafts: Draft[]) => Promise<boolean>;
 }) {
   return (
-    <Key
+    <Button
       title="Silk is out"
       small
       label={`Silk is out on ${plantName(ear.growing)}`}

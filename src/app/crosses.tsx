@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { useRouter } from 'expo-router';
-import { closuresFor } from '@core/crops';
+import { closuresFor, hasCone, type Crop } from '@core/crops';
 import type { Flower } from '@core/ledger';
 import { plantName, walkOrder, type Growing } from '@core/patch';
 import { crossDay, visitDrafts, VISITS_A_DAY, type Mother } from '@core/crosses';
@@ -9,7 +9,7 @@ import { workSteps } from '@core/rounds';
 import { clockText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
-import { Card, Key, Notice, Tile, Tiles } from '@/ui/controls';
+import { Card, Button, Notice, Tile, Tiles } from '@/ui/controls';
 import { FlowerRow } from '@/ui/FlowerRow';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
@@ -24,7 +24,8 @@ function Crosses() {
   const { state, place, today, now, prefs, newId } = useGarden();
   const { busy, problem, save } = useRecording();
   const router = useRouter();
-  const [cone, setCone] = useState(false);
+  const [coneWanted, setCone] = useState(false);
+  const coneOf = (each: Crop) => coneWanted && hasCone(each);
   const day = useMemo(() => crossDay(state, place, today), [state, place, today]);
   const stands = walkOrder(state).filter(
     ({ crop, stand }) => crop.flowers.perfect && stand.reason === 'cross',
@@ -52,15 +53,16 @@ function Crosses() {
     const wanted = growing.stand.goal?.fatherVariety;
     const father = day.fathersReady.find((each) => each.growing.variety.id === wanted);
     if (!father) return Promise.resolve(false);
-    const tool = cone ? 'anthers' : 'brush';
+    const tool = coneOf(growing.crop) ? 'anthers' : 'brush';
     return save(
       ...visitDrafts(mother, father, tool, bagOf(growing), visits === 0 ? nextMarkIn(state) : null),
     );
   };
   // The key names all that it records.
-  const visitTitle = ({ visits }: Mother) =>
-    `${cone ? 'Cone over' : 'Dabbed'}, bagged${visits === 0 ? `, mark ${nextMarkIn(state)}` : ''}`;
+  const visitTitle = ({ visits, growing }: Mother) =>
+    `${coneOf(growing.crop) ? 'Cone over' : 'Dabbed'}, bagged${visits === 0 ? `, mark ${nextMarkIn(state)}` : ''}`;
   const crop = stands[0]?.crop;
+  const cone = crop !== undefined && coneOf(crop);
   return (
     <Page
       title="Crosses"
@@ -75,7 +77,7 @@ function Crosses() {
           </Txt>
           {day.fathersToBag.map(({ flower, growing }) => (
             <FlowerRow key={flower.id} flower={flower} growing={growing} note="about to open">
-              <Key
+              <Button
                 title="Bag on"
                 small
                 label={`Bag a father bud of ${plantName(growing)}`}
@@ -88,7 +90,7 @@ function Crosses() {
             <FlowerRow key={flower.id} flower={flower} growing={growing} note="bagged, open: ready" />
           ))}
           {fatherPlants.map((growing) => (
-            <Key
+            <Button
               key={growing.plant.id}
               title={`Bag a bud on ${plantName(growing)}`}
               small
@@ -113,7 +115,7 @@ function Crosses() {
           tone="pollen"
           text={`${growing.variety.name}: whose pollen? Choose the father’s variety in its goal.`}
         >
-          <Key
+          <Button
             title="Choose the father"
             small
             label={`Choose the father of ${growing.variety.name}`}
@@ -124,20 +126,22 @@ function Crosses() {
       {day.mothers.length > 0 && crop ? (
         <Card>
           <Txt size="heading">Pollen on</Txt>
-          <Tiles question="How">
-            <Tile
-              title="Dab with a brush"
-              note={`up to ${VISITS_A_DAY} visits`}
-              chosen={!cone}
-              onPress={() => setCone(false)}
-            />
-            <Tile
-              title="Father’s cone over the stigma"
-              note="once"
-              chosen={cone}
-              onPress={() => setCone(true)}
-            />
-          </Tiles>
+          {hasCone(crop) ? (
+            <Tiles question="How">
+              <Tile
+                title="Dab with a brush"
+                note={`up to ${VISITS_A_DAY} visits`}
+                chosen={!cone}
+                onPress={() => setCone(false)}
+              />
+              <Tile
+                title="Father’s cone over the stigma"
+                note="once"
+                chosen={cone}
+                onPress={() => setCone(true)}
+              />
+            </Tiles>
+          ) : null}
           <Steps steps={workSteps(crop, cone ? 'anthers' : 'brush', 'mesh-bag')} />
           {cone ? null : <HoldTimer seconds={3} verb="Dab" />}
           {day.fathersReady.length === 0 ? (
@@ -154,7 +158,7 @@ function Crosses() {
               note={`${plural(mother.visits, 'visit')}${mother.nextAt === null ? ', enough' : mother.nextAt <= now ? ', due now' : `, next ${time(mother.nextAt)}`}`}
             >
               {mother.nextAt === null ? null : (
-                <Key
+                <Button
                   title={visitTitle(mother)}
                   small
                   label={`${visitTitle(mother)}: pollen on ${plantName(mother.growing)}, visit ${mother.visits + 1}`}
@@ -163,7 +167,7 @@ function Crosses() {
                 />
               )}
               {mother.visits > 0 ? (
-                <Key
+                <Button
                   title="Fruit forms"
                   small
                   label={`A fruit forms on ${plantName(mother.growing)}`}
@@ -187,14 +191,14 @@ function Crosses() {
           </Txt>
           {day.toEmasculate.map(({ flower, growing }) => (
             <FlowerRow key={flower.id} flower={flower} growing={growing} note="right stage">
-              <Key
+              <Button
                 title="Anthers out, bagged"
                 small
                 label={`Anthers out of a bud on ${plantName(growing)}`}
                 disabled={busy}
                 onPress={() => void open(flower, growing)}
               />
-              <Key
+              <Button
                 title="Spoilt"
                 small
                 label={`A bud on ${plantName(growing)} was spoilt`}
@@ -204,7 +208,7 @@ function Crosses() {
             </FlowerRow>
           ))}
           {stands.map((growing) => (
-            <Key
+            <Button
               key={growing.plant.id}
               title={`Bud ready on ${plantName(growing)}`}
               label={`A bud at the right stage on ${plantName(growing)}`}
@@ -225,7 +229,7 @@ function Crosses() {
               growing={growing}
               note={flower.mark ? `mark ${flower.mark}` : 'fruit forms'}
             >
-              <Key
+              <Button
                 title="Bag off"
                 small
                 label={`Bag off ${plantName(growing)}`}

@@ -1,17 +1,17 @@
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useRouter } from 'expo-router';
-import { allTrials, fateOn, tally, type Fate, type Trial } from '@core/fruitset';
+import { allTrials, fateOn, countSet, type Fate, type Trial } from '@core/fruitset';
 import { growing, plantName } from '@core/patch';
 import { clockText, localDateOf, shortDayText, type LocalDate } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { SetChart } from '@/ui/charts/SetChart';
-import { Badge, Card, Key, Row, Tile, Tiles } from '@/ui/controls';
+import { Badge, Card, Button, Row, Tile, Tiles } from '@/ui/controls';
 import { flowerAppearance } from '@/ui/drawings/appearance';
 import { FlowerDrawing } from '@/ui/drawings/FlowerDrawing';
-import { talliesBy, workedFlowers, type Worked } from '@/ui/fruit/flowersOf';
+import { setCountsBy, workedFlowers, type Worked } from '@/ui/fruit/flowersOf';
 import { gated } from '@/ui/Gate';
-import { TallyStats } from '@/ui/fruit/TallyStats';
+import { SetStats } from '@/ui/fruit/SetStats';
 import { Page } from '@/ui/Page';
 import { Txt, useColours } from '@/ui/theme';
 import { causeWords, fateWords, flowerPlace } from '@/ui/words';
@@ -40,14 +40,14 @@ function Fruit() {
   const [byPlant, setByPlant] = useState(false);
   const trials = useMemo(() => allTrials(state, place.zone), [state, place.zone]);
   const worked = useMemo(() => workedFlowers(state, place.zone), [state, place.zone]);
-  const all = useMemo(() => tally(trials, today), [trials, today]);
+  const all = useMemo(() => countSet(trials, today), [trials, today]);
   const rows = useMemo(() => {
     const plantOf = ({ plant }: Trial) => {
       const found = plant === null ? null : growing(state, plant);
       return found && plantName(found);
     };
     const varietyOf = ({ variety }: Trial) => state.varieties.get(variety)?.name ?? null;
-    return talliesBy(trials, today, byPlant ? plantOf : varietyOf);
+    return setCountsBy(trials, today, byPlant ? plantOf : varietyOf);
   }, [trials, today, state, byPlant]);
   const listed = useMemo(
     () => worked.filter((each) => fate === 'all' || fateNow(each, today) === fate),
@@ -55,7 +55,10 @@ function Fruit() {
   );
   if (all.worked === 0) {
     return (
-      <Page title="Fruit" foot={<Key title="Go to Today" look="main" onPress={() => router.replace('/')} />}>
+      <Page
+        title="Fruit"
+        foot={<Button title="Go to Today" look="main" onPress={() => router.replace('/')} />}
+      >
         <Txt>
           Every female you pollinate comes up here, with what became of it. Shut some on the evening walk
           first.
@@ -129,7 +132,7 @@ function Fruit() {
           })}
           {listed.length === 0 ? <Txt tone="muted">None of these.</Txt> : null}
           {listed.length > shown ? (
-            <Key
+            <Button
               title={`Show ${Math.min(PAGE, listed.length - shown)} more of ${listed.length}`}
               onPress={() => setShown(shown + PAGE)}
             />
@@ -139,10 +142,10 @@ function Fruit() {
     >
       <Card>
         <Txt size="heading">Set and drop</Txt>
-        <TallyStats tally={all} />
-        <SetChart rows={[{ name: 'whole patch', tally: all }, ...rows]} />
+        <SetStats count={all} />
+        <SetChart rows={[{ name: 'whole patch', count: all }, ...rows]} />
         <Row>
-          <Key title={byPlant ? 'By variety' : 'By plant'} small onPress={() => setByPlant(!byPlant)} />
+          <Button title={byPlant ? 'By variety' : 'By plant'} small onPress={() => setByPlant(!byPlant)} />
         </Row>
         <Txt size="label" tone="muted">
           A trial is a worked female with a verdict. Those still waiting, and those nobody looked at in time,

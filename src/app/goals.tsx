@@ -7,7 +7,7 @@ import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
 import { readGoal, typedGoal } from '@/data/forms/goalForm';
 import { useGoals, useSumOf } from '@/data/foresight/goals';
-import { Card, Key, Notice } from '@/ui/controls';
+import { Card, Button, Notice } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { FrostCard } from '@/ui/goals/FrostCard';
 import { GoalForm } from '@/ui/goals/GoalForm';
@@ -86,7 +86,7 @@ function OneGoal({ stand, variety }: { stand: Stand; variety: Variety }) {
     <Page
       title={`Goal: ${variety.name}`}
       over={`${crop.name} · for ${reasonWords[stand.reason]}`}
-      corner={<Key title="Back" look="quiet" small label="Back to all goals" onPress={back} />}
+      corner={<Button title="Back" look="quiet" small label="Back to all goals" onPress={back} />}
       side={
         sum ? (
           <SumCard sum={sum} />
@@ -98,7 +98,7 @@ function OneGoal({ stand, variety }: { stand: Stand; variety: Variety }) {
         )
       }
       foot={
-        <Key
+        <Button
           title={
             asks || stand.goal === null || Object.keys(errors).length > 0
               ? 'Keep this goal'

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { mdiCog, mdiMagnify } from '@/ui/controls/iconPaths';
 import { useRouter } from 'expo-router';
-import { keepingHours, morningOf, morningOver } from '@core/bloom';
+import { keepingHours, bloomDayOf, morningOver } from '@core/bloom';
 import { bandDay, looksDue, nextRounds, type Round } from '@core/rounds';
 import { walkOrder } from '@core/patch';
 import { clockText, dayText } from '@core/time';
@@ -11,8 +11,8 @@ import { useOutlook } from '@/data/foresight/outlook';
 import { useTonight } from '@/data/foresight/tonight';
 import { useOnline } from '@/data/device/update';
 import { useWeather } from '@/data/weather/weather';
-import { DawnBand } from '@/ui/charts/DawnBand';
-import { Card, Icon, Key, Notice } from '@/ui/controls';
+import { DawnBand, type BandBar } from '@/ui/charts/DawnBand';
+import { Card, Icon, Button, Notice } from '@/ui/controls';
 import { LooksCard } from '@/ui/today/LooksCard';
 import { OutlookCard } from '@/ui/today/OutlookCard';
 import { GoalsCard } from '@/ui/today/GoalsCard';
@@ -41,7 +41,7 @@ function Today() {
   const hour12 = prefs.clock === '12';
   const first = rounds[0];
   const date = useMemo(() => bandDay(place, now).date, [place, now]);
-  const morning = useMemo(() => morningOf(state, place, date, weatherOf), [state, place, date, weatherOf]);
+  const morning = useMemo(() => bloomDayOf(state, place, date, weatherOf), [state, place, date, weatherOf]);
   const { day } = morning;
   const hours = useMemo(() => keepingHours(walkOrder(state)), [state]);
   const evening =
@@ -54,15 +54,16 @@ function Today() {
       now,
     );
   const windows = useMemo(() => {
-    const bars = new Map<string, { name: string; from: number; to: number }>();
+    const bars = new Map<string, BandBar>();
     // What has all day would only crowd what keeps hours.
     for (const { crop } of hours.length > 0 ? hours : walkOrder(state)) {
       const squash = crop.id.startsWith('squash');
       if (crop.clock.round !== (evening ? 'dusk' : 'dawn')) continue;
-      const { opens, closes } = morning.window(crop);
+      const { opens, bestUntil, closes } = morning.window(crop);
       bars.set(squash ? 'squash' : crop.id, {
         name: `${squash ? 'squash' : crop.name} open`,
         from: opens,
+        best: bestUntil,
         to: closes,
       });
     }
@@ -90,7 +91,7 @@ function Today() {
       title={dayText(today)}
       over={`${patch?.name ?? ''} · ${clockText(now, place.zone, hour12)}${online ? '' : ' · no network, none needed'}`}
       corner={
-        <Key
+        <Button
           title="Settings"
           look="quiet"
           small
@@ -113,7 +114,7 @@ function Today() {
       side={
         <>
           <LooksCard owed={owed} onOpen={() => router.navigate('/looks')} />
-          <Key
+          <Button
             title="What am I looking at? Ask the key"
             icon={<Icon path={mdiMagnify} />}
             onPress={() => router.navigate('/key')}
@@ -127,7 +128,7 @@ function Today() {
       {day.fromSun ? null : (
         <Notice
           tone="pollen"
-          text="The sun does not rise or set here on this date: the times are clock times, not the sun's."
+          text="The sun does not rise or set here on this date: the times hang on solar noon, and the insects on warmth."
         />
       )}
       <UndoLine />
@@ -141,13 +142,13 @@ function Today() {
       ) : null}
       {first?.kind === 'walk' ? <TonightCard plan={tonight} /> : null}
       <OtherRounds morning={morning} />
-      <WeatherCard date={day.date} />
+      <WeatherCard bloomDay={morning} />
       <SeenNow spreadMin={morning.spreadMin} />
       {first ? null : (
         <Card>
           <Txt size="heading">Nothing grows here yet</Txt>
           <Txt>Add a bed and its plants, and the evening walk begins.</Txt>
-          <Key title="Add plants" look="main" onPress={() => router.navigate('/patch')} />
+          <Button title="Add plants" look="main" onPress={() => router.navigate('/patch')} />
         </Card>
       )}
       {rounds.slice(1).map((round) => (
@@ -188,7 +189,7 @@ function Later({ round, onOpen }: { round: Round; onOpen: () => void }) {
             {dayText(round.date)} · {count}
           </Txt>
         </View>
-        <Key title="Open" small label={`Open: ${what}`} onPress={onOpen} />
+        <Button title="Open" small label={`Open: ${what}`} onPress={onOpen} />
       </View>
     </Card>
   );

@@ -3,7 +3,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { catalogue, CROP_IDS, sexesOf, type Crop, type CropId, type Sex } from '@core/crops';
 import { growing, walkOrder } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
-import { Key, Tile, Tiles } from '@/ui/controls';
+import { Button, Tile, Tiles } from '@/ui/controls';
 import { FlowerDrawing } from '@/ui/drawings/FlowerDrawing';
 import { gated } from '@/ui/Gate';
 import { KeyRun } from '@/ui/key/KeyRun';
@@ -48,7 +48,7 @@ function KeyPage() {
     <Page
       title="What am I looking at?"
       over="Of which crop is it?"
-      corner={<Key title="Back" look="quiet" small onPress={leave} />}
+      corner={<Button title="Back" look="quiet" small onPress={leave} />}
     >
       {first.length > 0 ? <Tiles question="In your patch">{first.map(tile)}</Tiles> : null}
       <Tiles question={first.length > 0 ? 'Others' : 'Crops'}>{rest.map(tile)}</Tiles>

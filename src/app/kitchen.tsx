@@ -1,7 +1,11 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
+import { isSticky, weatheredCrops } from '@core/bloom';
+import { kitchenStep } from '@core/crops';
 import { kitchenRound } from '@core/kitchen';
+import { addDays } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
+import { useWeather } from '@/data/weather/weather';
 import { Card, Notice, Stat } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { StandTally } from '@/ui/kitchen/StandTally';
@@ -18,8 +22,14 @@ function Kitchen() {
     plants.filter(({ growing }) => growing.stand.id === id),
   );
   const total = plants.reduce((sum, plant) => sum + plant.today, 0);
-  const crops = [...new Map(plants.map(({ growing: { crop } }) => [crop.id, crop])).values()];
-  const tomato = crops.some(({ id }) => id === 'tomato');
+  const crops = weatheredCrops(plants.map(({ growing }) => growing));
+  const steps = new Set(
+    plants.map(({ growing: { crop }, tool }) => `${crop.plural}: ${kitchenStep(crop, tool)}`),
+  );
+  const { weatherOf } = useWeather();
+  const weather = weatherOf(today);
+  const before = [weatherOf(addDays(today, -1))].filter((day) => day !== null);
+  const sticky = weather !== null && crops.some((each) => isSticky(each, weather, before));
   return (
     <Page
       title="Kitchen round"
@@ -33,21 +43,16 @@ function Kitchen() {
               name={`of ${plants.length} plants`}
             />
           </View>
-          {tomato ? (
-            <Txt>
-              Hold the truss from below and the vibrating tool to its stalk: a puff of pollen means a
-              near-certain set. Towards noon, when it is dry.
-            </Txt>
+          {sticky ? (
+            <Notice
+              tone="pollen"
+              text="Sticky air for days: tomato pollen clumps, and vibrating won’t help. Wait for drier days, air the tunnel."
+            />
           ) : null}
-          {crops.some(({ id }) => id === 'strawberry') ? (
-            <Txt>Brush round the whole middle of each open flower, about 3 seconds.</Txt>
-          ) : null}
-          {crops.some(({ family }) => family === 'cucurbit') ? (
-            <Txt>
-              Peel a male, twist and dab over every lobe, leave the flower open: insects may add to it.
-            </Txt>
-          ) : null}
-          {crops.map((crop) => (
+          {[...steps].map((words) => (
+            <Txt key={words}>{words}</Txt>
+          ))}
+          {crops.map(({ crop }) => (
             <Txt key={crop.id} size="label" tone="muted">
               {crop.plural}: {crop.caution}
             </Txt>

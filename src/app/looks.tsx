@@ -4,7 +4,8 @@ import { looksDue } from '@core/rounds';
 import { plantName } from '@core/patch';
 import type { Flower, LookResult } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
-import { Key } from '@/ui/controls';
+import { useLookDays } from '@/ui/fruit/useLookDays';
+import { Button } from '@/ui/controls';
 import { CauseSheet } from '@/ui/fruit/CauseSheet';
 import { LookRow } from '@/ui/fruit/LookRow';
 import { gated } from '@/ui/Gate';
@@ -18,6 +19,7 @@ function Looks() {
   const router = useRouter();
   const owed = useMemo(() => looksDue(state, place.zone, today), [state, place.zone, today]);
   const [asking, setAsking] = useState<{ flower: Flower; result: LookResult } | null>(null);
+  const lookDays = useLookDays();
   const answer = (flower: Flower, result: LookResult) => {
     if (result === 'yellowing' || result === 'gone') setAsking({ flower, result });
     else void record({ kind: 'lookedAt', flower: flower.id, result, sizeMm: null });
@@ -35,11 +37,13 @@ function Looks() {
     <Page
       title={owed.length === 0 ? 'All looked at' : `${owed.length} to look at`}
       over="Fruit owed a look today"
-      corner={<Key title="Back" look="quiet" small onPress={() => router.replace('/')} />}
+      corner={<Button title="Back" look="quiet" small onPress={() => router.replace('/')} />}
       side={rows.slice(half)}
     >
       <UndoLine />
-      {owed.length === 0 ? <Txt>Nothing more today. Worked flowers come up on day 3, 5 and 8.</Txt> : null}
+      {owed.length === 0 ? (
+        <Txt>{`Nothing more today. Worked flowers come up on the days when a look tells something: ${lookDays}.`}</Txt>
+      ) : null}
       {rows.slice(0, half)}
       <CauseSheet
         open={asking !== null}

@@ -7,7 +7,7 @@ import { compareBeds, comparePlants, flowersOn, growing, plantsOfStand, type Gro
 import { cropOf } from '@core/crops';
 import type { Bed, Stand, State } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
-import { Badge, Card, Icon, Key } from '@/ui/controls';
+import { Badge, Card, Icon, Button } from '@/ui/controls';
 import { BedSheet } from '@/ui/patch/BedSheet';
 import { StandEditSheet } from '@/ui/patch/StandEditSheet';
 import { StandSheet } from '@/ui/patch/StandSheet';
@@ -41,13 +41,13 @@ function PatchPage() {
       title={patch?.name ?? 'Patch'}
       over={`${plural(beds.length, 'bed')}, ${plural(standing, 'plant')}`}
       side={cards.length > half ? cards.slice(half) : undefined}
-      foot={<Key title="Add a bed" onPress={() => setEditing('new')} />}
+      foot={<Button title="Add a bed" onPress={() => setEditing('new')} />}
     >
       <UndoLine />
       {beds.length === 0 ? <Txt>No bed yet. Add one, then what grows in it.</Txt> : null}
       {cards.slice(0, half)}
       {bygone.length > 0 ? (
-        <Key
+        <Button
           title={
             all
               ? 'Hide the beds of earlier seasons'
@@ -96,7 +96,7 @@ function BedCard({ bed, onEdit, onPlant }: { bed: Bed; onEdit: () => void; onPla
             {length(bed.lengthM)} by {length(bed.widthM)}
           </Txt>
         </View>
-        <Key
+        <Button
           title="Edit"
           look="quiet"
           small
@@ -108,7 +108,7 @@ function BedCard({ bed, onEdit, onPlant }: { bed: Bed; onEdit: () => void; onPla
       {stands.map((stand) => (
         <StandRows key={stand.id} stand={stand} />
       ))}
-      <Key title={`Add plants to ${bed.name}`} small onPress={onPlant} />
+      <Button title={`Add plants to ${bed.name}`} small onPress={onPlant} />
     </Card>
   );
 }
@@ -134,7 +134,7 @@ function StandRows({ stand }: { stand: Stand }) {
             {cropOf(variety.crop).name} · for {reasonWords[stand.reason]} · {count}
           </Txt>
         </View>
-        <Key
+        <Button
           title="Edit"
           look="quiet"
           small
@@ -147,7 +147,7 @@ function StandRows({ stand }: { stand: Stand }) {
         <PlantRow key={each.plant.id} growing={each} />
       ))}
       {gone > 0 ? (
-        <Key
+        <Button
           title={ended ? 'Hide those that ended' : `Show ${gone} that ended`}
           label={`${ended ? 'Hide those that ended' : `Show ${gone} that ended`}: ${variety.name}`}
           look="quiet"

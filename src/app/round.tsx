@@ -7,7 +7,7 @@ import { useDawnPlan } from '@/data/round/dawnPlan';
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
 import { useWeather } from '@/data/weather/weather';
-import { Key } from '@/ui/controls';
+import { Button } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { BeesBadge } from '@/ui/round/BeesBadge';
@@ -61,7 +61,7 @@ function Round() {
   const leave = () => router.replace('/');
   if (!round) {
     return (
-      <Page title="No round" foot={<Key title="Back to Today" onPress={leave} />}>
+      <Page title="No round" foot={<Button title="Back to Today" onPress={leave} />}>
         <Txt>No flower was shut for this {kind}. Flowers are shut on the evening walk.</Txt>
       </Page>
     );
@@ -72,7 +72,7 @@ function Round() {
   return (
     <LightProvider light={night ? 'before-dawn' : light}>
       {planning ? (
-        <Page title="Planning the round" foot={<Key title="Leave" look="quiet" onPress={leave} />}>
+        <Page title="Planning the round" foot={<Button title="Leave" look="quiet" onPress={leave} />}>
           <Txt>Who goes where, in what order, before the insects.</Txt>
         </Page>
       ) : stop && collecting.length > 0 && dawn ? (

@@ -7,7 +7,7 @@ import { exportLog, exportTable } from '@/data/device/files';
 import { practiceOf } from '@/data/practice/practice';
 import { useChooseSpace, useGarden } from '@/data/garden/garden';
 import { readPlace } from '@/data/forms/placeForm';
-import { Card, Field, Key, Notice, Row, Sheet, Tile, Tiles } from '@/ui/controls';
+import { Card, Field, Button, Notice, Row, Sheet, Tile, Tiles } from '@/ui/controls';
 import { PlacePicker, type PlaceDraft } from '@/ui/PlacePicker';
 import { ImportCard } from '@/ui/settings/ImportCard';
 import { StartAfresh } from '@/ui/settings/StartAfresh';
@@ -59,7 +59,7 @@ function Settings() {
     <Page
       title="Settings"
       over={space === 'demo' ? 'Demo patch: kept apart from your own' : (patch?.name ?? '')}
-      corner={<Key title="Back" look="quiet" small onPress={() => router.replace('/')} />}
+      corner={<Button title="Back" look="quiet" small onPress={() => router.replace('/')} />}
       side={
         <>
           <Card>
@@ -70,19 +70,19 @@ function Settings() {
                 ? `Last carried out on ${dayText(prefs.exportedAt.slice(0, 10))}.`
                 : 'Not carried out yet: export now and then, a lost phone loses them.'}
             </Txt>
-            <Key title="Export everything (JSON)" onPress={() => void exportAll()} />
+            <Button title="Export everything (JSON)" onPress={() => void exportAll()} />
             <Row>
-              <Key
+              <Button
                 title="Flowers as a table (CSV)"
                 small
                 onPress={() => exportTable(state, 'flowers', today)}
               />
-              <Key
+              <Button
                 title="Trials as a table (CSV)"
                 small
                 onPress={() => exportTable(state, 'trials', today)}
               />
-              <Key
+              <Button
                 title="Plants as a table (CSV)"
                 small
                 onPress={() => exportTable(state, 'plants', today)}
@@ -97,12 +97,12 @@ function Settings() {
               The demo has a storage of its own; nothing of it mixes with yours.
             </Txt>
             {space === 'demo' ? (
-              <Key
+              <Button
                 title="Go to my own patch"
                 onPress={() => void choose('own').then(() => router.replace('/'))}
               />
             ) : (
-              <Key title="Look round the demo patch" onPress={() => router.replace('/demo')} />
+              <Button title="Look round the demo patch" onPress={() => router.replace('/demo')} />
             )}
           </Card>
           <StartAfresh />
@@ -117,7 +117,7 @@ function Settings() {
               {place.name} · {place.latitude}, {place.longitude} · {place.zone}
             </Txt>
             <Row>
-              <Key
+              <Button
                 title="Change the place"
                 small
                 onPress={() =>
@@ -211,7 +211,7 @@ function Settings() {
             onChange={(part) => setMoving((before) => before && { ...before, ...part })}
           />
         ) : null}
-        <Key title="Keep this place" look="main" onPress={() => void savePlace()} />
+        <Button title="Keep this place" look="main" onPress={() => void savePlace()} />
       </Sheet>
     </Page>
   );

@@ -5,7 +5,7 @@ import { clockText } from '@core/time';
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
 import { useTonight } from '@/data/foresight/tonight';
-import { Key } from '@/ui/controls';
+import { Button } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
@@ -31,7 +31,7 @@ function Walk() {
   if (!ready) return null;
   if (!walk || !here) {
     return (
-      <Page title="Evening walk" foot={<Key title="Back to Today" onPress={() => router.replace('/')} />}>
+      <Page title="Evening walk" foot={<Button title="Back to Today" onPress={() => router.replace('/')} />}>
         <Txt>Nothing grows here yet. Add plants in Patch.</Txt>
       </Page>
     );

@@ -6,16 +6,16 @@ import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
 import { useWeather } from '@/data/weather/weather';
 import { readWeather, type TypedWeather } from '@/data/forms/weatherForm';
-import { Card, Field, Key, Notice, Row, Tile, Tiles } from '@/ui/controls';
+import { Card, Field, Button, Notice, Row, Tile, Tiles } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
 import { WeatherChart } from '@/ui/weather/WeatherChart';
 import { WeatherImport } from '@/ui/weather/WeatherImport';
-import { feltWords } from '@/ui/weather/words';
+import { feltWords, WINDS } from '@/ui/weather/words';
 
-const BLANK: TypedWeather = { minimum: '', maximum: '', rain: '', felt: null };
+const BLANK: TypedWeather = { minimum: '', maximum: '', rain: '', dew: '', wind: null, felt: null };
 
 /** The weather of this place: what is known, from where, and what the grower notes. */
 function WeatherPage() {
@@ -47,7 +47,7 @@ function WeatherPage() {
       title="Weather"
       over={place.name}
       foot={
-        <Key
+        <Button
           title={`Note the weather of ${back === 0 ? 'today' : weekdayText(date)}`}
           look="main"
           onPress={() => void save()}
@@ -115,15 +115,16 @@ function WeatherPage() {
             />
           ))}
         </Tiles>
-        <Row gap={8} style={{ alignItems: 'flex-start', flexWrap: 'nowrap' }}>
+        <Row gap={8} style={{ alignItems: 'flex-start' }}>
           {(
             [
               ['minimum', `Coldest, °${us ? 'F' : 'C'}`],
               ['maximum', `Warmest, °${us ? 'F' : 'C'}`],
               ['rain', `Rain, ${us ? 'in' : 'mm'}`],
+              ['dew', `Dew point, °${us ? 'F' : 'C'}`],
             ] as const
           ).map(([field, label]) => (
-            <Row key={field} style={{ flex: 1, minWidth: 0 }}>
+            <Row key={field} style={{ flexGrow: 1, flexBasis: '42%', minWidth: 0 }}>
               <Field
                 label={label}
                 value={value[field]}
@@ -134,8 +135,20 @@ function WeatherPage() {
             </Row>
           ))}
         </Row>
+        <Tiles question="Wind from, where it was felt">
+          {WINDS.map((wind, i) => (
+            <Tile
+              key={wind}
+              title={wind}
+              small
+              chosen={value.wind === i * 45}
+              onPress={() => change({ wind: value.wind === i * 45 ? null : i * 45 })}
+              minWidth={64}
+            />
+          ))}
+        </Tiles>
         <Txt size="label" tone="muted">
-          What is noted by hand stands over a file, and a file over a station.
+          What is noted by hand stands over a file, and a file over a station: each value on its own.
         </Txt>
       </Card>
       {days.every(({ source }) => source === 'climate') ? (

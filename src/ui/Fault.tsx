@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { rescue } from '@/data/device/rescue';
-import { Key } from './controls';
+import { Button } from './controls';
 import { ControlsTheme, LightProvider, Txt } from './theme';
 
 /** As `boot.js` left it on the page: no white flash before dawn, whatever broke. */
@@ -30,8 +30,8 @@ export function Fault({ error }: { error: Error }) {
             What the app says: {error.message || error.name}
           </Txt>
           <View style={{ gap: 12 }}>
-            <Key title="Load the app again" look="main" onPress={() => window.location.assign('/')} />
-            <Key
+            <Button title="Load the app again" look="main" onPress={() => window.location.assign('/')} />
+            <Button
               title="Save all records as a file"
               onPress={() =>
                 void rescue().then(

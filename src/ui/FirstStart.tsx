@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { FlowerDrawing } from './drawings/FlowerDrawing';
-import { Key } from './controls';
+import { Button } from './controls';
 import { Page } from './Page';
 import { Txt } from './theme';
 
@@ -17,9 +17,9 @@ export function FirstStart({ onBegin, onDemo, onFile }: FirstStartProps) {
       title="Steady Trowel"
       foot={
         <View style={{ gap: 10 }}>
-          <Key title="Begin my patch" look="main" onPress={onBegin} />
-          <Key title="Look round the demo patch" onPress={onDemo} />
-          <Key title="I have a file from another device" look="quiet" small onPress={onFile} />
+          <Button title="Begin my patch" look="main" onPress={onBegin} />
+          <Button title="Look round the demo patch" onPress={onDemo} />
+          <Button title="I have a file from another device" look="quiet" small onPress={onFile} />
         </View>
       }
     >

@@ -4,7 +4,7 @@ import { LinearProgress } from '@rneui/themed';
 import { useRouter } from 'expo-router';
 import { useChooseSpace, useMaybeGarden, useOpening } from '@/data/garden/garden';
 import { FirstStart } from './FirstStart';
-import { Key, Notice } from './controls';
+import { Button, Notice } from './controls';
 import { Page } from './Page';
 import { Txt, useColours } from './theme';
 
@@ -50,7 +50,7 @@ function Gate({ needsPatch, children }: { needsPatch: boolean; children: ReactNo
           title="This browser refuses its storage"
           text={`Nothing was changed. Private windows and blocked site data do this: allow this site to store data, then try again. (${error?.message ?? 'no reason given'})`}
         >
-          <Key title="Try again" onPress={retry} />
+          <Button title="Try again" onPress={retry} />
         </Notice>
       </Page>
     );

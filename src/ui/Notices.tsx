@@ -6,7 +6,7 @@ import { exportLog, saveFile } from '@/data/device/files';
 import { practiceOf } from '@/data/practice/practice';
 import { useLedger, useMaybeGarden, type Garden } from '@/data/garden/garden';
 import { useUpdate } from '@/data/device/update';
-import { Key, Notice, Row } from './controls';
+import { Button, Notice, Row } from './controls';
 import { useLasting } from './useLasting';
 import { plural } from './words';
 import { Txt, useColours } from './theme';
@@ -36,8 +36,8 @@ export function Notices({ atWork, bare }: { atWork: boolean; bare: boolean }) {
           }
           text={`${plural(unsaved.length, 'record')} only on this screen. Export now, or make room and save again.`}
         >
-          <Key title="Export now" small onPress={() => void exportAll(garden)} />
-          <Key title="Save again" small onPress={() => void garden.store.saveAgain()} />
+          <Button title="Export now" small onPress={() => void exportAll(garden)} />
+          <Button title="Save again" small onPress={() => void garden.store.saveAgain()} />
         </Notice>
       ) : null}
       {stuck && !trouble ? (
@@ -53,7 +53,7 @@ export function Notices({ atWork, bare }: { atWork: boolean; bare: boolean }) {
           title={`${plural(damaged.length, 'stored batch', 'stored batches')} could not be read`}
           text="Everything else is here. The unread text is left where it is; save it so that it can be mended."
         >
-          <Key
+          <Button
             title="Save the unread text"
             small
             onPress={() =>
@@ -80,7 +80,7 @@ export function Notices({ atWork, bare }: { atWork: boolean; bare: boolean }) {
               : 'A new version of Steady Trowel is ready.'
           }
         >
-          <Key title="Use it now" small onPress={update.use} />
+          <Button title="Use it now" small onPress={update.use} />
         </Notice>
       ) : null}
       {garden?.demo && garden.patch && !bare ? <DemoBar garden={garden} /> : null}
@@ -119,7 +119,7 @@ function DemoBar({ garden }: { garden: Garden }) {
           {clockText(now, place.zone, prefs.clock === '12')}, {dayText(today).split(' ').slice(1).join(' ')}
         </Txt>
         <Row gap={0} style={{ flexWrap: 'nowrap' }}>
-          <Key
+          <Button
             title={evening > now ? 'This evening' : 'Tomorrow evening'}
             label={
               evening > now
@@ -131,7 +131,7 @@ function DemoBar({ garden }: { garden: Garden }) {
             disabled={busy}
             onPress={() => move(nextEvening)}
           />
-          <Key
+          <Button
             title={dawn > now ? 'Sunrise' : "Tomorrow's dawn"}
             label={dawn > now ? 'Move the demo clock to sunrise' : "Move the demo clock to tomorrow's dawn"}
             look="quiet"

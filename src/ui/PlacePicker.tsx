@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { ListItem } from '@rneui/themed';
 import type { Town } from '@core/towns';
-import { Field, Key, Row } from './controls';
+import { Field, Button, Row } from './controls';
 import { Txt, useColours } from './theme';
 
 export interface PlaceDraft {
@@ -80,7 +80,7 @@ export function PlacePicker({ value, errors, onChange }: PlacePickerProps) {
         </ListItem>
       ))}
       <Row>
-        <Key
+        <Button
           title={byHand ? 'Hide the coordinates' : 'Type coordinates instead'}
           look="quiet"
           small

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { mdiUndo } from '@/ui/controls/iconPaths';
 import { useGarden, useLedger } from '@/data/garden/garden';
-import { Icon, Key } from './controls';
+import { Icon, Button } from './controls';
 import { TOUCH, Txt } from './theme';
 import { useLasting } from './useLasting';
 import { entryWords } from './words';
@@ -24,7 +24,7 @@ export function UndoLine({ reserve = false }: { reserve?: boolean }) {
       <Txt size="label" tone="muted" style={{ flex: 1 }} aria-live="polite">
         {saving ? 'Saving' : 'Last'}: {entryWords(state, last.events)}
       </Txt>
-      <Key
+      <Button
         title="Undo"
         look="quiet"
         small

@@ -1,4 +1,4 @@
-import type { Closure, Crop, Reason, Sex, SexSystem, Stage, Tool } from '@core/crops';
+import type { Closure, Crop, Picked, Reason, Sex, SexSystem, Stage, Tool } from '@core/crops';
 import type { AnyEvent, CheckResult, Flower, Health, LookResult, LossCause, State } from '@core/ledger';
 import type { Fate } from '@core/fruitset';
 import type { Skill } from '@core/practice';
@@ -89,6 +89,11 @@ export const causeWords: Record<LossCause, string> = {
   'not-pollinated': 'not pollinated',
   'poorly-pollinated': 'poorly pollinated',
   'blossom-end-rot': 'blossom-end rot',
+  'wet-rot': 'wet rot',
+  drought: 'drought',
+  frost: 'frost',
+  borer: 'borer',
+  'picked-by-mistake': 'picked by mistake',
   'too-much-fruit': 'too much fruit',
   heat: 'heat',
   pest: 'pest',
@@ -100,7 +105,9 @@ export const causeWords: Record<LossCause, string> = {
 export const causeHints: Partial<Record<LossCause, string>> = {
   'not-pollinated': 'yellowed, never grew',
   'poorly-pollinated': 'bent, pinched, or a brown tip and stopped within about 5 days',
-  'blossom-end-rot': 'grew well, then a sunken dark patch at the blossom end',
+  'blossom-end-rot': 'grew well, then a sunken leathery dark patch at the blossom end',
+  'wet-rot': 'whiskery grey-black mould from the dead flower, in wet heat',
+  borer: 'a hole, with frass',
 };
 
 export const systemWords: Record<SexSystem, string> = {
@@ -110,9 +117,14 @@ export const systemWords: Record<SexSystem, string> = {
   parthenocarpic: 'sets without pollen',
   perfect: 'both in one',
 };
+/** How a variety's fruit is picked, with the crop's own words for it. */
+export function pickedWords(crop: Crop, picked: Picked): string {
+  if (crop.id === 'pepper') return picked === 'young' ? 'green' : 'in full colour';
+  return picked === 'young' ? 'young' : 'ripe';
+}
 export const systemNotes: Partial<Record<SexSystem, string>> = {
   monoecious: 'no anthers in the female',
-  gynoecious: 'a father of another variety',
+  gynoecious: 'for seed wait for its own few males',
   parthenocarpic: 'for seed it still wants pollen',
 };
 

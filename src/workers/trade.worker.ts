@@ -2,16 +2,22 @@ import { expose } from 'comlink';
 import { fromJson, type ReadFile } from '@core/formats';
 import { fold, type AnyEvent, type LedgerEvent } from '@core/ledger';
 import { foresight, type Foresight, type ForesightInput } from '@core/goals';
-import { planRound, type PlanRequest, type RoundPlan } from '@core/planning';
+import { planInPieces, type PlanRequest, type RoundPlan } from '@core/planning';
 import { demoLog, demoMeanwhile } from '@core/simulation';
+import { Latest } from './latest';
 import { stateOf } from './log';
+
+const plans = new Latest();
 
 /** The heavy work, off the interface's thread. Stopped by ending the worker. */
 const trade = {
   makeDemo: (onProgress: (share: number) => void): LedgerEvent[] => demoLog(undefined, onProgress),
   demoMeanwhile: (events: readonly AnyEvent[], from: number, to: number): LedgerEvent[] =>
     demoMeanwhile(fold(events), from, to),
-  plan: (request: PlanRequest): RoundPlan => planRound(request),
+  /** `null` when the same asker asked again, or dropped it, before it was done. */
+  plan: (asker: string, request: PlanRequest): Promise<RoundPlan | null> =>
+    plans.run(asker, planInPieces(request)),
+  dropPlan: (asker: string): void => plans.drop(asker),
   foresight: async (
     box: string,
     recent: readonly AnyEvent[],

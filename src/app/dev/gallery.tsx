@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Gallery } from '@/ui/drawings/Gallery';
-import { Key, Row } from '@/ui/controls';
+import { Button, Row } from '@/ui/controls';
 import { Page } from '@/ui/Page';
 import { LightProvider, lights, Txt, type LightName } from '@/ui/theme';
 
@@ -16,12 +16,12 @@ export default function GalleryPage() {
         <Page title="All drawings" over="For development">
           <Row>
             {(Object.keys(lights) as LightName[]).map((each) => (
-              <Key key={each} small title={each} onPress={() => setLight(each)} />
+              <Button key={each} small title={each} onPress={() => setLight(each)} />
             ))}
             {[40, 84, 140, 300].map((each) => (
-              <Key key={each} small title={`${each} px`} onPress={() => setSize(each)} />
+              <Button key={each} small title={`${each} px`} onPress={() => setSize(each)} />
             ))}
-            <Key small title="Draw again" onPress={() => setRound(round + 1)} />
+            <Button small title="Draw again" onPress={() => setRound(round + 1)} />
           </Row>
           <Timed key={`${round}${light}${size}`} size={size} />
         </Page>

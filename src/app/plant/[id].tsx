@@ -1,17 +1,17 @@
 import { useMemo, useState } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { growing, plantName, flowersOn } from '@core/patch';
-import { allTrials, fateOf, tally, type Trial } from '@core/fruitset';
+import { allTrials, fateOf, countSet, type Trial } from '@core/fruitset';
 import { useGarden } from '@/data/garden/garden';
 import { useOutlook } from '@/data/foresight/outlook';
 import { SetChart } from '@/ui/charts/SetChart';
-import { Badge, Card, Key } from '@/ui/controls';
+import { Badge, Card, Button } from '@/ui/controls';
 import { Runner } from '@/ui/drawings/Runner';
 import { FlowerCard } from '@/ui/patch/FlowerCard';
 import { ComingBuds } from '@/ui/patch/ComingBuds';
 import { PlantEdit } from '@/ui/patch/PlantEdit';
 import { gated } from '@/ui/Gate';
-import { TallyStats } from '@/ui/fruit/TallyStats';
+import { SetStats } from '@/ui/fruit/SetStats';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
@@ -29,18 +29,21 @@ function PlantPage() {
   const trials = useMemo(() => allTrials(state, place.zone), [state, place.zone]);
   if (!found) {
     return (
-      <Page title="No such plant" foot={<Key title="Go to Patch" onPress={() => router.replace('/patch')} />}>
+      <Page
+        title="No such plant"
+        foot={<Button title="Go to Patch" onPress={() => router.replace('/patch')} />}
+      >
         <Txt>It may have been undone, or it is on another phone still.</Txt>
       </Page>
     );
   }
   const { plant, variety, crop, bed } = found;
-  const tallyOf = (wanted: (trial: Trial) => boolean) => tally(trials.filter(wanted), today);
-  const own = tallyOf((trial) => trial.plant === plant.id);
+  const countOf = (wanted: (trial: Trial) => boolean) => countSet(trials.filter(wanted), today);
+  const own = countOf((trial) => trial.plant === plant.id);
   const rows = [
-    { name: 'this plant', tally: own },
-    { name: variety.name, tally: tallyOf((trial) => trial.variety === variety.id) },
-    { name: `all ${crop.plural}`, tally: tallyOf((trial) => trial.crop === crop.id) },
+    { name: 'this plant', count: own },
+    { name: variety.name, count: countOf((trial) => trial.variety === variety.id) },
+    { name: `all ${crop.plural}`, count: countOf((trial) => trial.crop === crop.id) },
   ];
   // A season's males would crowd the runner: those used or over stay in the records, the rest is drawn.
   const drawn = flowers.filter(
@@ -60,7 +63,7 @@ function PlantPage() {
         ) : undefined
       }
       corner={
-        <Key
+        <Button
           title="Back"
           look="quiet"
           small
@@ -94,7 +97,7 @@ function PlantPage() {
       <UndoLine />
       <Card>
         <Txt size="heading">Set and drop</Txt>
-        <TallyStats tally={own} />
+        <SetStats count={own} />
         <SetChart rows={rows} />
       </Card>
     </Page>

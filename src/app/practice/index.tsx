@@ -4,7 +4,7 @@ import { confusions, dueCount, skillResults, type PracticeRecord } from '@core/p
 import { useGarden } from '@/data/garden/garden';
 import { usePractice } from '@/data/practice/practice';
 import { SkillChart } from '@/ui/charts/SkillChart';
-import { Card, Key, Notice } from '@/ui/controls';
+import { Card, Button, Notice } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { ConfusionTable } from '@/ui/practice/ConfusionTable';
@@ -55,7 +55,7 @@ function Practice() {
           What you find hard comes back sooner.
         </Txt>
         <WhatToAsk />
-        <Key
+        <Button
           title={due > 0 ? `Practise: ${due} due` : 'Practise two minutes'}
           look="main"
           onPress={() => router.navigate('/practice/train')}
@@ -67,7 +67,7 @@ function Practice() {
           A made-up patch, a short roll of tape. Decide what to shut; then see the dawn, and the fruit two
           weeks on.
         </Txt>
-        <Key title="Begin a rehearsal" onPress={() => router.navigate('/practice/rehearse')} />
+        <Button title="Begin a rehearsal" onPress={() => router.navigate('/practice/rehearse')} />
       </Card>
       {records && answered > 0 ? (
         <Card>

@@ -5,7 +5,7 @@ import { costliest, perfectForesight, playOut, rehearsalOf } from '@core/simulat
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
 import { usePractice } from '@/data/practice/practice';
-import { Key } from '@/ui/controls';
+import { Button } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { RehearsalDawn } from '@/ui/practice/RehearsalDawn';
@@ -44,7 +44,7 @@ function Rehearse() {
   if (!ready) return null;
   const leave = () => router.replace('/practice');
   const corner = (
-    <Key title="Leave" look="quiet" small label="Leave the rehearsal; it is kept" onPress={leave} />
+    <Button title="Leave" look="quiet" small label="Leave the rehearsal; it is kept" onPress={leave} />
   );
   const toFruit = () => {
     change({ part: 'fruit' });
@@ -77,7 +77,7 @@ function Rehearse() {
       over={`Rehearsal · ${cropOf(crop).name}`}
       corner={corner}
       foot={
-        <Key
+        <Button
           title="Another evening"
           look="main"
           onPress={() => {

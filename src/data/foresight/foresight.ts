@@ -1,7 +1,6 @@
 import { useMemo } from 'react';
 import { useQuery } from '@tanstack/react-query';
-import { keepingHours, morningOf, morningOver } from '@core/bloom';
-import type { State } from '@core/ledger';
+import { keepingHours, bloomDayOf, morningOver } from '@core/bloom';
 import { walkOrder } from '@core/patch';
 import { foresight, type Foresight } from '@core/goals';
 import { bandDay } from '@core/rounds';
@@ -9,7 +8,7 @@ import { addDays } from '@core/time';
 import { useGarden, type Garden } from '../garden/garden';
 import { boxName } from '../device/prefs';
 import { useWeather } from '../weather/weather';
-import { askWorker } from '../device/worker';
+import { askWorker, markWorkOf } from '../device/worker';
 
 /** Entries made so quickly after each other are answered together. */
 const PAUSE_MS = 60;
@@ -17,13 +16,13 @@ const PAUSE_MS = 60;
 const TRIES = 5;
 const AGAIN_MS = 300;
 
-const numbers = new WeakMap<State, number>();
-let states = 0;
+const numbers = new WeakMap<object, number>();
+let given = 0;
 
-/** A number of its own for each state: what stands for it in a query's key. */
-function numberOf(state: State): number {
-  const known = numbers.get(state) ?? ++states;
-  numbers.set(state, known);
+/** A number of its own for each thing: what stands for it in a query's key, which is written out at every drawing. */
+function numberOf(thing: object): number {
+  const known = numbers.get(thing) ?? ++given;
+  numbers.set(thing, known);
   return known;
 }
 
@@ -40,7 +39,7 @@ export function useForesight(): Foresight | null {
   const { temperatures, weatherOf } = useWeather();
   const day = bandDay(place, now);
   const morning = useMemo(
-    () => morningOf(state, place, day.date, weatherOf),
+    () => bloomDayOf(state, place, day.date, weatherOf),
     [state, place, day.date, weatherOf],
   );
   const crops = useMemo(() => keepingHours(walkOrder(state)).map(({ crop }) => crop), [state]);
@@ -48,7 +47,7 @@ export function useForesight(): Foresight | null {
   const from = over && day.date === today ? addDays(today, 1) : day.date;
   const garden = `${space}/${[...state.patches.keys()].join()}`;
   const { data } = useQuery({
-    queryKey: ['foresight', garden, numberOf(state), today, from, temperatures],
+    queryKey: ['foresight', garden, numberOf(state), today, from, numberOf(temperatures)],
     queryFn: ({ signal }) => foretold({ state, place, today, space, store, from, temperatures }, signal),
     placeholderData: (before, query) => (query?.queryKey[1] === garden ? before : undefined),
     staleTime: Infinity,
@@ -68,7 +67,10 @@ async function foretold(question: Question, signal: AbortSignal): Promise<Foresi
       const answer = await askWorker('log', (trade) =>
         trade.foresight(boxName(space), store.recent, state.count, { place, today, from, temperatures }),
       );
-      if (answer.count === state.count) return answer.foresight;
+      if (answer.count === state.count) {
+        markWorkOf('foretold', 'worker');
+        return answer.foresight;
+      }
     } catch {
       break;
     }
@@ -76,6 +78,7 @@ async function foretold(question: Question, signal: AbortSignal): Promise<Foresi
   }
   signal.throwIfAborted();
   // No worker here, or one that cannot read the log: late on this thread is better than never.
+  markWorkOf('foretold', 'screen');
   return foresight({ state, place, today, from, temperatures });
 }
 

@@ -1,4 +1,11 @@
-import { cropOf, type CropId, type FruitShape, type Reason, type SexSystem } from '@core/crops';
+import {
+  cropOf,
+  type CropId,
+  type FruitShape,
+  type Reason,
+  type SexSystem,
+  type VarietyTraits,
+} from '@core/crops';
 import type { BedId, PatchId } from '@core/ids';
 import type { Bed, Draft, State } from '@core/ledger';
 import { nextPlantPlaces } from '@core/patch';
@@ -11,7 +18,9 @@ export interface Planting {
   readonly shape: FruitShape;
   readonly plants: number;
   readonly reason: Reason;
+  /** How its flowers are made; `null` = the crop's usual way. */
   readonly system?: SexSystem | null;
+  readonly traits?: VarietyTraits;
 }
 
 /** The facts of one new stand in a bed: its variety (the known one of that name and crop, or new), itself, its plants. */
@@ -20,7 +29,7 @@ export function plantingDrafts(
   state: State,
   patch: PatchId,
   bed: Pick<Bed, 'xM' | 'yM' | 'lengthM' | 'widthM'> & { readonly id: BedId },
-  { crop, variety: name, shape, plants, reason, system = null }: Planting,
+  { crop, variety: name, shape, plants, reason, system = null, traits = {} }: Planting,
   plantedOn: LocalDate | null,
 ): Draft[] {
   const wanted = name.trim();
@@ -47,6 +56,7 @@ export function plantingDrafts(
             crop,
             shape,
             ...(system === null ? {} : { system }),
+            ...(Object.keys(traits).length === 0 ? {} : { traits }),
           },
         ]),
     { kind: 'standAdded', stand, bed: bed.id, variety, reason },

@@ -96,6 +96,8 @@ describe('a weather file', () => {
 
 describe('weather by hand', () => {
   const typed = (more: Partial<TypedWeather>): TypedWeather => ({
+    dew: '',
+    wind: null,
     minimum: '',
     maximum: '',
     rain: '',
@@ -112,6 +114,9 @@ describe('weather by hand', () => {
     expect(readWeather('2026-07-14', typed({ felt: 'warm' }), 'metric')).toMatchObject({
       day: { felt: 'warm' },
     });
+    expect(readWeather('2026-07-14', typed({ dew: '68', wind: 270 }), 'us')).toMatchObject({
+      day: { dewPointC: 20, windFromDeg: 270 },
+    });
   });
   test.each([
     ['minimum', typed({ minimum: 'cold' })],
@@ -119,6 +124,8 @@ describe('weather by hand', () => {
     ['maximum', typed({ minimum: '20', maximum: '10' })],
     ['maximum', typed({ maximum: '99' })],
     ['rain', typed({ rain: '-1' })],
+    ['dew', typed({ dew: 'wet' })],
+    ['dew', typed({ maximum: '20', dew: '24' })],
   ])('%s: what cannot be is answered at its field', (field, wrong) => {
     const read = readWeather('2026-07-14', wrong, 'metric');
     expect('errors' in read && Object.keys(read.errors)).toEqual([field]);

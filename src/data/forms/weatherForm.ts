@@ -7,6 +7,9 @@ export interface TypedWeather {
   readonly minimum: string;
   readonly maximum: string;
   readonly rain: string;
+  readonly dew: string;
+  /** Degrees from north; `null` = not said. */
+  readonly wind: number | null;
   readonly felt: Felt | null;
 }
 
@@ -28,7 +31,7 @@ export function readWeather(
   units: Units,
 ): { day: NotedDay } | { errors: Record<string, string> } {
   const errors: Record<string, string> = {};
-  const read = (field: 'minimum' | 'maximum' | 'rain') => {
+  const read = (field: 'minimum' | 'maximum' | 'rain' | 'dew') => {
     const value = number(typed[field]);
     if (value === undefined) errors[field] = `"${typed[field].trim()}" is not a number`;
     return value ?? null;
@@ -36,25 +39,31 @@ export function readWeather(
   const minimum = read('minimum');
   const maximum = read('maximum');
   const rain = read('rain');
+  const dew = read('dew');
   const day: NotedDay = {
     date,
     minC: minimum === null ? null : tenth(toC(minimum, units)),
     maxC: maximum === null ? null : tenth(toC(maximum, units)),
     rainMm: rain === null ? null : tenth(toMm(rain, units)),
-    dewPointC: null,
+    dewPointC: dew === null ? null : tenth(toC(dew, units)),
     felt: typed.felt,
+    ...(typed.wind === null ? {} : { windFromDeg: typed.wind }),
   };
   if (day.minC !== null && (day.minC < -60 || day.minC > 60))
     errors.minimum = 'No garden is that cold or hot';
   if (day.maxC !== null && (day.maxC < -60 || day.maxC > 60))
     errors.maximum = 'No garden is that cold or hot';
+  if (day.dewPointC !== null && (day.dewPointC < -60 || day.dewPointC > 40))
+    errors.dew = 'No air is that dry or moist';
+  if (day.dewPointC !== null && day.maxC !== null && day.dewPointC > day.maxC)
+    errors.dew ??= 'The dew point lies above the warmest';
   if (day.rainMm !== null && (day.rainMm < 0 || day.rainMm > 2000))
     errors.rain = 'Rain lies between 0 and 2000 mm';
   if (day.minC !== null && day.maxC !== null && day.maxC < day.minC)
     errors.maximum ??= 'The warmest lies below the coldest';
   if (
     Object.keys(errors).length === 0 &&
-    [day.minC, day.maxC, day.rainMm, day.felt].every((each) => each === null)
+    [day.minC, day.maxC, day.rainMm, day.dewPointC, day.felt, typed.wind].every((each) => each === null)
   )
     errors.minimum = 'Give at least one of these, or how it felt';
   return Object.keys(errors).length > 0 ? { errors } : { day };

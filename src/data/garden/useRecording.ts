@@ -1,8 +1,12 @@
-import { useCallback, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import type { Draft } from '@core/ledger';
 import { useGarden } from './garden';
 
+/** An entry stored sooner than this draws no "busy": two drawings of the screen saved for a blink. */
+const SHOWN_AFTER_MS = 150;
+
 export interface Recording {
+  /** Whether an entry is taking long to be stored. A second one meanwhile is passed over, shown or not. */
   readonly busy: boolean;
   /** What was wrong with the last entry, in words that name the field. */
   readonly problem: string | null;
@@ -15,9 +19,12 @@ export function useRecording(): Recording {
   const { record } = useGarden();
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
+  const under = useRef(false);
   const save = useCallback(
     async (...drafts: Draft[]) => {
-      setBusy(true);
+      if (under.current) return false;
+      under.current = true;
+      const slow = setTimeout(() => setBusy(true), SHOWN_AFTER_MS);
       try {
         await record(...drafts);
         setProblem(null);
@@ -26,7 +33,9 @@ export function useRecording(): Recording {
         setProblem((wrong as Error).message);
         return false;
       } finally {
+        clearTimeout(slow);
         setBusy(false);
+        under.current = false;
       }
     },
     [record],

@@ -1,5 +1,5 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
-import { morningOf, type Morning } from '@core/bloom';
+import { useEffect, useId, useMemo, useRef, useState } from 'react';
+import { bloomDayOf, type BloomDay } from '@core/bloom';
 import type { FlowerId } from '@core/ids';
 import { planRound, type PlannedStop, type RoundPlan } from '@core/planning';
 import {
@@ -12,12 +12,12 @@ import {
   type PollinationRound,
 } from '@core/rounds';
 import { useGarden } from '../garden/garden';
-import { askWorker } from '../device/worker';
+import { askWorker, markWorkOf, tellWorker } from '../device/worker';
 import { useWeather } from '../weather/weather';
 
 export interface DawnPlan {
   readonly question: DawnQuestion;
-  readonly morning: Morning;
+  readonly morning: BloomDay;
   /** `null` until the planner answered once. */
   readonly plan: RoundPlan | null;
   /** Whether the plan knows the latest entry; else the one before still stands. */
@@ -44,7 +44,7 @@ export function useDawnPlan(round: PollinationRound | null): DawnPlan | null {
   const { state, place, now, prefs } = useGarden();
   const { weatherOf } = useWeather();
   const morning = useMemo(
-    () => (round ? morningOf(state, place, round.date, weatherOf) : null),
+    () => (round ? bloomDayOf(state, place, round.date, weatherOf) : null),
     [state, place, round, weatherOf],
   );
   const progress = useMemo(
@@ -73,24 +73,31 @@ export function useDawnPlan(round: PollinationRound | null): DawnPlan | null {
   const current = answer?.round === key ? answer.plan : null;
   const fresh = answer !== null && answer.question === question;
   const before = useRef<typeof answer>(null);
+  const asker = useId();
   useEffect(() => {
     if (!question || question.request.stops.length === 0) return;
     let wanted = true;
     const warm = before.current?.round === key ? before.current.plan.routes : null;
-    askWorker('plan', (trade) => trade.plan({ ...question.request, ...(warm ? { current: warm } : {}) }))
+    askWorker('plan', (trade) =>
+      trade.plan(asker, { ...question.request, ...(warm ? { current: warm } : {}) }),
+    )
       .then((plan) => {
+        if (!plan) return;
+        markWorkOf('planned', 'worker');
         before.current = { round: key, plan, question };
         if (wanted) setAnswer(before.current);
       })
       .catch(() => {
         // No worker here: a quick plan on this thread is better than none.
-        if (wanted)
-          setAnswer({ round: key, plan: planRound({ ...question.request, effort: 60_000 }), question });
+        if (!wanted) return;
+        markWorkOf('planned', 'screen');
+        setAnswer({ round: key, plan: planRound({ ...question.request, effort: 60_000 }), question });
       });
     return () => {
       wanted = false;
+      tellWorker('plan', (trade) => trade.dropPlan(asker));
     };
-  }, [question, key]);
+  }, [question, key, asker]);
   return useMemo(() => {
     if (!round || !question || !morning || !progress) return null;
     const toDo = new Set(round.toDo.map(({ flower }) => flower.id as string));

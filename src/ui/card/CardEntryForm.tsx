@@ -10,7 +10,7 @@ import {
   type CardRow,
 } from '@core/rounds';
 import { useDraft } from '@/data/device/draft';
-import { Card, Field, Key, Notice, Tile, Tiles } from '../controls';
+import { Card, Field, Button, Notice, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 import { checkWords, plural, shutWords } from '../words';
 
@@ -72,7 +72,7 @@ export function CardEntryForm({
           placeholder={'1 W 2 T x\n2 T'}
           multiline
         />
-        <Key title="Read these lines" small disabled={value.typed.trim() === ''} onPress={read} />
+        <Button title="Read these lines" small disabled={value.typed.trim() === ''} onPress={read} />
         {wrong.map((text) => (
           <Notice key={text} tone="brick" text={text} />
         ))}
@@ -149,7 +149,7 @@ export function CardEntryForm({
           </Card>
         );
       })}
-      <Key
+      <Button
         title={`Keep ${plural(filled.length, 'line')}`}
         look="main"
         busy={busy}

@@ -19,6 +19,8 @@ import { bandSpan, bandX, fullHours, type Band } from './bandGeometry';
 export interface BandBar {
   readonly name: string;
   readonly from: number;
+  /** Until then it is at its best; what follows is drawn paler. */
+  readonly best?: number;
   readonly to: number;
 }
 
@@ -165,6 +167,7 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
                 stroke={DARK_INK}
                 strokeWidth={1.2}
               />
+              {bar.best !== undefined ? <Late band={band} from={bar.best} to={bar.to} y={y} /> : null}
               <SvgText
                 x={
                   inside
@@ -197,6 +200,30 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
 function dimmed(hex: string): string {
   const part = (at: number) => Math.round(parseInt(hex.slice(at, at + 2), 16) * 0.4);
   return `rgb(${part(1)},${part(3)},${part(5)})`;
+}
+
+/** The hours in which a flower is still open and past its best: hatched, as colour alone says nothing. */
+function Late({ band, from, to, y }: { band: Band; from: number; to: number; y: number }) {
+  const span = bandSpan(band, from, to);
+  if (!span) return null;
+  const lines = Array.from({ length: Math.floor(span.width / 7) }, (_, i) => span.x + 4 + i * 7);
+  return (
+    <G>
+      <Rect x={span.x} y={y + 3} width={span.width - 1} height={ROW - 7} fill="#FFFDF7" opacity={0.55} />
+      {lines.map((x) => (
+        <Line
+          key={x}
+          x1={x}
+          x2={x + 4}
+          y1={y + ROW - 5}
+          y2={y + 4}
+          stroke={DARK_INK}
+          strokeWidth={0.8}
+          opacity={0.5}
+        />
+      ))}
+    </G>
+  );
 }
 
 const CHIP = 84;

@@ -1,11 +1,11 @@
 import { View } from 'react-native';
 import Svg, { Circle, Line, Rect } from 'react-native-svg';
-import type { Tally } from '@core/fruitset';
+import type { SetCount } from '@core/fruitset';
 import { Txt, useColours } from '../theme';
 
 export interface SetRow {
   readonly name: string;
-  readonly tally: Tally;
+  readonly count: SetCount;
 }
 
 const LINE_HEIGHT = 30;
@@ -32,14 +32,14 @@ export function SetChart({ rows }: { rows: readonly SetRow[] }) {
   );
 }
 
-function SetLine({ name, tally }: SetRow) {
+function SetLine({ name, count }: SetRow) {
   const colours = useColours();
-  const trials = tally.set + tally.dropped;
+  const trials = count.set + count.dropped;
   const percent = (share: number) => `${(share * 100).toFixed(2)}%`;
   const spoken =
-    tally.share === null || tally.interval === null
+    count.share === null || count.interval === null
       ? `${name}: no verdict yet`
-      : `${name}: ${tally.set} of ${trials} set, ${Math.round(tally.share * 100)} percent, between ${Math.round(tally.interval.low * 100)} and ${Math.round(tally.interval.high * 100)}`;
+      : `${name}: ${count.set} of ${trials} set, ${Math.round(count.share * 100)} percent, between ${Math.round(count.interval.low * 100)} and ${Math.round(count.interval.high * 100)}`;
   return (
     <View
       role="listitem"
@@ -53,11 +53,11 @@ function SetLine({ name, tally }: SetRow) {
         <Svg width="100%" height={LINE_HEIGHT} style={{ overflow: 'visible' }} aria-hidden>
           <Rect x="0" y={LINE_HEIGHT / 2 - 1} width="100%" height={2} fill={colours.rule} />
           <Rect x="50%" y={6} width={1} height={LINE_HEIGHT - 12} fill={colours.rule} />
-          {tally.interval && tally.share !== null ? (
+          {count.interval && count.share !== null ? (
             <>
               <Line
-                x1={percent(tally.interval.low)}
-                x2={percent(tally.interval.high)}
+                x1={percent(count.interval.low)}
+                x2={percent(count.interval.high)}
                 y1={LINE_HEIGHT / 2}
                 y2={LINE_HEIGHT / 2}
                 stroke={colours.leaf}
@@ -66,7 +66,7 @@ function SetLine({ name, tally }: SetRow) {
                 strokeLinecap="round"
               />
               <Circle
-                cx={percent(tally.share)}
+                cx={percent(count.share)}
                 cy={LINE_HEIGHT / 2}
                 r={7}
                 fill={colours.leaf}
@@ -78,7 +78,7 @@ function SetLine({ name, tally }: SetRow) {
         </Svg>
       </View>
       <Txt size="label" style={{ width: 70, textAlign: 'right', fontVariant: ['tabular-nums'] }}>
-        {trials === 0 ? '–' : `${tally.set} of ${trials}`}
+        {trials === 0 ? '–' : `${count.set} of ${trials}`}
       </Txt>
     </View>
   );

@@ -1,9 +1,10 @@
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button } from '@rneui/themed';
+import { Button as ThemedButton } from '@rneui/themed';
 import { mdiCheck } from './iconPaths';
 import { Icon } from './Icon';
 import { CORNER, Txt, useColours, useLight } from '../theme';
+import { useSteady } from '../useSteady';
 
 export interface TileProps {
   readonly title: string;
@@ -31,11 +32,12 @@ export function Tile({
   small,
 }: TileProps) {
   const colours = useColours();
+  const press = useSteady(onPress);
   const heavy = useLight() === 'sun';
   return (
-    <Button
+    <ThemedButton
       type="clear"
-      onPress={onPress}
+      onPress={press}
       disabled={disabled}
       aria-pressed={chosen}
       aria-label={label ?? (note ? `${title}, ${note}` : title)}
@@ -69,7 +71,7 @@ export function Tile({
           <Icon path={mdiCheck} size={14} tone="onPollen" />
         </View>
       ) : null}
-    </Button>
+    </ThemedButton>
   );
 }
 

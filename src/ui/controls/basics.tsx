@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { StyleSheet, View, type ViewStyle } from 'react-native';
 import { Input, Overlay } from '@rneui/themed';
 import { CORNER, FONT, TOUCH, Txt, useColours, type Colours } from '../theme';
-import { Key } from './Key';
+import { Button } from './Button';
 
 export function Card({ children, style }: { children: ReactNode; style?: ViewStyle }) {
   const colours = useColours();
@@ -78,7 +78,7 @@ export function Notice({
     >
       {title ? <Txt size="strong">{title}</Txt> : null}
       {text ? <Txt>{text}</Txt> : null}
-      {children ? <View style={styles.noticeKeys}>{children}</View> : null}
+      {children ? <View style={styles.noticeButtons}>{children}</View> : null}
     </View>
   );
 }
@@ -153,7 +153,7 @@ export function Stepper({ label, value, unset = false, least, most, onChange }: 
       <Txt size="label" tone="muted" style={styles.grow}>
         {label}
       </Txt>
-      <Key
+      <Button
         title="−"
         label={`${label}: one less`}
         small
@@ -163,7 +163,7 @@ export function Stepper({ label, value, unset = false, least, most, onChange }: 
       <Txt size="heading" style={styles.stepValue} aria-live="polite">
         {unset ? '–' : value}
       </Txt>
-      <Key
+      <Button
         title="+"
         label={`${label}: one more`}
         small
@@ -201,7 +201,7 @@ export function Sheet({
           <Txt size="heading" style={styles.grow}>
             {title}
           </Txt>
-          <Key title="Close" look="quiet" small onPress={onClose} />
+          <Button title="Close" look="quiet" small onPress={onClose} />
         </View>
         {children}
       </View>
@@ -219,7 +219,7 @@ const styles = StyleSheet.create({
   badge: { borderRadius: 4, paddingHorizontal: 8, paddingVertical: 4, alignSelf: 'flex-start' },
   bold: { fontWeight: '700' },
   notice: { borderLeftWidth: 5, borderRadius: CORNER, padding: 12, gap: 4 },
-  noticeKeys: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginTop: 4 },
+  noticeButtons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginTop: 4 },
   field: { paddingHorizontal: 0 },
   stepper: { flexDirection: 'row', alignItems: 'center', gap: 8 },
   stepValue: { minWidth: 36, textAlign: 'center', fontVariant: ['tabular-nums'] },

@@ -1,8 +1,8 @@
 import { fireEvent, render, screen } from '@testing-library/react-native';
-import { tally } from '@core/fruitset';
+import { countSet } from '@core/fruitset';
 import { SetChart } from '../charts/SetChart';
 import { ControlsTheme, LightProvider } from '../theme';
-import { Field, Key, Notice, Stepper, Tile } from '.';
+import { Field, Button, Notice, Stepper, Tile } from '.';
 import type { ReactElement } from 'react';
 
 const shown = (element: ReactElement) =>
@@ -14,14 +14,14 @@ const shown = (element: ReactElement) =>
 
 test('a key says what it does and does it once', () => {
   const pressed = jest.fn();
-  shown(<Key title="Shut 6 flowers" onPress={pressed} />);
+  shown(<Button title="Shut 6 flowers" onPress={pressed} />);
   fireEvent.press(screen.getByText('Shut 6 flowers'));
   expect(pressed).toHaveBeenCalledTimes(1);
 });
 
 test('a key that is not to be pressed is not', () => {
   const pressed = jest.fn();
-  shown(<Key title="Next" onPress={pressed} disabled />);
+  shown(<Button title="Next" onPress={pressed} disabled />);
   fireEvent.press(screen.getByText('Next'));
   expect(pressed).not.toHaveBeenCalled();
 });
@@ -59,7 +59,7 @@ test('trouble is announced', () => {
 });
 
 test('the chart can be read without seeing it', () => {
-  const nothing = tally([], '2026-07-14');
+  const nothing = countSet([], '2026-07-14');
   const some = {
     ...nothing,
     worked: 5,
@@ -72,8 +72,8 @@ test('the chart can be read without seeing it', () => {
   shown(
     <SetChart
       rows={[
-        { name: 'this plant', tally: some },
-        { name: 'others', tally: nothing },
+        { name: 'this plant', count: some },
+        { name: 'others', count: nothing },
       ]}
     />,
   );

@@ -1,4 +1,4 @@
 export * from './Icon';
-export * from './Key';
+export * from './Button';
 export * from './Tile';
 export * from './basics';

@@ -5,6 +5,26 @@ import { useColours, useLight } from '../theme';
 import { stuffColour } from './FlowerDrawing';
 import { FLOWER_BOX, ovaryPath } from './geometry';
 
+/** The whiskery mould that begins in the dead flower. */
+function Whiskers({ top, colour }: { top: number; colour: string }) {
+  const hairs = [-16, -10, -4, 3, 9, 15];
+  return (
+    <G>
+      {hairs.map((x, i) => (
+        <Path
+          key={x}
+          d={`M${50 + x * 0.8} ${top + 12} L${50 + x} ${top - 8 - (i % 2) * 6}`}
+          stroke={colour}
+          strokeWidth={1.4}
+        />
+      ))}
+      {hairs.map((x, i) => (
+        <Circle key={x} cx={50 + x} cy={top - 9 - (i % 2) * 6} r={2.2} fill={colour} />
+      ))}
+    </G>
+  );
+}
+
 /** A fruit as each cause leaves it. Decorative: the word stands below. */
 export function LossDrawing({ cause, shape, size }: { cause: LossCause; shape: FruitShape; size: number }) {
   const light = useLight();
@@ -72,6 +92,26 @@ export function LossDrawing({ cause, shape, size }: { cause: LossCause; shape: F
                 strokeWidth={1.4}
               />
             ) : null}
+            {cause === 'wet-rot' ? <Whiskers top={top} colour={ink} /> : null}
+            {cause === 'borer' ? (
+              <G>
+                <Circle cx={56} cy={top + 46} r={7} fill={paint('hole')} stroke={ink} strokeWidth={1.6} />
+                <Path
+                  d={`M55 ${top + 58} h0.1 M61 ${top + 62} h0.1 M54 ${top + 66} h0.1 M60 ${top + 71} h0.1`}
+                  stroke={paint('tip')}
+                  strokeWidth={6}
+                  strokeLinecap="round"
+                />
+              </G>
+            ) : null}
+            {cause === 'drought' ? (
+              <Path
+                d={`M40 ${top + 22} q6 18 -2 40 M52 ${top + 16} q7 24 -1 52 M62 ${top + 26} q4 18 -2 36`}
+                fill="none"
+                stroke={ink}
+                strokeWidth={2}
+              />
+            ) : null}
             {cause === 'pest' ? (
               <Path
                 d={`M40 ${top + 40} a9 10 0 1 0 18 2 a8 7 0 0 0 -18 -2Z M56 ${top + 62} a5 6 0 1 0 9 1 a5 5 0 0 0 -9 -1Z`}
@@ -95,6 +135,18 @@ export function LossDrawing({ cause, shape, size }: { cause: LossCause; shape: F
                 strokeWidth={2.4}
               />
             </G>
+          ) : null}
+          {cause === 'frost' ? (
+            <Path
+              d="M74 6 V46 M57 16 L91 36 M91 16 L57 36 M69 10 L74 15 L79 10 M69 42 L74 37 L79 42"
+              fill="none"
+              stroke={colours.dusk}
+              strokeWidth={3}
+              strokeLinecap="round"
+            />
+          ) : null}
+          {cause === 'picked-by-mistake' ? (
+            <Path d="M34 132 L66 122" stroke={colours.brick} strokeWidth={5} strokeLinecap="round" />
           ) : null}
           {cause === 'weather' ? (
             <Path

@@ -5,6 +5,8 @@ import { LossDrawing } from '../drawings/LossDrawing';
 import { Txt } from '../theme';
 import { causeHints, causeWords } from '../words';
 
+const capital = (words: string) => `${words[0]?.toUpperCase() ?? ''}${words.slice(1)}`;
+
 /** Why a fruit was lost, with pictures; growers disagree on brown tips, so both readings are offered with how to tell. */
 export function CauseSheet({
   open,
@@ -34,9 +36,12 @@ export function CauseSheet({
         ))}
       </Row>
       <Txt size="label" tone="muted">
-        Poorly pollinated: {causeHints['poorly-pollinated']}. Blossom-end rot: {causeHints['blossom-end-rot']}
+        {(['poorly-pollinated', 'blossom-end-rot', 'wet-rot', 'borer'] as const)
+          .map((cause) => `${capital(causeWords[cause])}: ${causeHints[cause]}`)
+          .join('. ')}
         . Growers disagree on brown tips; when it stopped growing tells most. Take the failed fruit off, so
-        that the plant doesn’t feed it.
+        that the plant doesn’t feed it. If you spray: nothing on open flowers, it kills the bees; read the
+        label, keep its days to re-entry and to harvest, and local law.
       </Txt>
     </Sheet>
   );

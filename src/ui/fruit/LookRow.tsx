@@ -5,7 +5,7 @@ import type { OwedLook } from '@core/rounds';
 import { plantName } from '@core/patch';
 import { DEMO_SEED, lookOn, trueOutcome } from '@core/simulation';
 import { useGarden } from '@/data/garden/garden';
-import { Badge, Card, Key, Tile, Tiles } from '../controls';
+import { Badge, Card, Button, Tile, Tiles } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
@@ -68,7 +68,7 @@ export function LookRow({
         ))}
       </Tiles>
       {markWhenGrowing && flower.mark === null ? (
-        <Key
+        <Button
           title={`It grows: put mark ${nextMarkIn(state)} on`}
           small
           onPress={() =>

@@ -1,4 +1,4 @@
-import { allTrials, tally, type Tally, type Trial } from '@core/fruitset';
+import { allTrials, countSet, type SetCount, type Trial } from '@core/fruitset';
 import type { Flower, State } from '@core/ledger';
 import { growing, type Growing } from '@core/patch';
 import type { LocalDate } from '@core/time';
@@ -21,11 +21,11 @@ export function workedFlowers(state: State, zone: string): Worked[] {
 }
 
 /** Tallies of groups, by name. What belongs to no group is left out. */
-export function talliesBy(
+export function setCountsBy(
   trials: readonly Trial[],
   today: LocalDate,
   groupOf: (trial: Trial) => string | null,
-): { name: string; tally: Tally }[] {
+): { name: string; count: SetCount }[] {
   const groups = new Map<string, Trial[]>();
   for (const trial of trials) {
     const name = groupOf(trial);
@@ -35,6 +35,6 @@ export function talliesBy(
     else groups.set(name, [trial]);
   }
   return [...groups]
-    .map(([name, group]) => ({ name, tally: tally(group, today) }))
+    .map(([name, group]) => ({ name, count: countSet(group, today) }))
     .sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }));
 }

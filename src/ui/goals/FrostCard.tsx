@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { frostAfter, type FirstFrost } from '@core/goals';
 import { dayText, isLocalDate, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
-import { Card, Field, Key } from '../controls';
+import { Card, Field, Button } from '../controls';
 import { Txt } from '../theme';
 
 /** When the first frost is to be reckoned with; a question until the grower has said. */
@@ -30,7 +30,7 @@ export function FrostCard() {
         onChange={setTyped}
         error={error}
       />
-      <Key title="Keep this frost date" small disabled={typed === null} onPress={() => void save()} />
+      <Button title="Keep this frost date" small disabled={typed === null} onPress={() => void save()} />
     </Card>
   );
 }

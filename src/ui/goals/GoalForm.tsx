@@ -1,9 +1,10 @@
 import { PRECIOUS, type Goal, type Stand, type Variety } from '@core/ledger';
-import { cropOf, seedsPerGram } from '@core/crops';
+import { cropOf, isEdible, seedsPerGram } from '@core/crops';
 import { useGarden } from '@/data/garden/garden';
 import type { TypedGoal } from '@/data/forms/goalForm';
 import { rangeText } from '../words';
-import { Card, Field, Stepper, Tile, Tiles } from '../controls';
+import { Card, Field, Notice, Stepper, Tile, Tiles } from '../controls';
+import { VarietyAdvice } from '../patch/VarietyAdvice';
 import { Txt } from '../theme';
 
 const preciousWords = {
@@ -33,9 +34,11 @@ export function GoalForm({
   const others = [...state.varieties.values()].filter(
     ({ id, crop: other }) => id !== variety.id && cropOf(other).botanical === crop.botanical,
   );
+  const perGram = seedsPerGram(crop.id);
   const keeps = crop.daysToSeed !== null && crop.seedsPerFruit !== null;
   return (
     <>
+      <VarietyAdvice crop={crop} variety={variety} reason={stand.reason === 'cross' ? 'cross' : 'seed'} />
       <Card>
         {keeps ? (
           <>
@@ -51,9 +54,7 @@ export function GoalForm({
                 <Tile
                   key={unit}
                   title={unit === 'grams' ? 'grams' : 'seeds'}
-                  note={
-                    unit === 'grams' ? `about ${seedsPerGram(crop.id)?.value ?? '?'} seeds a gram` : undefined
-                  }
+                  note={unit === 'grams' && perGram ? `${rangeText(perGram.value)} seeds a gram` : undefined}
                   small
                   chosen={(goal.seed?.unit ?? 'seeds') === unit}
                   onPress={() => set({ seed: { amount: goal.seed?.amount ?? 1, unit } })}
@@ -64,13 +65,17 @@ export function GoalForm({
         ) : (
           <Txt>No seed is kept of {crop.plural}: only fruit.</Txt>
         )}
-        <Field
-          label="Fruits wanted for the kitchen (leave empty for none)"
-          value={value.kitchen}
-          onChange={(kitchen) => onChange({ kitchen })}
-          error={errors.kitchen ?? null}
-          keyboard="number-pad"
-        />
+        {isEdible(crop) ? (
+          <Field
+            label="Fruits wanted for the kitchen (leave empty for none)"
+            value={value.kitchen}
+            onChange={(kitchen) => onChange({ kitchen })}
+            error={errors.kitchen ?? null}
+            keyboard="number-pad"
+          />
+        ) : (
+          <Notice tone="brick" text={crop.caution} />
+        )}
         <Field
           label="Ripe by (YYYY-MM-DD; empty: by the first frost)"
           value={value.by}

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import type { Stand, Variety } from '@core/ledger';
 import type { GoalSum } from '@core/goals';
-import { Badge, Card, Key } from '../controls';
+import { Badge, Card, Button } from '../controls';
 import { Txt } from '../theme';
 import { reasonWords } from '../words';
 import { goalLine, standingSentence, standingTone, standingWords } from './words';
@@ -28,7 +28,7 @@ export function GoalRow({
           </Txt>
         </View>
         {sum ? <Badge text={standingWords[sum.standing]} tone={standingTone[sum.standing]} /> : null}
-        <Key
+        <Button
           title={sum ? 'Open' : 'Set'}
           small
           label={`${sum ? 'Open' : 'Set'} the goal of ${variety.name}`}

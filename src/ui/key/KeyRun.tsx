@@ -12,7 +12,7 @@ import {
   weigh,
   type Answers,
   type Evidence,
-  type Key as KeyTable,
+  type Key as IdentificationKey,
   type Measured,
   type Question,
 } from '@core/key';
@@ -20,11 +20,11 @@ import type { Flower, State } from '@core/ledger';
 import { flowersOn, plantName, type Growing } from '@core/patch';
 import { addDays, localDateOf } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
-import { Card, Key, Notice, Row, Stepper, Tile, Tiles } from '../controls';
+import { Card, Button, Notice, Row, Stepper, Tile, Tiles } from '../controls';
 import { FlowerDrawing, SketchDrawing } from '../drawings/FlowerDrawing';
 import { Page } from '../Page';
 import { Txt, useIsWide } from '../theme';
-import { useKeys } from '../useKeys';
+import { useShortcuts } from '../useShortcuts';
 import { Verdict } from './Verdict';
 
 export interface KeyRunProps {
@@ -55,7 +55,7 @@ export function KeyRun({ crop, growing, onLeave }: KeyRunProps) {
   const give = (question: Question, answer: string | null) =>
     setAnswers((before) => ({ ...before, [question.id]: answer }));
   const back = () => setAnswers((before) => Object.fromEntries(Object.entries(before).slice(0, -1)));
-  useKeys(
+  useShortcuts(
     useMemo(
       () =>
         asking
@@ -76,7 +76,7 @@ export function KeyRun({ crop, growing, onLeave }: KeyRunProps) {
     <Page
       title="What am I looking at?"
       over={`${growing ? plantName(growing) : crop.name} · ${asking ? `question ${given + 1}` : `${given} answers`}`}
-      corner={<Key title="Leave" look="quiet" small label="Leave the key" onPress={onLeave} />}
+      corner={<Button title="Leave" look="quiet" small label="Leave the key" onPress={onLeave} />}
       side={
         <>
           {wide && asking ? <SoFar keyed={key} answers={answers} evidence={evidence} shape={shape} /> : null}
@@ -112,8 +112,8 @@ export function KeyRun({ crop, growing, onLeave }: KeyRunProps) {
       foot={
         asking ? (
           <Row gap={8} style={{ flexWrap: 'nowrap' }}>
-            <Key title="Back" disabled={given === 0} onPress={back} />
-            <Key title="Can’t tell" grow onPress={() => give(asking, null)} />
+            <Button title="Back" disabled={given === 0} onPress={back} />
+            <Button title="Can’t tell" grow onPress={() => give(asking, null)} />
           </Row>
         ) : undefined
       }
@@ -125,7 +125,7 @@ export function KeyRun({ crop, growing, onLeave }: KeyRunProps) {
           text={`“${answerWords(step.clash.first, answers)}” and “${answerWords(step.clash.second, answers)}” are never seen on one flower of ${crop.plural}. Look at one of them again.`}
         >
           {[step.clash.first, step.clash.second].map((question) => (
-            <Key
+            <Button
               key={question.id}
               small
               title={`Again: ${question.text}`}
@@ -195,7 +195,7 @@ function SoFar({
   evidence,
   shape,
 }: {
-  keyed: KeyTable;
+  keyed: IdentificationKey;
   answers: Answers;
   evidence?: Evidence;
   shape: FruitShape;
@@ -260,7 +260,7 @@ function Given({
               </Txt>
               <Txt>{answerWords(question, answers)}</Txt>
             </View>
-            <Key title="Change" small label={`Change: ${question.text}`} onPress={() => onDrop(id)} />
+            <Button title="Change" small label={`Change: ${question.text}`} onPress={() => onDrop(id)} />
           </View>
         );
       })}

@@ -8,15 +8,15 @@ import {
   type Answers,
   type Candidate,
   type Entry,
-  type Key as KeyTable,
+  type Key as IdentificationKey,
   type KeyStep,
 } from '@core/key';
 import type { Growing } from '@core/patch';
-import { morningOf, morningOver } from '@core/bloom';
+import { bloomDayOf, morningOver } from '@core/bloom';
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
 import { useWeather } from '@/data/weather/weather';
-import { Badge, Card, Key, Notice } from '../controls';
+import { Badge, Card, Button, Notice } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
 import { reasonWords } from '../words';
@@ -24,7 +24,7 @@ import { reasonWords } from '../words';
 export interface VerdictProps {
   readonly step: Exclude<KeyStep, { kind: 'ask' }>;
   readonly answers: Answers;
-  readonly keyed: KeyTable;
+  readonly keyed: IdentificationKey;
   readonly crop: Crop;
   readonly growing: Growing | null;
   readonly shape: FruitShape;
@@ -61,7 +61,7 @@ export function Verdict({ step, answers, keyed, crop, growing, shape, ovaryMm, o
           tone="pollen"
           text="When in doubt for seed: shut it. A strip of tape costs less than a lost flower."
         />
-        <Key title="Ask me again" onPress={onAgain} />
+        <Button title="Ask me again" onPress={onAgain} />
       </Card>
     );
   const { entry, chance, others } = step;
@@ -85,7 +85,7 @@ export function Verdict({ step, answers, keyed, crop, growing, shape, ovaryMm, o
         </Txt>
         <Txt tone="muted">{usualConfusion(entry)}</Txt>
         {growing ? <TakeOver entry={entry} growing={growing} ovaryMm={ovaryMm} /> : null}
-        <Key title="Another flower" onPress={onAgain} />
+        <Button title="Another flower" onPress={onAgain} />
       </Card>
       <Advice crop={crop} entry={entry} first={growing?.stand.reason ?? 'seed'} />
       {others.length > 0 ? (
@@ -146,7 +146,7 @@ function TakeOver({
   const router = useRouter();
   const { ready, change } = useDraft<Record<string, unknown>>(`walk/${space}/${growing.plant.id}`, {});
   return (
-    <Key
+    <Button
       title={small ? 'Take this one' : `Note a ${entryName(entry)} on the walk`}
       look={small ? 'plain' : 'main'}
       small={small}
@@ -168,7 +168,7 @@ function TakeOver({
 function Advice({ crop, entry, first }: { crop: Crop; entry: Entry; first: Reason }) {
   const { state, place, now, today } = useGarden();
   const { weatherOf } = useWeather();
-  const part = morningOver(morningOf(state, place, today, weatherOf), [crop], now) ? 'evening' : 'morning';
+  const part = morningOver(bloomDayOf(state, place, today, weatherOf), [crop], now) ? 'evening' : 'morning';
   const order = [first, ...REASONS.filter((reason) => reason !== first)];
   const grouped: { words: string; reasons: Reason[] }[] = [];
   for (const reason of order) {

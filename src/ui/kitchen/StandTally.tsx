@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { Tool } from '@core/crops';
+import { hasTrusses, type Tool } from '@core/crops';
 import type { Draft } from '@core/ledger';
 import { plantName } from '@core/patch';
 import { kitchenTools, SECONDS_A_FLOWER, type KitchenPlant } from '@core/kitchen';
 import { holdSeconds } from '@core/rounds';
 import { useRecording } from '@/data/garden/useRecording';
-import { Card, Key, Notice, Stepper, Tile, Tiles } from '../controls';
+import { Card, Button, Notice, Stepper, Tile, Tiles } from '../controls';
 import { HoldTimer } from '../round/HoldTimer';
 import { Txt, useColours } from '../theme';
 import { plural, toolWords } from '../words';
@@ -24,7 +24,7 @@ export function StandTally({ plants }: { plants: readonly KitchenPlant[] }) {
   const [choosing, setChoosing] = useState(false);
   const [truss, setTruss] = useState<number | null>(first.lastTruss);
   const [each, setEach] = useState(plants.length <= SHOWN_ONE_BY_ONE);
-  const trusses = crop.family === 'nightshade' || crop.family === 'strawberry';
+  const trusses = hasTrusses(crop);
   const hold = holdSeconds(tool);
   const today = plants.reduce((sum, plant) => sum + plant.today, 0);
   const add = (flowers: number, on: readonly KitchenPlant[]) =>
@@ -46,7 +46,7 @@ export function StandTally({ plants }: { plants: readonly KitchenPlant[] }) {
             {bed.name} · {toolWords[tool]}, about {SECONDS_A_FLOWER[tool] ?? 5} s a flower
           </Txt>
         </View>
-        <Key
+        <Button
           title="Tool"
           look="quiet"
           small
@@ -107,7 +107,7 @@ export function StandTally({ plants }: { plants: readonly KitchenPlant[] }) {
           ))
         : null}
       {plants.length > SHOWN_ONE_BY_ONE ? (
-        <Key
+        <Button
           title={each ? 'Only together' : 'Plant by plant'}
           look="quiet"
           small
@@ -154,7 +154,7 @@ function TallyRow({
         </Txt>
       )}
       {STEPS.map((n) => (
-        <Key
+        <Button
           key={n}
           title={`+${n}`}
           small

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { DEFAULT_BED, nextBedCorner } from '@core/patch';
 import type { Bed } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
-import { Field, Key, Sheet } from '../controls';
+import { Field, Button, Sheet } from '../controls';
 import { Txt } from '../theme';
 
 const FEET = 3.2808;
@@ -85,13 +85,13 @@ export function BedSheet({
         Guessed until you measure: rounds are walked in the order in which beds lie.
       </Txt>
       {bed && empty ? (
-        <Key
+        <Button
           title={`Remove ${bed.name}`}
           look="danger"
           onPress={() => void record({ kind: 'withdrawn', subject: bed.id, target: bed.event }).then(onClose)}
         />
       ) : null}
-      <Key title={bed ? 'Keep the change' : 'Add the bed'} look="main" onPress={() => void save()} />
+      <Button title={bed ? 'Keep the change' : 'Add the bed'} look="main" onPress={() => void save()} />
     </Sheet>
   );
 }

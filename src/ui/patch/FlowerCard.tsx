@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { isEdible } from '@core/crops';
 import { fateOf, workedOn } from '@core/fruitset';
 import {
   LOOK_RESULTS,
@@ -13,7 +14,7 @@ import {
 import { growing as growingOf, plantName, type Growing } from '@core/patch';
 import { clockText, daysBetween, localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
-import { Badge, Card, Field, Key, Notice, Row, Sheet, Stepper, Tile, Tiles } from '../controls';
+import { Badge, Card, Field, Button, Notice, Row, Sheet, Stepper, Tile, Tiles } from '../controls';
 import { CauseSheet } from '../fruit/CauseSheet';
 import { Txt, useColours } from '../theme';
 import { FitnessLine } from './FitnessLine';
@@ -105,14 +106,14 @@ export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growi
               </Txt>
             </View>
             {withdrawnBy ? (
-              <Key
+              <Button
                 title="Bring back"
                 look="quiet"
                 small
                 onPress={() => void record({ kind: 'withdrawn', subject: flower.id, target: withdrawnBy.id })}
               />
             ) : (
-              <Key
+              <Button
                 title="Mend"
                 look="quiet"
                 small
@@ -139,20 +140,22 @@ export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growi
           <Row>
             {flower.coverOffAt ||
             [null, undefined, 'open'].includes(flower.pollinations.at(-1)?.shutAgain) ? null : (
-              <Key
+              <Button
                 title="Cover taken off"
                 small
                 onPress={() => void record({ kind: 'coverOff', flower: flower.id })}
               />
             )}
-            <Key
-              title="Harvested for the kitchen"
-              small
-              onPress={() =>
-                void record({ kind: 'harvested', flower: flower.id, harvestFor: 'kitchen', weightG: null })
-              }
-            />
-            <Key
+            {isEdible(growing.crop) ? (
+              <Button
+                title="Harvested for the kitchen"
+                small
+                onPress={() =>
+                  void record({ kind: 'harvested', flower: flower.id, harvestFor: 'kitchen', weightG: null })
+                }
+              />
+            ) : null}
+            <Button
               title="Harvested for seed"
               small
               onPress={() =>
@@ -165,15 +168,15 @@ export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growi
           </Txt>
         </>
       ) : null}
-      {flower.sex !== 'male' && fate === null && !flower.lost ? (
-        <Key
+      {flower.sex !== 'male' && fate === null && !flower.lost && isEdible(growing.crop) ? (
+        <Button
           title="Pollinated now, for the kitchen"
           small
           onPress={() => void record(workedForKitchen(flower.id))}
         />
       ) : null}
       {flower.lost || flower.harvested ? null : (
-        <Key title="It was lost" look="danger" small onPress={() => setAsking('lost')} />
+        <Button title="It was lost" look="danger" small onPress={() => setAsking('lost')} />
       )}
       <CauseSheet
         open={asking !== null}
@@ -225,13 +228,13 @@ function MendSheet({ event, flower, onClose }: { event: LedgerEvent; flower: Flo
           text="That is later than now. A flower can only be written down once it was seen. When was it?"
         />
       ) : null}
-      <Key
+      <Button
         title="Correct it"
         look="main"
         disabled={Object.keys(changes).length === 0 || late}
         onPress={() => done(record({ kind: 'corrected', subject: flower.id, target: event.id, changes }))}
       />
-      <Key
+      <Button
         title="Take it back"
         look="danger"
         onPress={() => done(record({ kind: 'withdrawn', subject: flower.id, target: event.id }))}

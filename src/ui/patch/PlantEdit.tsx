@@ -4,7 +4,7 @@ import { LOSS_CAUSES } from '@core/ledger';
 import { plantName, type Growing } from '@core/patch';
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
-import { Card, Field, Key, Row, Sheet, Tile, Tiles } from '../controls';
+import { Card, Field, Button, Row, Sheet, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 import { HealthTiles } from './HealthTiles';
 import { causeWords } from '../words';
@@ -47,7 +47,7 @@ export function PlantEdit({ growing }: { growing: Growing }) {
         error={error}
       />
       <Row>
-        <Key
+        <Button
           title="Keep the note"
           small
           disabled={value.note.trim() === ''}
@@ -61,7 +61,7 @@ export function PlantEdit({ growing }: { growing: Growing }) {
           onChange={(label) => change({ label })}
         />
         <Row>
-          <Key
+          <Button
             title="Rename"
             small
             disabled={value.label.trim() === '' || value.label.trim() === plant.label}
@@ -77,12 +77,12 @@ export function PlantEdit({ growing }: { growing: Growing }) {
             }
           />
           {plant.ended ? null : (
-            <Key title="Removed or died" look="danger" small onPress={() => setEnding(true)} />
+            <Button title="Removed or died" look="danger" small onPress={() => setEnding(true)} />
           )}
         </Row>
       </View>
       <Sheet open={ending} onClose={() => setEnding(false)} title={`${plantName(growing)}: what happened?`}>
-        <Key
+        <Button
           title="I removed it"
           onPress={() => {
             setEnding(false);

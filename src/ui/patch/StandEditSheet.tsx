@@ -1,11 +1,13 @@
 import { useState } from 'react';
-import { cropOf, FRUIT_SHAPES, REASONS, systemsOf } from '@core/crops';
+import { cropOf, FRUIT_SHAPES, reasonsOf, systemsOf } from '@core/crops';
 import type { Draft, Stand, Variety } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
-import { Field, Key, Sheet, Tile, Tiles } from '../controls';
+import { Field, Button, Sheet, Tile, Tiles } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
 import { reasonWords, systemWords } from '../words';
+import { TraitTiles } from './TraitTiles';
+import { VarietyAdvice } from './VarietyAdvice';
 
 /** Puts right what was said of a stand: its variety's name and fruit, and why it is worked by hand. */
 export function StandEditSheet({
@@ -21,7 +23,9 @@ export function StandEditSheet({
   const [name, setName] = useState(variety.name);
   const [shape, setShape] = useState(variety.shape);
   const [reason, setReason] = useState(stand.reason);
-  const usual = cropOf(variety.crop).sexSystem.value;
+  const crop = cropOf(variety.crop);
+  const [traits, setTraits] = useState(variety.traits);
+  const usual = crop.sexSystem.value;
   const [system, setSystem] = useState(variety.system ?? usual);
   const systems = systemsOf(cropOf(variety.crop));
   const [error, setError] = useState<string | null>(null);
@@ -30,12 +34,22 @@ export function StandEditSheet({
     if (wanted === '' || wanted.length > 80)
       return setError('The variety needs a name of 1 to 80 characters');
     const drafts: Draft[] = [];
-    if (wanted !== variety.name || shape !== variety.shape || system !== (variety.system ?? usual)) {
+    if (
+      wanted !== variety.name ||
+      shape !== variety.shape ||
+      system !== (variety.system ?? usual) ||
+      traits !== variety.traits
+    ) {
       drafts.push({
         kind: 'corrected',
         subject: variety.id,
         target: variety.event,
-        changes: { name: wanted, shape, ...(system === (variety.system ?? usual) ? {} : { system }) },
+        changes: {
+          name: wanted,
+          shape,
+          ...(system === (variety.system ?? usual) ? {} : { system }),
+          ...(traits === variety.traits ? {} : { traits }),
+        },
       });
     }
     if (reason !== stand.reason) {
@@ -84,8 +98,9 @@ export function StandEditSheet({
           ))}
         </Tiles>
       ) : null}
+      <TraitTiles crop={crop} traits={traits} onChange={setTraits} />
       <Tiles question="Why pollinate by hand?">
-        {REASONS.map((each) => (
+        {[...new Set([...reasonsOf(crop), stand.reason])].map((each) => (
           <Tile
             key={each}
             title={reasonWords[each]}
@@ -95,7 +110,8 @@ export function StandEditSheet({
           />
         ))}
       </Tiles>
-      <Key title="Keep the change" look="main" onPress={() => void save()} />
+      <VarietyAdvice crop={crop} variety={{ traits, system }} reason={reason} />
+      <Button title="Keep the change" look="main" onPress={() => void save()} />
       <Txt size="label" tone="muted">
         The name changes for every stand of this variety; what it was called before stays in the log.
       </Txt>

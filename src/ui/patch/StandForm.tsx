@@ -3,26 +3,21 @@ import {
   catalogue,
   cropOf,
   FRUIT_SHAPES,
+  isEdible,
+  reasonsOf,
   systemsOf,
   type CropId,
-  type FruitShape,
   type Reason,
-  type SexSystem,
 } from '@core/crops';
-import { Field, Stepper, Tile, Tiles } from '../controls';
+import type { Planting } from '@/data/forms/planting';
+import { Field, Notice, Stepper, Tile, Tiles } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
 import { systemNotes, systemWords } from '../words';
+import { TraitTiles } from './TraitTiles';
+import { VarietyAdvice } from './VarietyAdvice';
 
-export interface StandDraft {
-  readonly crop: CropId;
-  readonly variety: string;
-  readonly shape: FruitShape;
-  readonly plants: number;
-  readonly reason: Reason;
-  /** How its flowers are made; `null` = the crop's usual way. */
-  readonly system: SexSystem | null;
-}
+export type StandDraft = Required<Planting>;
 
 export const NEW_STAND: StandDraft = {
   crop: 'squash-maxima',
@@ -31,6 +26,7 @@ export const NEW_STAND: StandDraft = {
   plants: 4,
   reason: 'seed',
   system: null,
+  traits: {},
 };
 
 const REASON_NOTES: readonly { value: Reason; title: string; note: string }[] = [
@@ -53,13 +49,13 @@ export function StandForm({
   return (
     <View style={{ gap: 12 }}>
       <Tiles question="Crop">
-        {catalogue.map(({ id, name, kinds, usualShape }) => (
+        {catalogue.map(({ id, name, kinds }) => (
           <Tile
             key={id}
             title={name}
             note={kinds.split(',')[0]}
             chosen={value.crop === id}
-            onPress={() => onChange({ crop: id, shape: usualShape, system: null })}
+            onPress={() => onChange(ofCrop(id, value.reason))}
             minWidth={104}
           />
         ))}
@@ -104,6 +100,7 @@ export function StandForm({
           ))}
         </Tiles>
       ) : null}
+      <TraitTiles crop={crop} traits={value.traits} onChange={(traits) => onChange({ traits })} />
       <Stepper
         label="Plants"
         value={value.plants}
@@ -112,17 +109,34 @@ export function StandForm({
         onChange={(plants) => onChange({ plants })}
       />
       <Tiles question="Why pollinate by hand?">
-        {REASON_NOTES.map(({ value: reason, title, note }) => (
-          <Tile
-            key={reason}
-            title={title}
-            note={note}
-            chosen={value.reason === reason}
-            onPress={() => onChange({ reason })}
-            minWidth={100}
-          />
-        ))}
+        {REASON_NOTES.filter(({ value: reason }) => reasonsOf(crop).includes(reason)).map(
+          ({ value: reason, title, note }) => (
+            <Tile
+              key={reason}
+              title={title}
+              note={note}
+              chosen={value.reason === reason}
+              onPress={() => onChange({ reason })}
+              minWidth={100}
+            />
+          ),
+        )}
       </Tiles>
+      <VarietyAdvice crop={crop} variety={value} reason={value.reason} />
+      {isEdible(crop) ? null : <Notice tone="brick" text={crop.caution} />}
     </View>
   );
+}
+
+/** A form turned to another crop: what was said of the variety before does not hold for it. */
+function ofCrop(id: CropId, reason: Reason): Partial<StandDraft> {
+  const crop = cropOf(id);
+  const reasons = reasonsOf(crop);
+  return {
+    crop: id,
+    shape: crop.usualShape,
+    system: null,
+    traits: {},
+    reason: reasons.includes(reason) ? reason : (reasons[0] ?? 'fruit'),
+  };
 }

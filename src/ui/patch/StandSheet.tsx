@@ -4,7 +4,7 @@ import type { Bed } from '@core/ledger';
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
 import { plantingDrafts } from '@/data/forms/planting';
-import { Key, Sheet } from '../controls';
+import { Button, Sheet } from '../controls';
 import { plural } from '../words';
 import { NEW_STAND, StandForm } from './StandForm';
 
@@ -29,7 +29,7 @@ export function StandSheet({ bed, onClose }: { bed: Bed; onClose: () => void }) 
       <ScrollView style={{ maxHeight: 560 }}>
         <StandForm value={value} onChange={change} error={error} />
       </ScrollView>
-      <Key title={`Add ${plural(value.plants, 'plant')}`} look="main" onPress={() => void save()} />
+      <Button title={`Add ${plural(value.plants, 'plant')}`} look="main" onPress={() => void save()} />
     </Sheet>
   );
 }

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import type { Dawn, FlowerResult, Rehearsal, RehearsalResult } from '@core/simulation';
-import { Card, Key } from '../controls';
+import { Card, Button } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Page } from '../Page';
 import { Txt, useColours } from '../theme';
@@ -36,7 +36,7 @@ export function RehearsalDawn({
       title="Dawn"
       over="Rehearsal · next morning"
       corner={corner}
-      foot={<Key title="Pollinate, and see the fruit two weeks on" look="main" onPress={onNext} />}
+      foot={<Button title="Pollinate, and see the fruit two weeks on" look="main" onPress={onNext} />}
       side={
         <Card>
           <Txt size="strong">This morning</Txt>

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { catalogue, cropOf, type CropId } from '@core/crops';
 import type { Rehearsal } from '@core/simulation';
-import { Card, Key, Tile, Tiles } from '../controls';
+import { Card, Button, Tile, Tiles } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Page } from '../Page';
 import { Txt } from '../theme';
@@ -39,7 +39,7 @@ export function RehearsalEvening({
       over={`Rehearsal · evening · ${rehearsal.flowers.length} flowers on ${rehearsal.plants} plants`}
       corner={corner}
       foot={
-        <Key
+        <Button
           title={
             shut.length === 0
               ? 'Shut nothing, see the dawn'

@@ -6,10 +6,10 @@ import { makeQuestion, nextUp, type PracticeRecord, type TrainerQuestion } from 
 import { hashText, seededRandom } from '@core/random';
 import { useGarden } from '@/data/garden/garden';
 import type { Practice } from '@/data/practice/practice';
-import { Card, Key, Notice, Row, Tile, Tiles } from '../controls';
+import { Card, Button, Notice, Row, Tile, Tiles } from '../controls';
 import { Page } from '../Page';
 import { Txt, useColours } from '../theme';
-import { useKeys } from '../useKeys';
+import { useShortcuts } from '../useShortcuts';
 import { answerName, plural, skillWords } from '../words';
 import { SpecimenView } from './SpecimenView';
 
@@ -84,7 +84,7 @@ export function Trainer({ records, crops, inWords, keep, onLeave }: TrainerProps
     setBasis(records);
     setGiven(null);
   }, [given, one, records]);
-  useKeys(
+  useShortcuts(
     useMemo(
       () => ({
         ...Object.fromEntries(one.options.map(({ id }, i) => [String(i + 1), () => answer(id)] as const)),
@@ -101,7 +101,13 @@ export function Trainer({ records, crops, inWords, keep, onLeave }: TrainerProps
       title={one.text}
       over={`${cropOf(one.crop).name} · ${skillWords[one.skill]}`}
       corner={
-        <Key title="Leave" look="quiet" small label="Leave the trainer; answers are kept" onPress={onLeave} />
+        <Button
+          title="Leave"
+          look="quiet"
+          small
+          label="Leave the trainer; answers are kept"
+          onPress={onLeave}
+        />
       }
       banner={
         <View style={{ paddingHorizontal: 16, paddingBottom: 4 }}>
@@ -128,7 +134,7 @@ export function Trainer({ records, crops, inWords, keep, onLeave }: TrainerProps
             ))}
           </Tiles>
         ) : (
-          <Key title={over ? 'See how it went' : 'Next'} look="main" onPress={next} />
+          <Button title={over ? 'See how it went' : 'Next'} look="main" onPress={next} />
         )
       }
     >
@@ -142,7 +148,11 @@ export function Trainer({ records, crops, inWords, keep, onLeave }: TrainerProps
       <Card>
         <SpecimenView question={one} inWords={shownAs} chosen={given} />
         <Row>
-          <Key title={shownAs ? 'Show the drawing' : 'In words'} small onPress={() => setShownAs(!shownAs)} />
+          <Button
+            title={shownAs ? 'Show the drawing' : 'In words'}
+            small
+            onPress={() => setShownAs(!shownAs)}
+          />
         </Row>
       </Card>
       {given === null ? null : (
@@ -165,7 +175,7 @@ function SessionDone({ done, onLeave }: { done: readonly Answered[]; onLeave: ()
     <Page
       title="Two minutes are over"
       over={plural(done.length, 'question')}
-      foot={<Key title="Back to Practice" look="main" onPress={onLeave} />}
+      foot={<Button title="Back to Practice" look="main" onPress={onLeave} />}
     >
       <Card>
         <Txt size="number">

@@ -4,10 +4,10 @@ import { pickedDrafts, type Collecting } from '@core/rounds';
 import type { Draft } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
-import { Card, Key, Notice } from '../controls';
+import { Card, Button, Notice } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
-import { LeaveKey } from '../LeaveKey';
+import { LeaveButton } from '../LeaveButton';
 import { Page } from '../Page';
 import { Txt } from '../theme';
 import { UndoLine } from '../UndoLine';
@@ -46,12 +46,12 @@ export function CollectMales({
       title={`Collect ${plural(total, 'male')}`}
       over={`${name} · from ${plural(collecting.length, 'plant')}`}
       badge={badge}
-      corner={<LeaveKey onPress={onLeave} />}
+      corner={<LeaveButton onPress={onLeave} />}
       side={side}
       foot={
         <>
           {foot}
-          <Key
+          <Button
             title={`Picked: ${plural(total, 'male')}, all whole`}
             look="main"
             busy={busy}
@@ -92,14 +92,14 @@ export function CollectMales({
                   {plural(males.length, 'male')} · {growing.bed.name}
                 </Txt>
               </View>
-              <Key
+              <Button
                 title="Torn"
                 small
                 label={`A male of ${plantName(growing)} is torn`}
                 disabled={busy}
                 onPress={() => void save(check(last, 'torn'))}
               />
-              <Key
+              <Button
                 title="Missing"
                 small
                 label={`A male of ${plantName(growing)} is missing`}

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { plantName } from '@core/patch';
 import type { FatherOffer } from '@core/rounds';
 import { useGarden } from '@/data/garden/garden';
-import { Card, Key, Tile, Tiles } from '../controls';
+import { Card, Button, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 import { plural } from '../words';
 
@@ -48,7 +48,7 @@ export function FatherTiles({
               onPress={() => onChange({ ...males, [growing.plant.id]: count >= free.length ? 0 : count + 1 })}
             />
             {count > 0 ? (
-              <Key
+              <Button
                 title="one is torn"
                 look="quiet"
                 small

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { Key } from '../controls';
+import { Button } from '../controls';
 
 /** Counts the seconds a tool is held to a flower; buzzes, and beeps, at the end where the device can. */
 export function HoldTimer({ seconds, verb, onDone }: { seconds: number; verb: string; onDone?: () => void }) {
@@ -27,7 +27,7 @@ export function HoldTimer({ seconds, verb, onDone }: { seconds: number; verb: st
     }, 1000);
   };
   return (
-    <Key
+    <Button
       title={left === null ? `${verb}: time ${seconds} s` : `${verb} … ${left}`}
       label={left === null ? `${verb}: start ${seconds} seconds` : `${left} seconds left`}
       small

@@ -1,6 +1,7 @@
 import type { Crop } from '@core/crops';
 import { lobesOf } from '@core/rounds';
-import { Card, Key, Tile, Tiles } from '../controls';
+import { Card, Button, Tile, Tiles } from '../controls';
+import { plural } from '../words';
 
 export interface Went {
   readonly lobes: number | null;
@@ -32,12 +33,12 @@ export function HowItWent({
   const { lobes, openS, beeIn } = value;
   if (!open) {
     const said = [
-      ...(all && lobes !== null ? [lobes === all ? `all ${all} lobes` : `${lobes} of ${all} lobes`] : []),
+      ...(all && lobes !== null ? [plural(lobes, 'lobe')] : []),
       ...OPEN.filter((each) => each.openS === openS).map(({ title }) => `open ${title}`),
       ...(beeIn === null ? [] : [beeIn ? 'a bee got in' : 'no bee']),
     ];
     return (
-      <Key
+      <Button
         title={
           said.length === 0 ? 'How it went: say, if you like' : `How it went: ${said.join(', ')}. Change`
         }
@@ -51,10 +52,10 @@ export function HowItWent({
     <Card style={{ padding: 10 }}>
       {all ? (
         <Tiles question="Lobes of the stigma covered">
-          {Array.from({ length: all }, (_, i) => i + 1).map((n) => (
+          {Array.from({ length: all.most }, (_, i) => i + 1).map((n) => (
             <Tile
               key={n}
-              title={n === all ? `all ${n}` : String(n)}
+              title={n === all.usual ? `${n}, usually all` : String(n)}
               small
               chosen={lobes === n}
               onPress={() => onChange({ lobes: lobes === n ? null : n })}

@@ -4,7 +4,7 @@ import { plantName } from '@core/patch';
 import { clockText } from '@core/time';
 import type { DawnPlan } from '@/data/round/dawnPlan';
 import { useGarden } from '@/data/garden/garden';
-import { Card, Key } from '../controls';
+import { Card, Button } from '../controls';
 import { Txt } from '../theme';
 import { flowerPlace } from '../words';
 
@@ -76,7 +76,7 @@ export function NextStops({
             </Txt>
           </View>
           {state === 'worked' || flower.id === current ? null : (
-            <Key
+            <Button
               title="Go"
               look="quiet"
               small

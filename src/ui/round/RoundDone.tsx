@@ -1,7 +1,7 @@
 import { surplusMales, type PollinationRound } from '@core/rounds';
 import type { DawnPlan } from '@/data/round/dawnPlan';
 import { useGarden } from '@/data/garden/garden';
-import { Card, Key, Notice, Row, Stat } from '../controls';
+import { Card, Button, Notice, Row, Stat } from '../controls';
 import { Page } from '../Page';
 import { Txt } from '../theme';
 import { UndoLine } from '../UndoLine';
@@ -30,7 +30,7 @@ export function RoundDone({
   return (
     <Page
       title="The round is done"
-      foot={<Key title="Back to Today" look="main" onPress={onLeave} />}
+      foot={<Button title="Back to Today" look="main" onPress={onLeave} />}
       side={<NextStops round={round} dawn={dawn} numbered={numbered} current="" onGo={onGo} all />}
     >
       <Card>
@@ -50,7 +50,7 @@ export function RoundDone({
             tone="brick"
             text="Only from plants treated with nothing that is not cleared for eating. Shake the insects out; taste a little, and eat nothing bitter. Where flowers are sold, food rules hold."
           />
-          <Key
+          <Button
             title={`Take ${plural(squash.length, 'male')} to the kitchen`}
             onPress={() =>
               void record(

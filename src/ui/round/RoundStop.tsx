@@ -16,25 +16,25 @@ import {
   type PollinationRound,
   type Stop,
 } from '@core/rounds';
-import { morningOf } from '@core/bloom';
+import { bloomDayOf } from '@core/bloom';
 import { closureAtDawn, DEMO_SEED } from '@core/simulation';
 import type { DawnPlan } from '@/data/round/dawnPlan';
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { useWeather } from '@/data/weather/weather';
-import { Key, Notice } from '../controls';
-import { LeaveKey } from '../LeaveKey';
+import { Button, Notice } from '../controls';
+import { LeaveButton } from '../LeaveButton';
 import { Page } from '../Page';
 import { Txt, useIsWide } from '../theme';
 import { UndoLine } from '../UndoLine';
-import { useKeys } from '../useKeys';
+import { useShortcuts } from '../useShortcuts';
 import { checkWords, closureWords, flowerPlace, workWords } from '../words';
 import { BeesBadge } from './BeesBadge';
 import { DeadlineLine } from './DeadlineLine';
-import { keyWords } from './keyWords';
+import { buttonWords } from './buttonWords';
 import { NextStops } from './NextStops';
-import { ClosureQuestion, GoneTiles, HoursNotice, SpoiledTiles } from './StopQuestions';
+import { ClosureQuestion, ColdNotice, GoneTiles, HoursNotice, SpoiledTiles } from './StopQuestions';
 import { NOTHING_SAID, StopWorkTiles, type Answers } from './StopWork';
 import { WhereItIs } from './WhereItIs';
 
@@ -74,7 +74,7 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
   const index = numbered.indexOf(flower.id);
   const before = numbered[index - 1];
   const after = numbered[index + 1];
-  useKeys(
+  useShortcuts(
     useMemo(
       () => ({ ArrowLeft: before ? () => onGo(before) : null, ArrowRight: after ? () => onGo(after) : null }),
       [before, after, onGo],
@@ -102,7 +102,9 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
     clear();
     onGo(null);
   };
-  const window = (dawn?.morning ?? morningOf(state, place, round.date, weatherOf)).window(crop);
+  const bloomDay = dawn?.morning ?? bloomDayOf(state, place, round.date, weatherOf);
+  const window = bloomDay.window(crop);
+  const cold = bloomDay.pollen(crop);
   const noMales = offers.every(({ free }) => free.length === 0);
   const hermaphrodite = systemAdvice(
     variety.system ?? crop.sexSystem.value,
@@ -114,7 +116,7 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
       title={plantName(growing)}
       over={`Stop ${index + 1} of ${round.stops.length} · ${bed.name} · ${flowerPlace(flower)}`}
       badge={<BeesBadge round={round} />}
-      corner={<LeaveKey onPress={onLeave} />}
+      corner={<LeaveButton onPress={onLeave} />}
       side={
         wide ? (
           <NextStops round={round} dawn={dawn} numbered={numbered} current={flower.id} onGo={onGo} all />
@@ -126,8 +128,10 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
         ) : (
           <>
             <DeadlineLine round={round} dawn={dawn} />
-            <Key
-              title={keyWords(found, pollinating, noMales, carried, work.males, () => workWords(state, work))}
+            <Button
+              title={buttonWords(found, pollinating, noMales, carried, work.males, () =>
+                workWords(state, work),
+              )}
               look="main"
               busy={busy}
               disabled={found === null || (pollinating && (work.males === 0 || carried !== null))}
@@ -149,6 +153,7 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
       {found === null ? <WhereItIs flower={flower} growing={growing} /> : null}
       {found === null && hermaphrodite ? <Notice tone="pollen" text={hermaphrodite} /> : null}
       <HoursNotice crop={crop} window={window} asked={found === null} />
+      {cold && (found === null || found === 'not-open') ? <ColdNotice crop={crop} cold={cold} /> : null}
       {demo ? (
         <Txt
           size="label"

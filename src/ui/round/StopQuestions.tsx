@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { windowNow, type OpenWindow } from '@core/bloom';
+import { windowNow, type ColdPollen, type OpenWindow } from '@core/bloom';
 import type { Crop } from '@core/crops';
 import { CHECK_RESULTS, type CheckResult, type LossCause } from '@core/ledger';
 import { shutAgainWith, type Stop } from '@core/rounds';
@@ -8,6 +8,7 @@ import { useGarden } from '@/data/garden/garden';
 import { Notice, Tile, Tiles } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
+import { degrees } from '../weather/words';
 import { checkWords, closureWords } from '../words';
 
 /** The flower drawn as it stands, and what its closure looks like. */
@@ -80,11 +81,34 @@ export function HoursNotice({ crop, window, asked }: { crop: Crop; window: OpenW
         text={`${crop.plural} open from about ${clockText(window.opens, place.zone, prefs.clock === '12')}. If it is still shut, say "not open" and come back.`}
       />
     );
+  if (status === 'open' && asked && now >= window.bestUntil)
+    return (
+      <Notice
+        tone="pollen"
+        text={`Past its best hours: till about ${clockText(window.closes, place.zone, prefs.clock === '12')} it may still take pollen, less surely. Give it more males.`}
+      />
+    );
   if (status !== 'over' || !asked) return null;
   return (
     <Notice
       tone="brick"
       text="By now this flower has most likely closed: one that has shut can't be worked. If it is still open, go on."
+    />
+  );
+}
+
+/** A morning too cold for the anthers: a flower may be open and give nothing yet. */
+export function ColdNotice({ crop, cold }: { crop: Crop; cold: ColdPollen }) {
+  const { now, place, prefs } = useGarden();
+  if (cold.from !== null && now >= cold.from) return null;
+  const when =
+    cold.from === null
+      ? 'today that is not to be expected'
+      : `about ${clockText(cold.from, place.zone, prefs.clock === '12')} this morning`;
+  return (
+    <Notice
+      tone="dusk"
+      text={`Cold: anthers of ${crop.plural} open from about ${degrees(cold.limitC, prefs.units)}, ${when}. A flower may be open and its anthers still shut: see loose pollen on a finger first, else wait for warmth and look again.`}
     />
   );
 }

@@ -9,7 +9,7 @@ import {
   type StopWork,
 } from '@core/rounds';
 import { useGarden } from '@/data/garden/garden';
-import { Key, Notice, Tile, Tiles } from '../controls';
+import { Button, Notice, Tile, Tiles } from '../controls';
 import { Steps } from '../Steps';
 import { closureWords, toolWords } from '../words';
 import { FatherTiles } from './FatherTiles';
@@ -65,7 +65,7 @@ export function StopWorkTiles({
           title={`This brush carries ${carried} pollen`}
           text={`Wipe your hands, put it away, and take the dry brush for ${state.varieties.get(fatherVarietyOf(growing))?.name ?? 'this variety'}.`}
         >
-          <Key title="Clean hands, fresh brush" small onPress={() => onChange({ clean: true })} />
+          <Button title="Clean hands, fresh brush" small onPress={() => onChange({ clean: true })} />
         </Notice>
       ) : null}
       <FatherTiles offers={offers} males={males} onChange={(next) => onChange({ males: next })} />
@@ -119,7 +119,7 @@ export function StopWorkTiles({
           ))}
         </Tiles>
       ) : (
-        <Key
+        <Button
           title={
             work.tool
               ? `Pollen carried with: ${toolWords[work.tool]}. Change`

@@ -1,5 +1,5 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
-import { morningOf } from '@core/bloom';
+import { bloomDayOf } from '@core/bloom';
 import { planRound } from '@core/planning';
 import { dawnQuestion, fathersFor, pollinationRound, stopsOf, type PollinationRound } from '@core/rounds';
 import type { FlowerId } from '@core/ids';
@@ -28,7 +28,7 @@ function morning(lone = false) {
   const round = () => pollinationRound(garden.state, garden.place, DAWN, 'dawn') as PollinationRound;
   /** What the hook would hand to the screens, worked out by the same core. */
   const dawn = (): DawnPlan => {
-    const day = morningOf(garden.state, garden.place, DAWN);
+    const day = bloomDayOf(garden.state, garden.place, DAWN);
     const question = dawnQuestion(garden.state, garden.place, DAWN, 'dawn', day, {
       now,
       people: ['me', 'helper 1'],

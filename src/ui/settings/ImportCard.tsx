@@ -8,7 +8,7 @@ import { localDateOf, shortDayText } from '@core/time';
 import { pickFile, readFile } from '@/data/device/files';
 import { useGarden } from '@/data/garden/garden';
 import { practiceStore } from '@/data/device/practiceStores';
-import { Key, Notice } from '../controls';
+import { Button, Notice } from '../controls';
 import { Txt, useColours } from '../theme';
 import { plural } from '../words';
 
@@ -67,7 +67,7 @@ export function ImportCard() {
   };
   return (
     <View style={{ gap: 8 }}>
-      <Key title="Import a file" disabled={step.at === 'reading'} onPress={() => void choose()} />
+      <Button title="Import a file" disabled={step.at === 'reading'} onPress={() => void choose()} />
       {step.at === 'reading' ? (
         <View style={{ gap: 6 }}>
           <LinearProgress
@@ -76,7 +76,7 @@ export function ImportCard() {
             trackColor={colours.rule}
             aria-label="Reading"
           />
-          <Key title="Stop reading" small onPress={step.cancel} />
+          <Button title="Stop reading" small onPress={step.cancel} />
         </View>
       ) : null}
       {step.at === 'refused' ? (
@@ -103,13 +103,13 @@ export function ImportCard() {
               <Txt size="label">{plural(step.practice.length, 'answer')} to the trainer, kept apart.</Txt>
             ) : null}
             {step.fresh.length + step.practice.length > 0 ? (
-              <Key
+              <Button
                 title={`Add ${plural(step.fresh.length + step.practice.length, 'record')}`}
                 look="main"
                 onPress={() => void add(step.fresh, step.practice)}
               />
             ) : null}
-            <Key title="Leave it" small onPress={() => setStep({ at: 'idle' })} />
+            <Button title="Leave it" small onPress={() => setStep({ at: 'idle' })} />
           </View>
         </Notice>
       ) : null}

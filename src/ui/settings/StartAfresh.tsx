@@ -5,7 +5,7 @@ import { exportLog } from '@/data/device/files';
 import { practiceOf } from '@/data/practice/practice';
 import { useChooseSpace, useGarden } from '@/data/garden/garden';
 import { demoStart } from '@core/simulation';
-import { Card, Field, Key, Notice } from '../controls';
+import { Card, Field, Button, Notice } from '../controls';
 import { Txt } from '../theme';
 
 const WORD = 'start afresh';
@@ -39,7 +39,7 @@ export function StartAfresh() {
             tone="brick"
             text={`This deletes every record of ${patch.name} on this device. Export first, or write “${WORD}”.`}
           />
-          <Key
+          <Button
             title="Export everything first"
             small
             onPress={() =>
@@ -54,7 +54,7 @@ export function StartAfresh() {
           <Field label={`Or write: ${WORD}`} value={typed} onChange={setTyped} />
         </>
       )}
-      <Key
+      <Button
         title={space === 'demo' ? 'Start the demo again' : `Delete ${patch.name} from this device`}
         look="danger"
         disabled={!allowed}

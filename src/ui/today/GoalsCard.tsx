@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { useGoals } from '@/data/foresight/goals';
-import { Badge, Card, Key } from '../controls';
+import { Badge, Card, Button } from '../controls';
 import { goalLine, standingTone, standingWords } from '../goals/words';
 import { Txt } from '../theme';
 
@@ -15,7 +15,7 @@ export function GoalsCard() {
         <Txt size="heading" style={{ flex: 1 }}>
           Goals
         </Txt>
-        <Key
+        <Button
           title={sums.length === 0 ? 'Set one' : 'All goals'}
           small
           onPress={() => router.navigate('/goals')}

@@ -2,7 +2,8 @@ import { View } from 'react-native';
 import type { OwedLook } from '@core/rounds';
 import { plantName } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
-import { Card, Key } from '../controls';
+import { useLookDays } from '../fruit/useLookDays';
+import { Card, Button } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt, useColours, useIsWide } from '../theme';
@@ -13,11 +14,12 @@ export function LooksCard({ owed, onOpen }: { owed: readonly OwedLook[]; onOpen:
   const { place } = useGarden();
   const colours = useColours();
   const shown = useIsWide() ? 8 : 4;
+  const lookDays = useLookDays();
   if (owed.length === 0) {
     return (
       <Card>
         <Txt size="heading">No fruit to look at</Txt>
-        <Txt tone="muted">Worked flowers come up here on day 3, 5 and 8, when a look tells something.</Txt>
+        <Txt tone="muted">{`Worked flowers come up here on the days when a look tells something: ${lookDays}.`}</Txt>
       </Card>
     );
   }
@@ -57,7 +59,7 @@ export function LooksCard({ owed, onOpen }: { owed: readonly OwedLook[]; onOpen:
           </Txt>
         </View>
       ))}
-      <Key title={`Look at ${owed.length === 1 ? 'it' : `all ${owed.length}`}`} onPress={onOpen} />
+      <Button title={`Look at ${owed.length === 1 ? 'it' : `all ${owed.length}`}`} onPress={onOpen} />
     </Card>
   );
 }

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useRouter, type Href } from 'expo-router';
-import { windowNow, type Morning } from '@core/bloom';
+import { windowNow, type BloomDay } from '@core/bloom';
 import { cropOf } from '@core/crops';
 import type { Place, State } from '@core/ledger';
 import { walkOrder } from '@core/patch';
@@ -10,7 +10,7 @@ import { crossDay } from '@core/crosses';
 import { kitchenRound } from '@core/kitchen';
 import { clockText, type LocalDate } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
-import { Badge, Card, Key } from '../controls';
+import { Badge, Card, Button } from '../controls';
 import { Txt } from '../theme';
 import { plural } from '../words';
 
@@ -23,7 +23,7 @@ interface Other {
 }
 
 /** The rounds beside the vines': corn, crosses, kitchen; each with what it asks for today and from when. */
-export function OtherRounds({ morning }: { morning: Morning }) {
+export function OtherRounds({ morning }: { morning: BloomDay }) {
   const { state, place, now, prefs, today } = useGarden();
   const router = useRouter();
   const rows = useMemo(
@@ -52,14 +52,14 @@ export function OtherRounds({ morning }: { morning: Morning }) {
               tone="pollen"
             />
           )}
-          <Key title="Open" small label={`Open: ${name}`} onPress={() => router.navigate(path)} />
+          <Button title="Open" small label={`Open: ${name}`} onPress={() => router.navigate(path)} />
         </View>
       ))}
     </Card>
   );
 }
 
-function cornRow(state: State, place: Place, today: LocalDate, morning: Morning, now: number): Other | null {
+function cornRow(state: State, place: Place, today: LocalDate, morning: BloomDay, now: number): Other | null {
   if (!walkOrder(state).some(({ crop, stand }) => crop.family === 'corn' && stand.reason !== 'fruit'))
     return null;
   const corn = cornDay(state, place, today);

@@ -4,7 +4,7 @@ import Svg, { Path, Rect } from 'react-native-svg';
 import { CATALOGUE_STRENGTH, type VarietyOutlook } from '@core/bloom';
 import { dayText } from '@core/time';
 import { OutlookChart } from '../charts/OutlookChart';
-import { Card, Key, Notice } from '../controls';
+import { Card, Button, Notice } from '../controls';
 import { Txt, useColours } from '../theme';
 import { plural } from '../words';
 
@@ -40,7 +40,7 @@ export function OutlookCard({ outlook }: { outlook: readonly VarietyOutlook[] | 
         </View>
       ))}
       {ranked.length > SHOWN ? (
-        <Key
+        <Button
           small
           title={all ? 'Fewer varieties' : `${ranked.length - SHOWN} more varieties`}
           onPress={() => setAll(!all)}

@@ -5,7 +5,7 @@ import type { PollinationRound, Round } from '@core/rounds';
 import { clockText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useChangePrefs } from '@/data/device/prefs';
-import { Badge, Card, Key, Row, Stat, Stepper } from '../controls';
+import { Badge, Card, Button, Row, Stat, Stepper } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
@@ -36,7 +36,7 @@ export function RoundCard({ round, onStart }: { round: Round; onStart: () => voi
           Look for buds that open tomorrow: full, coloured, still shut. Take tape or bags.{' '}
           {early ? 'Earlier than that they do not show yet.' : ''}
         </Txt>
-        <Key
+        <Button
           title={round.walked.length > 0 ? 'Go on with the walk' : 'Start the evening walk'}
           look="main"
           onPress={onStart}
@@ -107,9 +107,10 @@ function PollinationCard({ round, onStart }: { round: PollinationRound; onStart:
         {after}
       </Txt>
       <Txt size="label" tone="muted">
-        Wasps and bees sleep in flowers: carry your allergy kit if you need one.
+        Wasps and bees sleep in flowers: carry your allergy kit if you need one. Children may find flowers and
+        hold tape, no knives.
       </Txt>
-      <Key
+      <Button
         title={
           done > 0
             ? `Go on: ${plural(toDo.length, 'flower')} left`

@@ -1,10 +1,12 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { clockDoubt } from '@core/bloom';
 import { CLOCK_NOTES, type ClockNote } from '@core/ledger';
 import type { StandId } from '@core/ids';
 import { walkOrder } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
-import { Card, Key, Sheet, Tile, Tiles } from '../controls';
+import { useWeather } from '@/data/weather/weather';
+import { Button, Card, Notice, Sheet, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 
 const noteWords: Record<ClockNote, { title: string; note: string }> = {
@@ -13,21 +15,32 @@ const noteWords: Record<ClockNote, { title: string; note: string }> = {
   insects: { title: 'Insects are here', note: 'first bee seen' },
 };
 
+function offWords(offMin: number): string {
+  const hours = Math.round(Math.abs(offMin) / 60);
+  return `That is about ${hours} hours ${offMin > 0 ? 'later' : 'sooner'} than usual here. If you saw it just now, keep it: the times of the next days learn from it.`;
+}
+
 /** A note of the moment: what opened, shut or flew just now. The windows of the next days learn from it. */
 export function SeenNow({ spreadMin }: { spreadMin: number }) {
-  const { state, record } = useGarden();
+  const { state, place, now, record } = useGarden();
+  const { weatherOf } = useWeather();
+  const [doubt, setDoubt] = useState<{ readonly what: ClockNote; readonly words: string } | null>(null);
   const [asking, setAsking] = useState(false);
   const [stand, setStand] = useState<StandId | null>(null);
   const stands = [
     ...new Map(
-      walkOrder(state).map(({ stand: each, variety }) => [each.id, { stand: each, variety }]),
+      walkOrder(state).map(({ stand: each, variety, crop }) => [each.id, { stand: each, variety, crop }]),
     ).values(),
   ];
   if (stands.length === 0) return null;
   const about = stand ?? stands[0]?.stand.id ?? null;
-  const note = async (what: ClockNote) => {
-    if (!about) return;
-    await record({ kind: 'clockNoted', stand: about, what });
+  const note = async (what: ClockNote, certain = false) => {
+    const seen = stands.find((each) => each.stand.id === about);
+    if (!seen) return;
+    const offMin = certain ? null : clockDoubt(state, place, seen.crop, what, now, weatherOf);
+    if (offMin !== null) return setDoubt({ what, words: offWords(offMin) });
+    await record({ kind: 'clockNoted', stand: seen.stand.id, what });
+    setDoubt(null);
     setAsking(false);
   };
   return (
@@ -37,7 +50,7 @@ export function SeenNow({ spreadMin }: { spreadMin: number }) {
           <Txt size="label" tone="muted" style={{ flex: 1 }}>
             Opening and shutting are known to about {spreadMin} minutes. Notes make it closer.
           </Txt>
-          <Key
+          <Button
             title="Seen now"
             small
             label="Note what opened, shut or flew just now"
@@ -58,6 +71,12 @@ export function SeenNow({ spreadMin }: { spreadMin: number }) {
             />
           ))}
         </Tiles>
+        {doubt ? (
+          <Notice tone="pollen" title={`${noteWords[doubt.what].title}: is that so?`} text={doubt.words}>
+            <Button title="Yes, just now" small onPress={() => void note(doubt.what, true)} />
+            <Button title="No" small onPress={() => setDoubt(null)} />
+          </Notice>
+        ) : null}
         <Tiles question="What">
           {CLOCK_NOTES.map((what) => (
             <Tile

@@ -5,7 +5,7 @@ import { nextRounds } from '@core/rounds';
 import { saveFile } from '@/data/device/files';
 import { useGarden } from '@/data/garden/garden';
 import { useWeather } from '@/data/weather/weather';
-import { Card, Key } from '../controls';
+import { Card, Button } from '../controls';
 import { Txt } from '../theme';
 
 /** The rounds on paper and in the grower's calendar. */
@@ -23,8 +23,8 @@ export function TakeAlong() {
     <Card style={{ gap: 8 }}>
       <Txt size="heading">Take it along</Txt>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Key title="Round card on paper" small onPress={() => router.navigate('/card')} />
-        <Key
+        <Button title="Round card on paper" small onPress={() => router.navigate('/card')} />
+        <Button
           title="Calendar file"
           small
           label="Save rounds and looks as a calendar file"

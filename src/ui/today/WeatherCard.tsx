@@ -1,40 +1,49 @@
 import { View } from 'react-native';
 import { useRouter } from 'expo-router';
-import { weatherWarnings } from '@core/bloom';
+import { weatheredCrops, weatherWarnings, type BloomDay } from '@core/bloom';
 import { isKnownWeather, type WeatherDay } from '@core/sky';
 import { walkOrder } from '@core/patch';
 import { addDays } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useWeather } from '@/data/weather/weather';
-import { Card, Key, Notice } from '../controls';
+import { Card, Button, Notice } from '../controls';
 import { Txt } from '../theme';
-import { degrees, rainText, sourceWords } from '../weather/words';
+import { degrees, rainText, sourceText } from '../weather/words';
 
 /** The weather of the day that matters, where it comes from, and what it asks for. */
-export function WeatherCard({ date }: { date: string }) {
+export function WeatherCard({ bloomDay }: { bloomDay: BloomDay }) {
   const { state, prefs } = useGarden();
   const { weatherOf } = useWeather();
   const router = useRouter();
+  const { date } = bloomDay.day;
   const day = weatherOf(date);
   if (!day) return null;
-  const crops = [...new Map(walkOrder(state).map(({ crop }) => [crop.id, crop])).values()];
+  const crops = weatheredCrops(walkOrder(state));
   const before = Array.from({ length: 5 }, (_, i) => weatherOf(addDays(date, i - 5))).filter(
     (each): each is WeatherDay => each !== null,
   );
-  const warnings = weatherWarnings(crops, day, before);
+  const warnings = weatherWarnings(crops, day, {
+    before,
+    bloomDay,
+    degrees: (celsius) => degrees(celsius, prefs.units),
+  });
   return (
     <Card style={{ gap: 6 }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
         <View style={{ flex: 1 }}>
           <Txt size="strong">{weatherLine(day, prefs.units)}</Txt>
           <Txt size="label" tone="muted">
-            {sourceWords[day.source]}
+            {sourceText(day)}
           </Txt>
         </View>
-        <Key title="Weather" small onPress={() => router.navigate('/weather')} />
+        <Button title="Weather" small onPress={() => router.navigate('/weather')} />
       </View>
       {warnings.map((warning) => (
-        <Notice key={warning.kind} tone={warning.kind === 'rain' ? 'dusk' : 'pollen'} text={warning.words} />
+        <Notice
+          key={`${warning.kind}${warning.words}`}
+          tone={warning.kind === 'rain' ? 'dusk' : 'pollen'}
+          text={warning.words}
+        />
       ))}
     </Card>
   );

@@ -1,20 +1,11 @@
-import type { Sex, Stage } from '@core/crops';
 import type { Flower } from '@core/ledger';
 import type { Growing } from '@core/patch';
+import type { EveningSight } from '@core/rounds';
 import { budsInSight } from '@core/simulation';
 import { Card, Row, Tile } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
 import { sexWords } from '../words';
-
-/** What one entry of the walk says. */
-export interface Choice {
-  readonly sex: Sex;
-  readonly stage: Stage;
-  readonly node: number | null;
-  readonly count: number;
-  readonly ovaryMm: number | null;
-}
 
 /** Demo only: what a visitor would find on the plant, as there is no real one to look at. */
 export function InSight({
@@ -26,7 +17,7 @@ export function InSight({
   growing: Growing;
   date: string;
   known: readonly Flower[];
-  onPick: (choice: Partial<Choice>) => void;
+  onPick: (sight: Partial<EveningSight>) => void;
 }) {
   const buds = budsInSight(growing, date).filter(
     ({ node, sex }) => !known.some((flower) => flower.node === node && flower.sex === sex),

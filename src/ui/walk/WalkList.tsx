@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { EveningWalk } from '@core/rounds';
 import { plantName } from '@core/patch';
-import { Card, Key, Tile } from '../controls';
+import { Card, Button, Tile } from '../controls';
 import { Txt, useIsWide } from '../theme';
 
 /** The walk's plants in order, to go straight to one. Folded away on a phone. */
@@ -16,7 +16,8 @@ export function WalkList({
 }) {
   const wide = useIsWide();
   const [open, setOpen] = useState(false);
-  if (!wide && !open) return <Key title="List of plants" look="quiet" small onPress={() => setOpen(true)} />;
+  if (!wide && !open)
+    return <Button title="List of plants" look="quiet" small onPress={() => setOpen(true)} />;
   return (
     <Card>
       <Txt size="strong">

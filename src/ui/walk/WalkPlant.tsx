@@ -3,37 +3,36 @@ import { doubtAbout, type Doubt } from '@core/bloom';
 import {
   closuresFor,
   eveningAdvice,
+  isEdible,
   sexesOf,
-  STAGES,
   stagesOf,
   systemAdvice,
   type Closure,
-  type Sex,
 } from '@core/crops';
-import { workedForKitchen, type Draft, type Flower, type State } from '@core/ledger';
+import { workedForKitchen, type Flower } from '@core/ledger';
 import { flowersOn, hasFlowersOf, plantName, type Growing } from '@core/patch';
-import { fitForSeed } from '@core/purity';
-import { daysBetween, localDateOf } from '@core/time';
+import { awaitedBuds, bearingSex, eveningDrafts, sameBud, writtenOn, type EveningSight } from '@core/rounds';
 import type { PlantTonight } from '@core/goals';
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
-import { Card, Key, Notice, Row, Sheet, Stepper, Tile, Tiles } from '../controls';
-import { FlowerDrawing } from '../drawings/FlowerDrawing';
+import { useRecording } from '@/data/garden/useRecording';
+import { Card, Button, Notice, Row, Sheet, Stepper } from '../controls';
 import { HealthTiles } from '../patch/HealthTiles';
 import { Page } from '../Page';
 import { Txt } from '../theme';
 import { UndoLine } from '../UndoLine';
-import { useKeys } from '../useKeys';
-import { InSight, type Choice } from './InSight';
+import { useShortcuts } from '../useShortcuts';
+import { InSight } from './InSight';
 import { PlannedHere } from './PlannedHere';
 import { Tonight } from './Tonight';
-import { closureWords, healthWords, partName, partNote, plural } from '../words';
+import { WhatYouSee } from './WhatYouSee';
+import { closureWords, healthWords, plural } from '../words';
 
-const FIRST: Omit<Choice, 'sex'> = { stage: 'coloured', node: null, count: 1, ovaryMm: null };
+const FIRST: Omit<EveningSight, 'sex'> = { stage: 'coloured', node: null, count: 1, ovaryMm: null };
 
 interface Doubted {
   readonly doubt: Doubt;
-  readonly choice: Choice;
+  readonly sight: EveningSight;
   readonly shut: boolean;
   readonly known?: Flower;
 }
@@ -63,88 +62,51 @@ export function WalkPlant({
   onLeave,
   onKey,
 }: WalkPlantProps) {
-  const { state, place, today, now, patch, record, newId, demo, space } = useGarden();
+  const { state, place, today, now, patch, newId, demo, space } = useGarden();
+  const { busy, problem, save: record } = useRecording();
   const { plant, crop, variety, stand } = growing;
   const flowers = useMemo(() => flowersOn(state, plant.id), [state, plant.id]);
   const sexes = sexesOf(crop);
   // How to tell the sexes, till the first flower of the crop is on record.
   const firstOfCrop = useMemo(() => !hasFlowersOf(state, crop), [state, crop]);
-  const bearer = sexes[0] as Sex;
-  const first: Choice = { ...FIRST, sex: bearer };
+  const bearer = bearingSex(crop);
+  const first: EveningSight = { ...FIRST, sex: bearer };
   const { value: kept, change, clear } = useDraft(`walk/${space}/${plant.id}`, first);
   // A sex that this crop doesn't have can only come from another crop's draft.
   const value = sexes.includes(kept.sex) ? kept : { ...kept, sex: bearer };
   const stages = stagesOf(crop, value.sex);
-  const [again, setAgain] = useState<{ choice: Choice; shut: boolean } | null>(null);
-  const [busy, setBusy] = useState(false);
+  const [again, setAgain] = useState<{ sight: EveningSight; shut: boolean } | null>(null);
   const [doubted, setDoubted] = useState<Doubted | null>(null);
-  useKeys(useMemo(() => ({ ArrowLeft: onBack, ArrowRight: onNext }), [onBack, onNext]));
+  useShortcuts(useMemo(() => ({ ArrowLeft: onBack, ArrowRight: onNext }), [onBack, onNext]));
   const closures = closuresFor(crop, value.sex);
   const wanted = (patch?.schools.closure ?? 'tape') as Closure;
   const closure = closures.includes(wanted) ? wanted : (closures[0] as Closure);
-  const on = (at: string) => localDateOf(Date.parse(at), place.zone);
-  const tonight = flowers.filter(
-    (flower) =>
-      flower.sightings.some(({ at }) => on(at) === today) ||
-      flower.shuttings.some(({ at }) => on(at) === today),
-  );
-  const awaited = flowers.filter(
-    (flower) =>
-      flower.sex === bearer &&
-      flower.shuttings.length === 0 &&
-      flower.pollinations.length === 0 &&
-      !flower.lost &&
-      isAwaited(flower, state, today, on),
+  const tonight = useMemo(() => writtenOn(flowers, today, place.zone), [flowers, today, place.zone]);
+  const awaited = useMemo(
+    () => awaitedBuds(flowers, crop, state, today, place.zone),
+    [flowers, crop, state, today, place.zone],
   );
   const advice = eveningAdvice(crop, value.sex, value.stage, stand.reason);
   const special = systemAdvice(variety.system ?? crop.sexSystem.value, value.sex, stand.reason);
   const doubtful = plant.health === 'doubtful' || plant.health === 'sick';
 
-  /** The record of the same bud, where it was seen on an earlier evening. */
-  const sameBud = (choice: Choice): Flower | undefined =>
-    awaited.find((flower) => choice.sex === bearer && choice.node !== null && flower.node === choice.node);
-  const save = async (choice: Choice, shut: boolean, known?: Flower, certain = false) => {
-    const before = known ?? sameBud(choice) ?? null;
-    const doubt = doubtAbout({ ...choice, crop: crop.id, at: now }, before, now, place.zone);
-    if (doubt && !certain) return setDoubted({ doubt, choice, shut, known });
+  const save = async (sight: EveningSight, shut: boolean, bud?: Flower, certain = false) => {
+    const known = bud ?? sameBud(sight, awaited);
+    const doubt = doubtAbout({ ...sight, crop: crop.id, at: now }, known, now, place.zone);
+    if (doubt && !certain) return setDoubted({ doubt, sight, shut, known: bud });
     setDoubted(null);
-    setBusy(true);
-    const drafts: Draft[] = [];
-    const count = choice.sex === 'male' ? choice.count : 1;
-    if (choice.sex === 'male' && !shut)
-      drafts.push({ kind: 'malesCounted', plant: plant.id, stage: choice.stage, count });
-    else {
-      for (let i = 0; i < count; i++) {
-        // The same bud seen again goes on in its own record.
-        const same = known ?? sameBud(choice);
-        const flower = same?.id ?? newId('flower');
-        drafts.push({
-          kind: 'flowerSeen',
-          flower,
-          plant: plant.id,
-          sex: choice.sex,
-          stage: choice.stage,
-          node: choice.node,
-          ...(choice.ovaryMm === null ? {} : { ovaryMm: choice.ovaryMm }),
-        });
-        if (shut) drafts.push({ kind: 'flowerShut', flower, closure });
-      }
-    }
-    try {
-      await record(...drafts);
-      setAgain({ choice: { ...choice, node: null, ovaryMm: null }, shut });
-      clear();
-    } finally {
-      setBusy(false);
-    }
+    const drafts = eveningDrafts(sight, plant.id, shut ? closure : null, known, () => newId('flower'));
+    if (!(await record(...drafts))) return;
+    setAgain({ sight: { ...sight, node: null, ovaryMm: null }, shut });
+    clear();
   };
   const workNow = async () => {
     const flower = newId('flower');
-    await record(
+    const saved = await record(
       { kind: 'flowerSeen', flower, plant: plant.id, sex: bearer, stage: 'open', node: value.node },
       workedForKitchen(flower),
     );
-    clear();
+    if (saved) clear();
   };
   const one = crop.family === 'corn' ? 'ear shoot' : value.sex === 'perfect' ? 'flower' : 'female';
   const what =
@@ -157,25 +119,32 @@ export function WalkPlant({
       title={plantName(growing)}
       over={over}
       corner={
-        <Key title="Leave" look="quiet" small label="Leave the walk; everything is kept" onPress={onLeave} />
+        <Button
+          title="Leave"
+          look="quiet"
+          small
+          label="Leave the walk; everything is kept"
+          onPress={onLeave}
+        />
       }
       side={side}
       foot={
         <>
-          <Key
+          <Button
             title={advice.shutTonight ? shutTitle : noteTitle}
             look="main"
             busy={busy}
             onPress={() => void save(value, advice.shutTonight)}
           />
           <Row gap={8} style={{ flexWrap: 'nowrap' }}>
-            <Key title="Back" disabled={onBack === null} onPress={() => onBack?.()} />
-            <Key title={onNext ? 'Next plant' : 'Finish the walk'} grow onPress={onNext ?? onLeave} />
+            <Button title="Back" disabled={onBack === null} onPress={() => onBack?.()} />
+            <Button title={onNext ? 'Next plant' : 'Finish the walk'} grow onPress={onNext ?? onLeave} />
           </Row>
         </>
       }
     >
       <UndoLine reserve />
+      {problem ? <Notice tone="brick" text={problem} /> : null}
       {plant.health === null || doubtful ? (
         <Card>
           <HealthTiles
@@ -196,7 +165,7 @@ export function WalkPlant({
           </Txt>
           <Row>
             {awaited.map((flower) => (
-              <Key
+              <Button
                 key={flower.id}
                 small
                 title={`Node ${flower.node ?? '?'}: coloured, shut it`}
@@ -212,7 +181,7 @@ export function WalkPlant({
           growing={growing}
           date={today}
           known={flowers.filter((flower) => tonight.includes(flower) || flower.shuttings.length > 0)}
-          onPick={(choice) => change(choice)}
+          onPick={change}
         />
       ) : null}
       <Card style={{ padding: 10 }}>
@@ -221,52 +190,8 @@ export function WalkPlant({
             {crop.sexing.value}
           </Txt>
         ) : null}
-        {sexes.length > 1 ? (
-          <Tiles question="What do you see?">
-            {sexes.map((sex) => (
-              <Tile
-                key={sex}
-                title={partName(crop, sex)}
-                note={partNote(crop, sex)}
-                chosen={value.sex === sex}
-                onPress={() => change({ sex })}
-                picture={
-                  <FlowerDrawing
-                    sex={sex}
-                    appearance={value.stage}
-                    shape={variety.shape}
-                    crop={crop.id}
-                    size={64}
-                  />
-                }
-                minWidth={120}
-              />
-            ))}
-          </Tiles>
-        ) : null}
-        <Tiles question="How far on?">
-          {STAGES.map((stage) => (
-            <Tile
-              key={stage}
-              title={stages[stage].name}
-              chosen={value.stage === stage}
-              onPress={() => change({ stage })}
-              picture={
-                <FlowerDrawing
-                  sex={value.sex}
-                  appearance={stage}
-                  shape={variety.shape}
-                  crop={crop.id}
-                  size={52}
-                />
-              }
-              label={`${stages[stage].name}: ${stages[stage].looks}`}
-              minWidth={58}
-              small
-            />
-          ))}
-        </Tiles>
-        <Key title="Not sure? Ask the key" small onPress={onKey} />
+        <WhatYouSee crop={crop} shape={variety.shape} sex={value.sex} stage={value.stage} onChange={change} />
+        <Button title="Not sure? Ask the key" small onPress={onKey} />
         <Notice
           tone={advice.shutTonight ? 'leaf' : value.stage === 'open' ? 'brick' : 'pollen'}
           text={`${stages[value.stage].looks} ${advice.words}`}
@@ -301,17 +226,17 @@ export function WalkPlant({
         ) : null}
         <Row>
           {advice.shutTonight ? (
-            <Key title={noteTitle} small disabled={busy} onPress={() => void save(value, false)} />
+            <Button title={noteTitle} small disabled={busy} onPress={() => void save(value, false)} />
           ) : mayShut ? (
-            <Key
+            <Button
               title={`${shutTitle} all the same`}
               small
               disabled={busy}
               onPress={() => void save(value, true)}
             />
           ) : null}
-          {value.stage === 'open' && value.sex !== 'male' ? (
-            <Key
+          {value.stage === 'open' && value.sex !== 'male' && isEdible(crop) ? (
+            <Button
               title="Pollinated now, for the kitchen"
               small
               disabled={busy}
@@ -319,11 +244,11 @@ export function WalkPlant({
             />
           ) : null}
           {again ? (
-            <Key
-              title={`Once more: ${again.shut ? 'shut' : 'note'} ${again.choice.sex === 'male' ? plural(again.choice.count, 'male') : `a ${one}`}, ${stages[again.choice.stage].name}`}
+            <Button
+              title={`Once more: ${again.shut ? 'shut' : 'note'} ${again.sight.sex === 'male' ? plural(again.sight.count, 'male') : `a ${one}`}, ${stages[again.sight.stage].name}`}
               small
               disabled={busy}
-              onPress={() => void save(again.choice, again.shut)}
+              onPress={() => void save(again.sight, again.shut)}
             />
           ) : null}
         </Row>
@@ -339,22 +264,14 @@ export function WalkPlant({
       {tonight.length > 0 ? <Tonight flowers={tonight} growing={growing} zone={place.zone} /> : null}
       <Sheet open={doubted !== null} onClose={() => setDoubted(null)} title="Is that so?">
         <Txt>{doubted?.doubt.words}</Txt>
-        <Key title="Look again" look="main" onPress={() => setDoubted(null)} />
-        <Key
+        <Button title="Look again" look="main" onPress={() => setDoubted(null)} />
+        <Button
           title="Keep it as I saw it"
-          onPress={() => (doubted ? void save(doubted.choice, doubted.shut, doubted.known, true) : undefined)}
+          onPress={() => (doubted ? void save(doubted.sight, doubted.shut, doubted.known, true) : undefined)}
         />
       </Sheet>
     </Page>
   );
-}
-
-function isAwaited(flower: Flower, state: State, today: string, on: (at: string) => string): boolean {
-  const last = flower.sightings[flower.sightings.length - 1];
-  // What stood open already is not worth the tape.
-  if (!last || fitForSeed(flower, state).verdict === 'unfit') return false;
-  const days = daysBetween(on(last.at), today);
-  return days >= 1 && days <= (last.stage === 'pin' ? 5 : 3);
 }
 
 function suggestedNode(flowers: readonly Flower[]): number {

@@ -9,7 +9,7 @@ import {
   type ColumnMap,
   type WeatherTable,
 } from '@/data/forms/weatherForm';
-import { Card, Key, Notice, Tile, Tiles } from '../controls';
+import { Card, Button, Notice, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 import { plural } from '../words';
 
@@ -97,15 +97,15 @@ export function WeatherImport() {
                 : '.'}
             </Txt>
           ) : null}
-          <Key
+          <Button
             title={`Keep ${plural(read?.days.length ?? 0, 'day')}`}
             disabled={!read || read.days.length === 0}
             onPress={() => void keep()}
           />
-          <Key title="Leave it" look="quiet" small onPress={() => setTable(null)} />
+          <Button title="Leave it" look="quiet" small onPress={() => setTable(null)} />
         </>
       ) : (
-        <Key title="Open a weather file" onPress={() => void open()} />
+        <Button title="Open a weather file" onPress={() => void open()} />
       )}
     </Card>
   );

@@ -1,5 +1,5 @@
 import type { Felt } from '@core/ledger';
-import type { WeatherSource } from '@core/sky';
+import type { WeatherDay, WeatherSource } from '@core/sky';
 
 type Units = 'metric' | 'us';
 
@@ -22,6 +22,13 @@ export const feltWords: Record<Felt, string> = {
   hot: 'hot',
 };
 
+/** Where a day's weather is from; rain that somebody noted is never "nobody measured". */
+export function sourceText({ source, rainMm }: Pick<WeatherDay, 'source' | 'rainMm'>): string {
+  return source === 'climate' && rainMm !== null
+    ? 'rain noted; warmth as usual for here'
+    : sourceWords[source];
+}
+
 export const sourceWords: Record<WeatherSource, string> = {
   hand: 'noted by hand',
   file: 'from a file',
@@ -29,3 +36,15 @@ export const sourceWords: Record<WeatherSource, string> = {
   forecast: 'made-up station’s forecast',
   climate: 'usual for here; nobody measured',
 };
+
+/** Where the wind comes from, each 45 degrees clockwise from north. */
+export const WINDS = [
+  'north',
+  'north-east',
+  'east',
+  'south-east',
+  'south',
+  'south-west',
+  'west',
+  'north-west',
+] as const;

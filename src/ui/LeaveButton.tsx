@@ -1,9 +1,9 @@
-import { Key } from './controls';
+import { Button } from './controls';
 
 /** The way out of a round, in the corner. */
-export function LeaveKey({ onPress }: { onPress: () => void }) {
+export function LeaveButton({ onPress }: { onPress: () => void }) {
   return (
-    <Key
+    <Button
       title="Leave"
       look="quiet"
       small

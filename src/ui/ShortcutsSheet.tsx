@@ -15,7 +15,7 @@ const KEYS: readonly [key: string, what: string][] = [
   ['?', 'this list'],
 ];
 
-export function KeysSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
+export function ShortcutsSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
   return (
     <Sheet open={open} onClose={onClose} title="Keys">
       {KEYS.map(([key, what]) => (

@@ -8,7 +8,7 @@ import { outcomeOn, type Trial } from './trials';
  * looked at and what was missed are counted apart and are neither success nor failure. `set` counts every pollination that took,
  * also fruit lost later (`lostLater` of them). Kitchen and seed pollinations both count.
  */
-export interface Tally {
+export interface SetCount {
   readonly worked: number;
   readonly set: number;
   readonly lostLater: number;
@@ -25,7 +25,7 @@ export interface Tally {
 }
 
 /** Sums trials as they stand on a garden day. */
-export function tally(trials: Iterable<Trial>, today: LocalDate): Tally {
+export function countSet(trials: Iterable<Trial>, today: LocalDate): SetCount {
   const sum = { worked: 0, set: 0, lostLater: 0, dropped: 0, waiting: 0, notLookedAt: 0, missed: 0 };
   const causes = new Map<LossCause, number>();
   for (const trial of trials) {

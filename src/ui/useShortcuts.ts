@@ -3,7 +3,7 @@ import { useEffect } from 'react';
 const TYPING = new Set(['INPUT', 'TEXTAREA', 'SELECT']);
 
 /** Single keys while nobody types in a field and no sheet is open. Keys with Ctrl, Alt or Cmd are the browser's. */
-export function useKeys(keys: Readonly<Record<string, (() => void) | null>>): void {
+export function useShortcuts(keys: Readonly<Record<string, (() => void) | null>>): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement | null;

@@ -1,8 +1,9 @@
 import type { ReactElement } from 'react';
-import { Button } from '@rneui/themed';
+import { Button as ThemedButton } from '@rneui/themed';
 import { CORNER, FONT, TOUCH, useColours, useLight } from '../theme';
+import { useSteady } from '../useSteady';
 
-export interface KeyProps {
+export interface ButtonProps {
   readonly title: string;
   readonly onPress: () => void;
   /** main: the one thing to do here. plain: outlined. quiet: words only. danger: takes something away. */
@@ -17,7 +18,7 @@ export interface KeyProps {
 }
 
 /** A button that says what happens. */
-export function Key({
+export function Button({
   title,
   onPress,
   look = 'plain',
@@ -28,14 +29,15 @@ export function Key({
   small,
   grow,
   testID,
-}: KeyProps) {
+}: ButtonProps) {
   const colours = useColours();
+  const press = useSteady(onPress);
   const heavy = useLight() === 'sun';
   const filled = look === 'main';
   const ink = filled ? colours.onAction : look === 'danger' ? colours.brick : colours.ink;
   const props = {
     title,
-    onPress,
+    onPress: press,
     disabled,
     loading: busy,
     icon,
@@ -43,7 +45,8 @@ export function Key({
     'aria-label': label ?? title,
     testID,
     type: filled ? ('solid' as const) : ('clear' as const),
-    containerStyle: { borderRadius: CORNER, ...(grow ? { flex: 1 } : null) },
+    // Long words wrap inside the button; they never push it off the screen.
+    containerStyle: { borderRadius: CORNER, maxWidth: '100%' as const, ...(grow ? { flex: 1 } : null) },
     buttonStyle: {
       minHeight: filled ? 58 : small ? TOUCH : 52,
       paddingHorizontal: look === 'quiet' ? 10 : 16,
@@ -59,9 +62,10 @@ export function Key({
       fontFamily: FONT,
       fontWeight: '700' as const,
       fontSize: filled ? 19 : 16,
+      flexShrink: 1,
       ...(look === 'quiet' ? { textDecorationLine: 'underline' as const } : null),
     },
     loadingProps: { color: ink },
   };
-  return <Button {...props} />;
+  return <ThemedButton {...props} />;
 }

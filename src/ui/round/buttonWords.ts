@@ -1,7 +1,7 @@
 import type { CheckResult } from '@core/ledger';
 
 /** What the main key of a stop says it will record, or why it can record nothing yet. */
-export function keyWords(
+export function buttonWords(
   found: CheckResult | null,
   pollinating: boolean,
   noMales: boolean,

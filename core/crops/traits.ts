@@ -1,0 +1,109 @@
+import { handbook, type Fact, type Range } from './facts';
+import { REASONS, type Crop, type CropId, type Reason, type SexSystem } from './types';
+
+/** Species of Capsicum: they cross within, and only partly with each other. */
+export const PEPPER_SPECIES = ['annuum', 'chinense', 'frutescens', 'baccatum', 'pubescens'] as const;
+/** Whether a variety's fruit is picked young (courgette, green pepper) or ripe. */
+export const PICKED = ['young', 'ripe'] as const;
+export type Picked = (typeof PICKED)[number];
+
+/** What was said of a variety beyond its crop; what is absent nobody said. */
+export interface VarietyTraits {
+  /** The species, where the crop has several (peppers). */
+  readonly species?: (typeof PEPPER_SPECIES)[number];
+  readonly picked?: Picked;
+  /** A hybrid of the first generation: its seed does not come true. */
+  readonly f1?: boolean;
+  /** Watermelon whose fruit has no seed, and that needs another variety's pollen to fruit. */
+  readonly seedless?: boolean;
+  /** Tomato fruit of about 90 g or less, which sets in heat that stops others. */
+  readonly small?: boolean;
+}
+export type Trait = keyof VarietyTraits;
+
+/** What can be said of varieties of a crop, in the order of asking. Species other than peppers' follow from the crop. */
+export function traitsOf(crop: Crop): readonly Trait[] {
+  const traits: Trait[] = [];
+  if (crop.id === 'pepper') traits.push('species');
+  if (crop.daysToEatYoung && crop.daysToEat) traits.push('picked');
+  if (crop.id === 'tomato') traits.push('small');
+  if (crop.id === 'watermelon') traits.push('seedless');
+  // Kept by runners and tubers: whether they come true from seed is no question of the variety.
+  if (crop.id !== 'strawberry' && crop.id !== 'potato') traits.push('f1');
+  return traits;
+}
+
+/** Days from pollination till it is eaten: by how the variety is picked, where the crop is picked both ways. */
+export function daysToEatOf(crop: Crop, { picked }: VarietyTraits): Fact<Range> | null {
+  const wanted = picked ?? crop.usuallyPicked?.value ?? 'ripe';
+  return wanted === 'young'
+    ? (crop.daysToEatYoung ?? crop.daysToEat)
+    : (crop.daysToEat ?? crop.daysToEatYoung);
+}
+
+/** Whether anything of the crop is eaten: of potatoes grown for seed nothing is, the berries are poisonous. */
+export function isEdible(crop: Crop): boolean {
+  return crop.daysToEat !== null || crop.daysToEatYoung !== null;
+}
+
+/**
+ * What a stand of the crop can be grown for by hand.
+ * @example reasonsOf(cropOf('potato')) // ['seed', 'cross']
+ */
+export function reasonsOf(crop: Crop): readonly Reason[] {
+  return REASONS.filter((reason) => (reason === 'fruit' ? isEdible(crop) : crop.daysToSeed !== null));
+}
+
+/** What follows for the grower from what a variety is, for the reason it is grown; empty where nothing does. */
+export function varietyAdvice(
+  crop: Crop,
+  { traits, system }: { readonly traits: VarietyTraits; readonly system: SexSystem | null },
+  reason: Reason,
+): string[] {
+  const words: string[] = [];
+  const forSeed = reason === 'seed';
+  if (traits.f1 && forSeed)
+    words.push(
+      'An F1 hybrid won’t come true, however well its flowers are shut: its seed gives all sorts. For seed that comes true grow an open-pollinated variety.',
+    );
+  if (traits.seedless)
+    words.push(
+      reason === 'fruit'
+        ? 'A seedless watermelon fruits only with pollen of another variety: use the males of a seeded one.'
+        : 'A seedless watermelon gives no seed, and fruits only with pollen of another variety.',
+    );
+  if (system === 'gynoecious' && forSeed)
+    words.push('Nearly all female: for pure seed wait for its own few males; other pollen makes a cross.');
+  if (system === 'parthenocarpic' && reason !== 'fruit')
+    words.push(
+      'It fruits without pollen: a growing fruit says nothing about seed. Set, seed unknown, till it is opened.',
+    );
+  if (crop.id === 'pepper' && forSeed && traits.species === undefined)
+    words.push('Peppers are several species, which cross among themselves in part: say which this is.');
+  return words;
+}
+
+/** Where the heat and cold that fruit set suffers from are read. */
+export const SET_LIMITS: Readonly<Partial<Record<CropId, Fact<SetLimits>>>> = {
+  tomato: handbook({ dayC: 32, nightC: 21, coldNightC: 13, dewPointC: 19, dryHeat: false }, 'general texts'),
+  pepper: handbook(
+    { dayC: 32, nightC: null, coldNightC: 15, dewPointC: null, dryHeat: false },
+    'general texts',
+  ),
+  corn: handbook(
+    { dayC: 35, nightC: null, coldNightC: null, dewPointC: null, dryHeat: true },
+    'general texts',
+  ),
+};
+
+/** Past these a crop sets badly, C; `null` where nothing is known of it. */
+export interface SetLimits {
+  readonly dayC: number;
+  readonly nightC: number | null;
+  /** Nights below it. */
+  readonly coldNightC: number | null;
+  /** Dew points from it on, for days. */
+  readonly dewPointC: number | null;
+  /** Only in dry air: silk and pollen dry up. */
+  readonly dryHeat: boolean;
+}

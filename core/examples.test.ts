@@ -1,0 +1,77 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import ts from 'typescript';
+
+const ROOT = join(__dirname, '..');
+const FILES = readdirSync(__dirname, { recursive: true, encoding: 'utf8' })
+  .filter((path) => path.endsWith('.ts') && !path.includes('.test.') && !path.includes('fixtures'))
+  .map((path) => join('core', path));
+
+interface Documented {
+  readonly name: string;
+  readonly comment: string | null;
+}
+
+/** The functions and constants that a file exports, each with the comment before it. */
+function exportsOf(path: string): Documented[] {
+  const text = readFileSync(join(ROOT, path), 'utf8');
+  const source = ts.createSourceFile(path, text, ts.ScriptTarget.Latest, true);
+  return source.statements.flatMap((statement): Documented[] => {
+    const exported =
+      ts.canHaveModifiers(statement) &&
+      statement.modifiers?.some(({ kind }) => kind === ts.SyntaxKind.ExportKeyword);
+    if (!exported) return [];
+    const [doc] = ts.getJSDocCommentsAndTags(statement);
+    const comment = doc ? doc.getText(source) : null;
+    if (ts.isFunctionDeclaration(statement)) return [{ name: statement.name?.text ?? '', comment }];
+    if (!ts.isVariableStatement(statement)) return [];
+    return statement.declarationList.declarations.map(({ name }) => ({
+      name: name.getText(source),
+      comment,
+    }));
+  });
+}
+
+const documented = FILES.map((path) => ({ path, exported: exportsOf(path) }));
+
+test('every function and constant that the core exports says what it is', () => {
+  const silent = documented.flatMap(({ path, exported }) =>
+    exported.filter(({ comment }) => comment === null).map(({ name }) => `${path}: ${name}`),
+  );
+  expect(silent).toEqual([]);
+});
+
+const examples = documented.flatMap(({ path, exported }) =>
+  exported.flatMap(({ name, comment }) =>
+    [...(comment ?? '').matchAll(/@example (.+) \/\/ (.+)/g)].map(
+      ([, call = '', said = '']) => [name, path, call, said] as const,
+    ),
+  ),
+);
+
+/** As many digits as the example gives: 16.7 stands for anything that rounds to it. */
+function close(got: unknown, said: unknown, digits: number): void {
+  if (typeof said === 'number') expect(got).toBeCloseTo(said, digits);
+  else if (said !== null && typeof said === 'object') {
+    expect(Object.keys(got as object)).toEqual(Object.keys(said));
+    for (const [key, value] of Object.entries(said))
+      close((got as Record<string, unknown>)[key], value, digits);
+  } else expect(got).toBe(said);
+}
+
+test('there are examples to run', () => expect(examples.length).toBeGreaterThan(20));
+
+test.each(examples)('the example of %s holds', (_name, path, call, said) => {
+  const scope = {
+    // eslint-disable-next-line @typescript-eslint/no-require-imports -- which file is only known here
+    ...(require(join(ROOT, path)) as object),
+    // eslint-disable-next-line @typescript-eslint/no-require-imports -- examples speak of crops by name
+    ...(require('./crops') as object),
+  };
+  const run = (text: string): unknown => {
+    const work = new Function(...Object.keys(scope), `return (${text});`) as (...given: unknown[]) => unknown;
+    return work(...Object.values(scope));
+  };
+  const digits = Math.max(0, ...[...said.matchAll(/\d\.(\d+)/g)].map(([, after = '']) => after.length));
+  close(run(call), run(said), digits);
+});

@@ -1,0 +1,60 @@
+/** What a closure can be found like in the morning. */
+export const CHECK_RESULTS = ['whole', 'torn', 'holed', 'insect', 'not-open', 'gone'] as const;
+/** What the closure looked like at dawn. */
+export type CheckResult = (typeof CHECK_RESULTS)[number];
+
+/** What a look at a fruit can say. */
+export const LOOK_RESULTS = ['growing', 'same', 'yellowing', 'gone'] as const;
+export type LookResult = (typeof LOOK_RESULTS)[number];
+
+/** What flowers and fruits are lost to. */
+export const LOSS_CAUSES = [
+  'knocked-off',
+  'not-pollinated',
+  'poorly-pollinated',
+  'blossom-end-rot',
+  'wet-rot',
+  'too-much-fruit',
+  'heat',
+  'drought',
+  'frost',
+  'borer',
+  'pest',
+  'weather',
+  'rot',
+  'picked-by-mistake',
+  'unknown',
+] as const;
+export type LossCause = (typeof LOSS_CAUSES)[number];
+
+/** How a plant looks. */
+export const HEALTH = ['healthy', 'doubtful', 'sick'] as const;
+export type Health = (typeof HEALTH)[number];
+
+/** What a flower is pollinated for. */
+export const PURPOSES = ['seed', 'kitchen'] as const;
+export type Purpose = (typeof PURPOSES)[number];
+
+/** How much a variety’s seed matters to its keeper. */
+export const PRECIOUS = ['spare', 'keep', 'rare'] as const;
+/** How much the seed is worth: can be had again, keeps a variety going, or is all there is. */
+export type Precious = (typeof PRECIOUS)[number];
+
+/** What wanted seed is reckoned in. */
+export const SEED_UNITS = ['seeds', 'grams'] as const;
+
+/** A day’s warmth in words, for who has no thermometer. */
+export const FELT = ['cold', 'cool', 'mild', 'warm', 'hot'] as const;
+export type Felt = (typeof FELT)[number];
+
+/** Where a day’s weather was read. */
+export const WEATHER_ORIGINS = ['hand', 'file', 'station'] as const;
+export type WeatherOrigin = (typeof WEATHER_ORIGINS)[number];
+
+/** What can be noted the moment it happens. */
+export const CLOCK_NOTES = ['opened', 'shut', 'insects'] as const;
+/** Something seen at that moment: the flowers of a stand open, or have shut; insects are about. */
+export type ClockNote = (typeof CLOCK_NOTES)[number];
+
+/** What a fruit is picked for. */
+export const HARVEST_FOR = ['kitchen', 'seed'] as const;

@@ -1,0 +1,83 @@
+import { sexesOf, type Closure, type Crop, type Sex, type Stage } from '../crops';
+import type { FlowerId, PlantId } from '../ids';
+import type { Draft, Flower, State } from '../ledger';
+import { fitForSeed } from '../purity';
+import { daysBetween, localDateOf, type LocalDate } from '../time';
+
+/** What one entry of the evening walk says. */
+export interface EveningSight {
+  readonly sex: Sex;
+  readonly stage: Stage;
+  /** Counted from the root; `null` where nobody counted. */
+  readonly node: number | null;
+  /** Males alike that stand together. */
+  readonly count: number;
+  readonly ovaryMm: number | null;
+}
+
+/** A pin takes this many days at most till it opens, a green bud so many [M]: after that it was missed. */
+const PIN_AWAITED_DAYS = 5;
+const BUD_AWAITED_DAYS = 3;
+
+/** The sex that bears fruit is the first of the crop's: the one that is looked for. */
+export const bearingSex = (crop: Crop): Sex => sexesOf(crop)[0] as Sex;
+
+/** Of a plant's flowers those with something written down on this evening. */
+export function writtenOn(flowers: readonly Flower[], today: LocalDate, zone: string): Flower[] {
+  const on = ({ at }: { readonly at: string }) => localDateOf(Date.parse(at), zone) === today;
+  return flowers.filter(({ sightings, shuttings }) => sightings.some(on) || shuttings.some(on));
+}
+
+/** Buds seen on an earlier evening that may be ready now: not shut, not worked, not lost, and not open already when last seen. */
+export function awaitedBuds(
+  flowers: readonly Flower[],
+  crop: Crop,
+  state: State,
+  today: LocalDate,
+  zone: string,
+): Flower[] {
+  return flowers.filter((flower) => {
+    if (flower.sex !== bearingSex(crop) || flower.lost) return false;
+    if (flower.shuttings.length > 0 || flower.pollinations.length > 0) return false;
+    const last = flower.sightings[flower.sightings.length - 1];
+    // What stood open already is not worth the tape.
+    if (!last || fitForSeed(flower, state).verdict === 'unfit') return false;
+    const days = daysBetween(localDateOf(Date.parse(last.at), zone), today);
+    return days >= 1 && days <= (last.stage === 'pin' ? PIN_AWAITED_DAYS : BUD_AWAITED_DAYS);
+  });
+}
+
+/** The record of the same bud among those awaited: of its sex, at its node. */
+export function sameBud(sight: EveningSight, awaited: readonly Flower[]): Flower | null {
+  if (sight.node === null) return null;
+  return awaited.find(({ sex, node }) => sex === sight.sex && node === sight.node) ?? null;
+}
+
+/**
+ * One entry of the walk as events: males only counted are one count; every other flower is seen, and shut where `closure` says how.
+ * A bud that has a record (`known`) goes on in it.
+ */
+export function eveningDrafts(
+  sight: EveningSight,
+  plant: PlantId,
+  closure: Closure | null,
+  known: Flower | null,
+  newFlower: () => FlowerId,
+): Draft[] {
+  const { sex, stage, node, ovaryMm } = sight;
+  if (sex === 'male' && !closure) return [{ kind: 'malesCounted', plant, stage, count: sight.count }];
+  return Array.from({ length: sex === 'male' ? sight.count : 1 }, () => known?.id ?? newFlower()).flatMap(
+    (flower): Draft[] => [
+      {
+        kind: 'flowerSeen',
+        flower,
+        plant,
+        sex,
+        stage,
+        node,
+        ...(ovaryMm === null ? {} : { ovaryMm }),
+      },
+      ...(closure ? [{ kind: 'flowerShut', flower, closure } as const] : []),
+    ],
+  );
+}

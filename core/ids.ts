@@ -11,9 +11,12 @@ type Branded<Kind extends string> = string & { readonly [brand]?: Kind };
 export const SUBJECT_KINDS = ['patch', 'bed', 'variety', 'stand', 'plant', 'flower'] as const;
 export type SubjectKind = (typeof SUBJECT_KINDS)[number];
 
+/** The id type of each kind of subject. */
 export type IdByKind = { readonly [Kind in SubjectKind]: Branded<Kind> };
+/** The id of anything an event can speak of. */
 export type SubjectId = IdByKind[SubjectKind];
 
+/** The id of an event: a ULID, so that ids sort by when they were made. */
 export type EventId = Branded<'event'>;
 export type PatchId = IdByKind['patch'];
 export type BedId = IdByKind['bed'];

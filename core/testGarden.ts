@@ -25,6 +25,7 @@ export const TEST_PLACE: Place = {
   zone: 'Europe/Ljubljana',
 };
 
+/** A stand of the tests. */
 export interface Planted {
   readonly stand: StandId;
   readonly variety: VarietyId;

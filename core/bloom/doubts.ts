@@ -12,6 +12,7 @@ export interface Observation {
   readonly at: number;
 }
 
+/** Why a sighting is asked about before it is written. */
 export type DoubtReason =
   | 'not-this-crop'
   | 'male-with-ovary'

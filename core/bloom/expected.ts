@@ -16,6 +16,7 @@ import {
 export type ExpectedFlower =
   Forecast | BudSeen | { readonly forecast: Forecast } | { readonly scenarios: readonly Forecast[] };
 
+/** How many flowers open on a day: the mean, and the range that holds it four times of five. */
 export interface DayExpected {
   readonly date: LocalDate;
   readonly mean: number;

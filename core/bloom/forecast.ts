@@ -15,6 +15,7 @@ export const CROP_STRENGTH = 5;
  */
 export const MOST_WEIGHT = 60;
 
+/** Chance (0..1) that a bud opens on this day. */
 export interface DayChance {
   readonly date: LocalDate;
   readonly probability: number;
@@ -35,6 +36,7 @@ export interface BudRecord {
   readonly sex?: Sex;
 }
 
+/** A bud as somebody saw it, and what is known that bears on when it opens. */
 export interface BudSeen {
   readonly crop: CropId;
   readonly stage: Stage;

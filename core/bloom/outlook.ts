@@ -40,6 +40,7 @@ interface Imagined {
   readonly scenarios: readonly Forecast[];
 }
 
+/** Flowers of a variety to be expected open on one day. */
 export interface OutlookDay {
   readonly date: LocalDate;
   /** Flowers that bear fruit: females, or perfect flowers. */
@@ -48,6 +49,7 @@ export interface OutlookDay {
   readonly males: DayExpected | null;
 }
 
+/** A day with a female and perhaps no male to serve her. */
 export interface Lonely {
   readonly date: LocalDate;
   readonly females: number;
@@ -55,6 +57,7 @@ export interface Lonely {
   readonly withoutMale: number;
 }
 
+/** The coming days of one variety. */
 export interface VarietyOutlook {
   readonly variety: VarietyId;
   readonly name: string;
@@ -70,6 +73,7 @@ export interface VarietyOutlook {
   readonly nextDayHere: { readonly opened: number; readonly known: number };
 }
 
+/** What the outlook is told from. */
 export interface OutlookInput {
   readonly state: State;
   readonly zone: string;

@@ -1,6 +1,7 @@
 import { addDays, type LocalDate } from '../time';
 import { remembered } from '../remember';
 
+/** Mean temperature of one day, C. */
 export interface DayTemperature {
   readonly date: LocalDate;
   readonly meanC: number;

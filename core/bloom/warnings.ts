@@ -4,6 +4,7 @@ import { heatCare, isKnownWeather, type WeatherDay } from '../sky';
 import { addDays, type LocalDate } from '../time';
 import { weatherShift, type BloomDay } from './windows';
 
+/** Something the weather of a day threatens, and what to do about it. */
 export interface WeatherWarning {
   readonly kind: 'people' | 'rain' | 'early-heat' | 'cold-pollen' | 'heat' | 'cold-nights' | 'moist-air';
   readonly date: LocalDate;
@@ -28,6 +29,7 @@ export function weatheredCrops(plants: readonly Growing[]): WeatheredCrop[] {
   return [...crops.values()];
 }
 
+/** What warnings hang on beside the days themselves. */
 export interface WarningOptions {
   /** The days up to it, oldest first. */
   readonly before?: readonly WeatherDay[];

@@ -6,16 +6,19 @@ import { shutMales } from '../bloom';
 import { matchPollen } from '../planning';
 import { freeMales, earStops, silkAge, silkReady, silkSeenAt } from '../rounds';
 
+/** One ear shoot, or one tassel, with the plant it grows on. */
 export interface Ear {
   readonly flower: Flower;
   readonly growing: Growing;
 }
 
+/** An ear whose silk shows. */
 export interface SilkedEar extends Ear {
   /** Days since its silk was first seen. */
   readonly silkDays: number;
 }
 
+/** One pouring: which bag over which ear. */
 export interface EarPair {
   readonly ear: SilkedEar;
   /** The tassel bag poured over it. */

@@ -16,6 +16,7 @@ export type Act = (typeof ACTS)[number];
 /** The two times of day at which a grower reads flowers. */
 export type DayPart = 'evening' | 'morning';
 
+/** What to do with a flower at the stage it was read at. */
 export interface StageAdvice {
   readonly act: Act;
   /** Whether this flower belongs in tonight's shutting. */

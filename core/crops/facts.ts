@@ -4,12 +4,14 @@
  */
 export type Standing = 'P' | 'H' | 'S' | 'M';
 
+/** A fact of the trade with its standing and where it was read. */
 export interface Fact<T> {
   readonly value: T;
   readonly standing: Standing;
   readonly source: string;
 }
 
+/** The least and the most that is usual; which unit, the field says. */
 export type Range = readonly [least: number, most: number];
 
 /** A fact of common practice, without a published source. */

@@ -140,7 +140,9 @@ export const SCHOOLS = [
   },
 ] as const satisfies readonly School[];
 
+/** The questions on which growers differ. */
 export type SchoolKey = (typeof SCHOOLS)[number]['key'];
+/** A choice for each of them. */
 export type SchoolChoices = Readonly<Record<SchoolKey, string>>;
 
 /** What holds where a patch has not chosen. */

@@ -19,6 +19,7 @@ export interface VarietyTraits {
   /** Tomato fruit of about 90 g or less, which sets in heat that stops others. */
   readonly small?: boolean;
 }
+/** One thing that can be said of a variety. */
 export type Trait = keyof VarietyTraits;
 
 /** What can be said of varieties of a crop, in the order of asking. Species other than peppers' follow from the crop. */

@@ -81,6 +81,7 @@ export interface StageFacts {
   /** Days until it opens (corn: silks out, tassel shedding); 0 = today, negative = was open. */
   readonly opensInDays: Fact<Range>;
 }
+/** The five stages as one crop shows them. */
 export type StageTable = Readonly<Record<Stage, StageFacts>>;
 
 /**
@@ -105,11 +106,13 @@ export type OpenClock =
       readonly shutAfterSunriseMin: Fact<number>;
     };
 
+/** A day after pollination on which to look, and what to see then. */
 export interface Look {
   readonly day: number;
   readonly expect: string;
 }
 
+/** All that the catalogue says of one crop. */
 export interface Crop {
   readonly id: CropId;
   readonly family: Family;

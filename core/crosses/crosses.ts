@@ -24,11 +24,13 @@ function byDay(place: Place, time: number): number {
   return gardenDay(place, addDays(day.date, 1)).sunrise + AFTER_SUNRISE_H * HOUR;
 }
 
+/** A flower of a cross, with the plant it grows on. */
 export interface CrossFlower {
   readonly flower: Flower;
   readonly growing: Growing;
 }
 
+/** An emasculated flower, and when pollen is next brought to it. */
 export interface Mother extends CrossFlower {
   readonly visits: number;
   readonly visitsToday: number;

@@ -4,6 +4,7 @@ import { FOUND_CODES, SHUT_CODES, type CardRow } from '../rounds';
 export const PAPERS = ['A4', 'Letter', 'strip'] as const;
 export type Paper = (typeof PAPERS)[number];
 
+/** What stands above the lines of the printed card, in words. */
 export interface CardHead {
   readonly patch: string;
   /** `Dawn round`, and its day in words. */

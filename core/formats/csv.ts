@@ -1,5 +1,6 @@
 import { csvFormatRow, csvParseRows } from 'd3-dsv';
 
+/** What may stand in a cell; `null` and `undefined` leave it empty. */
 export type Cell = string | number | boolean | null | undefined;
 
 /**

@@ -9,6 +9,7 @@ export const FORMAT_VERSION = 2;
 /** Five seasons of 200 000 events take under 70 MB; a file past this is not one of ours. */
 export const MOST_BYTES = 100_000_000;
 
+/** A file of ours as it is written. */
 export interface FileShape {
   readonly format: typeof FORMAT;
   readonly version: number;
@@ -24,9 +25,11 @@ export function toJson(events: readonly AnyEvent[], practice: readonly PracticeR
   return `{"format":"${FORMAT}","version":${FORMAT_VERSION},"events":[\n${lines.join(',\n')}\n],"practice":[\n${answers.join(',\n')}\n]}\n`;
 }
 
+/** Why a file was refused. */
 export type FileProblem =
   'not-json' | 'not-ours' | 'newer-version' | 'invalid-event' | 'invalid-practice' | 'conflict' | 'too-large';
 
+/** What a file held, or which field of it is wrong and how. */
 export type ReadFile =
   | {
       readonly ok: true;

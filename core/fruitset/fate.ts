@@ -99,6 +99,7 @@ function ripeDay({ daysToSeed, daysToEat, looks }: Crop): number {
   );
 }
 
+/** A look that is owed at a pollinated flower. */
 export interface LookDue {
   /** Days since pollination, today. */
   readonly day: number;

@@ -1,13 +1,16 @@
 import { jStat } from 'jstat';
 import { mustBe } from '../errors';
 
+/** Bounds of a share, 0..1. */
 export interface Interval {
   readonly low: number;
   readonly high: number;
 }
 
+/** The three intervals that are offered for a share. */
 export type IntervalMethod = 'wilson' | 'clopper-pearson' | 'jeffreys';
 
+/** Which interval, and how sure. */
 export interface IntervalOptions {
   readonly method: IntervalMethod;
   /** Two-sided, strictly between 0 and 1. */

@@ -1,6 +1,7 @@
 import { jStat } from 'jstat';
 import { mustBe, type TrowelError } from '../errors';
 
+/** How many fruits are wanted, how sure to be of them, and what is known of the set rate. */
 export interface PollinationsWanted {
   readonly fruitsWanted: number;
   /** The set rate as a beta distribution: what is known of it. */

@@ -1,5 +1,6 @@
 import { mustBe, TrowelError } from '../errors';
 
+/** Successes and trials of one group: a plant, a tool, a father. */
 export interface Counted {
   readonly id: string;
   /** Successes of `n` trials. */
@@ -7,6 +8,7 @@ export interface Counted {
   readonly n: number;
 }
 
+/** What the groups have in common, and each one's rate drawn towards it. */
 export interface ShrunkenRates {
   readonly mean: number;
   /** Correlation of two trials of one group; 0 without overdispersion. */

@@ -11,6 +11,7 @@ const WEIGHT = 6;
 /** Of each crop and method the latest so many gaps are looked at. */
 const MOST = 60;
 
+/** How long one female takes, and from what that is known. */
 export interface WorkTime {
   /** Minutes for one female with all that belongs to it, the walk to it included. */
   readonly minutes: number;

@@ -4,6 +4,7 @@ import type { LocalDate } from '../time';
 import { goalSums, type GoalSum } from './goals';
 import { tonightPlan, type TonightPlan } from './tonight';
 
+/** What everything foretold is told from. */
 export interface ForesightInput {
   readonly state: State;
   readonly place: Place;

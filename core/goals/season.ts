@@ -7,6 +7,7 @@ import { addDays, localDateOf, type LocalDate } from '../time';
 /** said: the grower's own date. guess: from the latitude. unknown: nobody said, and the latitude tells nothing. */
 export type FrostFrom = 'said' | 'guess' | 'unknown';
 
+/** The first frost of autumn as a range of days, and who says so. */
 export interface FirstFrost {
   /** The day to reckon with: the grower's, or the early end of the guess. */
   readonly early: LocalDate | null;
@@ -43,6 +44,7 @@ function nextOn(monthDay: string, day: LocalDate): LocalDate {
   return `${year + 1}-${monthDay}`;
 }
 
+/** The days a stand has for setting fruit. */
 export interface Season {
   /** When the first plant of the stand was put in; of one that stands for years, when this year's season began. */
   readonly begins: LocalDate;

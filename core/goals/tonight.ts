@@ -21,12 +21,14 @@ const LOW_NODE = 5;
 /** Finding a plant and looking it over [M]. */
 const PLANT_MINUTES = 1;
 
+/** A female to be shut tonight: the chance that she opens tomorrow, and what she is worth. */
 export interface ToShut {
   readonly flower: Flower;
   readonly chance: number;
   readonly worth: number;
 }
 
+/** What to shut on one plant. */
 export interface PlantTonight {
   readonly growing: Growing;
   readonly females: readonly ToShut[];
@@ -47,6 +49,7 @@ export interface VarietyTonight {
   readonly shutAlready: { readonly females: number; readonly males: number };
 }
 
+/** What to take along. */
 export interface Pockets {
   readonly tapeCm: number;
   readonly bags: readonly { readonly closure: Closure; readonly count: number }[];
@@ -55,6 +58,7 @@ export interface Pockets {
   readonly brushes: number;
 }
 
+/** The evening walk planned: what to shut where, what to take, how long it lasts. */
 export interface TonightPlan {
   readonly date: LocalDate;
   readonly plants: readonly PlantTonight[];

@@ -57,6 +57,7 @@ export function gain(key: Key, weights: readonly number[], question: Question): 
   return entropy(weights) - after;
 }
 
+/** What a flower may be, and how likely (0..1). */
 export interface Candidate {
   readonly entry: Entry;
   /** 0..1. */
@@ -69,6 +70,7 @@ export interface Clash {
   readonly second: Question;
 }
 
+/** What the key does next: asks, gives its verdict, or says what is left. */
 export type KeyStep =
   | {
       readonly kind: 'ask';
@@ -86,6 +88,7 @@ export type KeyStep =
     }
   | { readonly kind: 'not-sure'; readonly candidates: readonly Candidate[]; readonly clash: Clash | null };
 
+/** What the key may know beside the answers. */
 export interface KeyOptions {
   readonly evidence?: Evidence;
   /** Entries whose verdict must be confirmed by one question more (shutting for seed). */

@@ -12,6 +12,7 @@ export const ENOUGH = 4;
 /** However far apart the lengths lie, a ruler shifts the odds no more than this [M]. */
 const MOST_ODDS = 8;
 
+/** What the grower's own ovaries say about one of a given length, mm. */
 export interface OvaryReading {
   /** Lengths of those that opened next day. */
   readonly opened: { readonly least: number; readonly most: number; readonly count: number } | null;

@@ -2,6 +2,7 @@ import { catalogue, stageAdvice, type CropId } from '../crops';
 import { keyOf, nextStep, truthOf, type KeyStep } from './key';
 import type { Answers, Entry, Key } from './types';
 
+/** How somebody answers: an answer's id, or `null` for "can't tell". */
 export type Reply = (entry: Entry, questionId: string, asked: number) => string | null;
 
 /** Entries whose verdict would have a grower shut (or emasculate) for seed: the key confirms them. */
@@ -33,6 +34,7 @@ export function found(end: KeyStep, entry: Entry): boolean {
   return end.kind === 'not-sure' && end.candidates.some((other) => other.entry.id === entry.id);
 }
 
+/** How the key fares over all entries of a crop. */
 export interface Trial {
   readonly crop: CropId;
   readonly entries: number;

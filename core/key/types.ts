@@ -20,6 +20,7 @@ export interface Answer {
 /** Where one has to look for the answer. Looking inside spoils a bud, so it is asked of open flowers only. */
 export type From = 'outside' | 'inside' | 'place';
 
+/** One question of a key and its answers. */
 export interface Question {
   readonly id: string;
   readonly text: string;
@@ -42,6 +43,7 @@ export interface Entry {
   readonly shows: Readonly<Record<string, Readonly<Record<string, number>>>>;
 }
 
+/** The key of one crop: its questions, and all it can tell apart. */
 export interface Key {
   readonly crop: CropId;
   readonly questions: readonly Question[];

@@ -14,6 +14,7 @@ export const SECONDS_A_FLOWER: Readonly<Partial<Record<Tool, number>>> = {
   swab: 6,
 };
 
+/** A plant of the kitchen round. */
 export interface KitchenPlant {
   readonly growing: Growing;
   readonly tool: Tool;

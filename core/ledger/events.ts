@@ -75,6 +75,7 @@ export interface NotedDay {
   readonly windFromDeg?: number | null;
 }
 
+/** Where the patch lies: degrees north and east, and its zone. */
 export interface Place {
   readonly name: string;
   readonly latitude: number;
@@ -83,6 +84,7 @@ export interface Place {
   readonly zone: string;
 }
 
+/** Males of one plant that gave their pollen. */
 export interface Father {
   readonly plant: PlantId;
   /** Male flowers used from this plant. */
@@ -102,19 +104,23 @@ interface Recorded<Kind extends string> {
   readonly kind: Kind;
 }
 
+/** A patch is begun: the first event of a log. */
 export interface PatchBegun extends Recorded<'patchBegun'> {
   readonly patch: PatchId;
   readonly name: string;
 }
+/** Where the patch lies. */
 export interface PlaceSet extends Recorded<'placeSet'> {
   readonly patch: PatchId;
   readonly place: Place;
 }
+/** Which way of working holds from now on. */
 export interface SchoolChosen extends Recorded<'schoolChosen'> {
   readonly patch: PatchId;
   readonly school: SchoolKey;
   readonly choice: string;
 }
+/** A bed, in metres on the plan. */
 export interface BedAdded extends Recorded<'bedAdded'> {
   readonly bed: BedId;
   readonly patch: PatchId;
@@ -125,6 +131,7 @@ export interface BedAdded extends Recorded<'bedAdded'> {
   readonly lengthM: number;
   readonly widthM: number;
 }
+/** A variety, and what is said of it beyond its crop. */
 export interface VarietyAdded extends Recorded<'varietyAdded'> {
   readonly variety: VarietyId;
   readonly patch: PatchId;
@@ -136,6 +143,7 @@ export interface VarietyAdded extends Recorded<'varietyAdded'> {
   /** What else was said of it. Since version 5. */
   readonly traits?: VarietyTraits;
 }
+/** Plants of one variety in one bed, grown for one reason. */
 export interface StandAdded extends Recorded<'standAdded'> {
   readonly stand: StandId;
   readonly bed: BedId;
@@ -163,6 +171,7 @@ export interface ClockNoted extends Recorded<'clockNoted'> {
   readonly stand: StandId;
   readonly what: ClockNote;
 }
+/** One plant of a stand. */
 export interface PlantAdded extends Recorded<'plantAdded'> {
   readonly plant: PlantId;
   readonly stand: StandId;
@@ -172,17 +181,21 @@ export interface PlantAdded extends Recorded<'plantAdded'> {
   readonly yM: number;
   readonly plantedOn: LocalDate | null;
 }
+/** A plant taken out on purpose. */
 export interface PlantRemoved extends Recorded<'plantRemoved'> {
   readonly plant: PlantId;
 }
+/** A plant lost, and to what. */
 export interface PlantDied extends Recorded<'plantDied'> {
   readonly plant: PlantId;
   readonly cause: LossCause;
 }
+/** How a plant looks. */
 export interface PlantChecked extends Recorded<'plantChecked'> {
   readonly plant: PlantId;
   readonly health: Health;
 }
+/** Male buds of a plant counted, not noted one by one. */
 export interface MalesCounted extends Recorded<'malesCounted'> {
   readonly plant: PlantId;
   readonly stage: Stage;
@@ -215,6 +228,7 @@ export interface GroupCounted extends Recorded<'groupCounted'> {
   /** `null`: nobody looked at their shape. */
   readonly bent: number | null;
 }
+/** A flower read: the first such event of an id makes it known. */
 export interface FlowerSeen extends Recorded<'flowerSeen'> {
   readonly flower: FlowerId;
   readonly plant: PlantId;
@@ -224,10 +238,12 @@ export interface FlowerSeen extends Recorded<'flowerSeen'> {
   /** Length of the ovary, where it was measured. Since version 2. */
   readonly ovaryMm?: number | null;
 }
+/** A flower shut before it opened. */
 export interface FlowerShut extends Recorded<'flowerShut'> {
   readonly flower: FlowerId;
   readonly closure: Closure;
 }
+/** How a shut flower was found. */
 export interface ClosureChecked extends Recorded<'closureChecked'> {
   readonly flower: FlowerId;
   readonly result: CheckResult;
@@ -236,6 +252,7 @@ export interface ClosureChecked extends Recorded<'closureChecked'> {
 export interface Emasculated extends Recorded<'emasculated'> {
   readonly flower: FlowerId;
 }
+/** Pollen brought to a flower, and what was done with it after. */
 export interface Pollinated extends Recorded<'pollinated'> {
   readonly flower: FlowerId;
   /** Empty: no father was written down. */
@@ -253,27 +270,33 @@ export interface Pollinated extends Recorded<'pollinated'> {
   /** Whether a bee (or another insect) got in while it was open. */
   readonly beeIn?: boolean;
 }
+/** A lasting mark put on a fruit. */
 export interface Marked extends Recorded<'marked'> {
   readonly flower: FlowerId;
   readonly mark: string;
 }
+/** The cover taken off again. */
 export interface CoverOff extends Recorded<'coverOff'> {
   readonly flower: FlowerId;
 }
+/** How a pollinated flower was found on a later day. */
 export interface LookedAt extends Recorded<'lookedAt'> {
   readonly flower: FlowerId;
   readonly result: LookResult;
   readonly sizeMm: number | null;
 }
+/** A flower or fruit lost, and to what. */
 export interface Lost extends Recorded<'lost'> {
   readonly flower: FlowerId;
   readonly cause: LossCause;
 }
+/** A fruit taken. */
 export interface Harvested extends Recorded<'harvested'> {
   readonly flower: FlowerId;
   readonly harvestFor: (typeof HARVEST_FOR)[number];
   readonly weightG: number | null;
 }
+/** Free words about anything. */
 export interface Noted extends Recorded<'noted'> {
   readonly subject: SubjectId;
   readonly text: string;
@@ -290,6 +313,7 @@ export interface Withdrawn extends Recorded<'withdrawn'> {
   readonly target: EventId;
 }
 
+/** Every event there is. */
 export type LedgerEvent =
   | PatchBegun
   | PlaceSet
@@ -322,7 +346,9 @@ export type LedgerEvent =
   | Corrected
   | Withdrawn;
 
+/** The kinds of events. */
 export type EventKind = LedgerEvent['kind'];
+/** The event of one kind. */
 export type EventOf<Kind extends EventKind> = Extract<LedgerEvent, { kind: Kind }>;
 
 type OmitBase<T> = T extends LedgerEvent ? Omit<T, 'id' | 'v' | 'at' | 'by' | 'device'> : never;
@@ -331,6 +357,7 @@ export type Draft = OmitBase<LedgerEvent>;
 
 /** An event of a kind that this version doesn't know: kept as it came, never dropped. */
 export type UnknownEvent = Recorded<string> & Readonly<Record<string, unknown>>;
+/** An event, or one of a kind that a newer version wrote: kept as it came. */
 export type AnyEvent = LedgerEvent | UnknownEvent;
 
 /** The field that names whose event it is. */

@@ -39,6 +39,7 @@ export function snapshot(state: State, sealBefore: string): Snapshot {
   };
 }
 
+/** A state taken up again, or why it has to be folded anew. */
 export type Resumed =
   | { readonly ok: true; readonly state: State }
   | { readonly ok: false; readonly reason: 'version' | 'broken' | 'sealed' };

@@ -34,6 +34,7 @@ export const SUBJECTS = {
 export type ViewTables = {
   readonly [Kind in SubjectKind as (typeof SUBJECTS)[Kind]['table']]: ReadonlyMap<SubjectId, ViewOf[Kind]>;
 };
+/** The name of a table of the state. */
 export type ViewTable = keyof ViewTables;
 /** The tables of the state, one for each kind of subject. */
 export const VIEW_TABLES: readonly ViewTable[] = Object.values(SUBJECTS).map(({ table }) => table);

@@ -73,6 +73,7 @@ const unknownKind = Joi.object({
   .label('event')
   .prefs(options);
 
+/** An event that may go into the log, or the field that is wrong with it. */
 export type Validation =
   | { readonly ok: true; readonly event: AnyEvent; readonly unknown: boolean }
   | {

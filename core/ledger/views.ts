@@ -21,6 +21,7 @@ export interface Note {
   readonly at: Instant;
   readonly text: string;
 }
+/** The patch as its events leave it. */
 export interface Patch {
   readonly id: PatchId;
   readonly name: string;
@@ -34,6 +35,7 @@ export interface Patch {
   readonly weather: Readonly<Record<LocalDate, WeatherView>>;
   readonly notes: readonly Note[];
 }
+/** A bed as its events leave it, metres. */
 export interface Bed {
   readonly id: BedId;
   readonly patch: PatchId;
@@ -47,6 +49,7 @@ export interface Bed {
 }
 /** What is noted of a day; `origin` is where its temperatures are from, or what there is where it has none. */
 export type WeatherView = Required<NotedDay> & { readonly origin: WeatherOrigin };
+/** A variety as its events leave it. */
 export interface Variety {
   readonly id: VarietyId;
   readonly patch: PatchId;
@@ -62,6 +65,7 @@ export interface Variety {
 export type GroupView = Omit<GroupCounted, 'id' | 'v' | 'device' | 'kind' | 'stand'> & {
   readonly event: EventId;
 };
+/** A stand as its events leave it. */
 export interface Stand {
   readonly id: StandId;
   readonly bed: BedId;
@@ -72,6 +76,7 @@ export interface Stand {
   readonly groups: readonly GroupView[];
   readonly event: EventId;
 }
+/** Flowers worked on a plant, counted and not told apart. */
 export interface Tally {
   readonly event: EventId;
   readonly at: Instant;
@@ -80,11 +85,13 @@ export interface Tally {
   readonly flowers: number;
   readonly truss: number | null;
 }
+/** Male buds of one stage, as counted. */
 export interface MaleCount {
   readonly at: Instant;
   readonly stage: Stage;
   readonly count: number;
 }
+/** A plant as its events leave it. */
 export interface Plant {
   readonly id: PlantId;
   readonly stand: StandId;
@@ -106,24 +113,28 @@ export interface Plant {
   readonly tallies: readonly Tally[];
   readonly notes: readonly Note[];
 }
+/** What somebody read a flower as. */
 export interface Sighting {
   readonly event: EventId;
   readonly at: Instant;
   readonly stage: Stage;
   readonly ovaryMm: number | null;
 }
+/** When a flower was shut, how and by whom. */
 export interface Shutting {
   readonly event: EventId;
   readonly at: Instant;
   readonly closure: Closure;
   readonly by: string;
 }
+/** How a closure was found, when and by whom. */
 export interface Check {
   readonly event: EventId;
   readonly by: string;
   readonly at: Instant;
   readonly result: CheckResult;
 }
+/** One visit with pollen. */
 export interface Pollination {
   readonly event: EventId;
   readonly at: Instant;
@@ -137,12 +148,14 @@ export interface Pollination {
   readonly openS: number | null;
   readonly beeIn: boolean | null;
 }
+/** One look after pollination. */
 export interface LookView {
   readonly event: EventId;
   readonly at: Instant;
   readonly result: LookResult;
   readonly sizeMm: number | null;
 }
+/** A flower, later a fruit, as its events leave it. */
 export interface Flower {
   readonly id: FlowerId;
   readonly plant: PlantId;

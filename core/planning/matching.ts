@@ -1,6 +1,7 @@
 import { mustBe } from '../errors';
 import { leastCostFlow } from './transport';
 
+/** A female that wants pollen. */
 export interface PollenFemale {
   readonly id: string;
   readonly plant: string;
@@ -14,6 +15,7 @@ export interface PollenFemale {
   readonly purpose: 'seed' | 'kitchen';
 }
 
+/** A male that has some. */
 export interface PollenMale {
   readonly id: string;
   readonly plant: string;
@@ -26,6 +28,7 @@ export interface PollenMale {
   readonly picked?: boolean;
 }
 
+/** Who may serve whom. */
 export interface PollenRules {
   readonly selfing: 'others-first' | 'allowed' | 'never';
   /** How many females one male may serve; 1 or more. */
@@ -34,17 +37,20 @@ export interface PollenRules {
   readonly kinship?: (mother: string, father: string) => number;
 }
 
+/** One male for one female. */
 export interface PollenPair {
   readonly female: string;
   readonly male: string;
 }
 
+/** A female with fewer males than she wants, and why. */
 export interface Unmet {
   readonly female: string;
   readonly missing: number;
   readonly why: 'no-male' | 'only-own' | 'too-few';
 }
 
+/** The matching: every pair, and what is left wanting. */
 export interface PollenMatch {
   readonly pairs: readonly PollenPair[];
   readonly unmet: readonly Unmet[];

@@ -1,3 +1,4 @@
+/** One thing to be done at one place. */
 export interface PlanStop {
   readonly id: string;
   /** collect: males are picked here; worth nothing by itself. work: a flower; look: to see whether it opened. */
@@ -19,6 +20,7 @@ export interface PlanStop {
   readonly blocked?: SkipReason;
 }
 
+/** Somebody who walks the round. */
 export interface PlanWorker {
   readonly id: string;
   /** Where this person stands; the request's start when left out. */
@@ -31,6 +33,7 @@ export interface PlanWorker {
   readonly has?: readonly string[];
 }
 
+/** All that a plan hangs on. */
 export interface PlanRequest {
   readonly start: { readonly xM: number; readonly yM: number };
   /** Epoch ms. */
@@ -51,6 +54,7 @@ export interface PlanRequest {
   readonly seed?: number;
 }
 
+/** A stop with its times, epoch ms. */
 export interface PlannedStop {
   readonly id: string;
   readonly arrive: number;
@@ -58,6 +62,7 @@ export interface PlannedStop {
   readonly end: number;
 }
 
+/** What one person does, in order. */
 export interface PlannedRoute {
   readonly worker: string;
   readonly stops: readonly PlannedStop[];
@@ -68,6 +73,7 @@ export interface PlannedRoute {
 /** window: it is over, or could not be reached before it shuts. pollen: its males are not to be had. time: others were worth more. */
 export type SkipReason = 'window' | 'pollen' | 'time';
 
+/** A plan of the round. */
 export interface RoundPlan {
   readonly routes: readonly PlannedRoute[];
   readonly skipped: readonly { readonly id: string; readonly reason: SkipReason }[];

@@ -1,5 +1,6 @@
 import { TrowelError } from '../errors';
 
+/** One person's stops with their travel times and windows. */
 export interface RouteProblem {
   /** `travel[i][j]` from i to j; index 0 is the start. Any unit of time, the same everywhere. */
   readonly travel: readonly (readonly number[])[];
@@ -11,6 +12,7 @@ export interface RouteProblem {
   readonly returnToStart: boolean;
 }
 
+/** The best order of them. */
 export interface Route {
   /** Stops in order, without the start. */
   readonly order: readonly number[];

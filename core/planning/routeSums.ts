@@ -1,5 +1,6 @@
 import type { Search } from './planTables';
 
+/** Stops by their number, a list for each person. */
 export type Routes = number[][];
 
 /** Routes of all people with what they are worth. */

@@ -1,5 +1,6 @@
 import { mustBe, TrowelError } from '../errors';
 
+/** Who can give, who can take, and what each pairing costs. */
 export interface TransportProblem {
   /** Visits each male can make. */
   readonly capacity: readonly number[];
@@ -9,6 +10,7 @@ export interface TransportProblem {
   readonly cost: readonly (readonly (number | null)[])[];
 }
 
+/** The cheapest flow among the greatest. */
 export interface TransportAnswer {
   /** Whole visits of male i to female j. */
   readonly flow: readonly (readonly number[])[];
@@ -59,6 +61,7 @@ function whole(field: 'capacity' | 'need', values: readonly number[]): void {
   if (wrong !== undefined) throw mustBe('transport', field, 'whole numbers, 0 or more', wrong);
 }
 
+/** A transport whose every further unit on a pair may cost more than the one before. */
 export interface ConvexFlow {
   readonly sources: number;
   readonly sinks: number;

@@ -34,6 +34,7 @@ const rehearsed = Joi.object({
   best: Joi.number().integer().min(0).max(200).required(),
 });
 
+/** A practice record that may be kept, or the field that is wrong with it. */
 export type PracticeCheck =
   | { readonly ok: true; readonly record: PracticeRecord }
   | { readonly ok: false; readonly field: string; readonly message: string };

@@ -4,6 +4,7 @@ import { SKILLS, type PracticeRecord, type Practised, type Skill } from './types
 /** Answers that count: the latest of each skill, since people learn. */
 export const LATEST = 60;
 
+/** How often a skill was answered rightly. */
 export interface SkillResult {
   readonly skill: Skill;
   readonly right: number;
@@ -12,6 +13,7 @@ export interface SkillResult {
   readonly interval: { readonly low: number; readonly high: number } | null;
 }
 
+/** What was taken for what, and how often. */
 export interface Confusion {
   readonly skill: Skill;
   readonly truth: string;

@@ -10,6 +10,7 @@ const scheduler = fsrs(generatorParameters({ enable_fuzz: false, enable_short_te
 /** An answer that took longer was not sure [M]. */
 const SLOW_MS = 15_000;
 
+/** Where one skill with one crop stands in its repeats. */
 export interface Deck {
   readonly skill: Skill;
   readonly crop: CropId;
@@ -38,6 +39,7 @@ function ratingOf({ truth, answered, tookMs }: Practised): Rating.Again | Rating
   return tookMs > SLOW_MS ? Rating.Hard : Rating.Good;
 }
 
+/** What to ask next, and why. */
 export interface Next {
   readonly skill: Skill;
   readonly crop: CropId;

@@ -26,11 +26,13 @@ export interface Specimen {
   readonly wet: boolean;
 }
 
+/** One answer to choose from. */
 export interface Option {
   readonly id: string;
   readonly words: string;
 }
 
+/** A question of the trainer with what it shows. */
 export interface TrainerQuestion {
   readonly skill: Skill;
   readonly crop: CropId;
@@ -73,4 +75,5 @@ export interface Rehearsed extends PracticeBase {
   readonly best: number;
 }
 
+/** What practice leaves behind. */
 export type PracticeRecord = Practised | Rehearsed;

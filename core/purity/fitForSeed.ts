@@ -9,6 +9,7 @@ import { fatherVarietyOf, growing, mainPatch, type Growing } from '../patch';
  */
 export type Fitness = 'fit' | 'not-recorded' | 'unfit';
 
+/** What is known of one link: seen whole, not recorded, broken. */
 export type LinkState = 'seen' | 'not-recorded' | 'broken';
 
 /** What one link of the proof says, and the entries that it rests on. */
@@ -46,6 +47,7 @@ export interface FitReason {
   readonly events: readonly EventId[];
 }
 
+/** What a flower is fit for, and why. */
 export interface SeedFitness {
   readonly verdict: Fitness;
   readonly reasons: readonly FitReason[];

@@ -26,6 +26,7 @@ export const SHUT_CODES: Readonly<Record<Closure | 'open', string>> = {
   open: 'O',
 };
 
+/** One line of the printed card. */
 export interface CardRow {
   /** Line number on the card, from 1. */
   readonly line: number;
@@ -120,6 +121,7 @@ const SHUT_BY_CODE = new Map(
   Object.entries(SHUT_CODES).map(([shut, code]) => [code, shut as Closure | 'open']),
 );
 
+/** A line typed in from the card, or the field of it that is wrong. */
 export type CardLine =
   | { readonly ok: true; readonly line: number; readonly entry: CardEntry }
   | {

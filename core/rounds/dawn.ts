@@ -36,6 +36,7 @@ export function worthOf({ growing }: Pick<Stop, 'growing'>): number {
   return PRECIOUS_WORTH[stand.goal?.precious ?? 'keep'] * (plant.health ? HEALTH_WORTH[plant.health] : 0.9);
 }
 
+/** Males of one plant to be picked before their females. */
 export interface Collecting {
   readonly id: string;
   readonly plant: PlantId;
@@ -50,6 +51,7 @@ export interface DawnQuestion {
   readonly request: PlanRequest;
 }
 
+/** Who walks, from when to when, and how fast. */
 export interface DawnOptions {
   readonly now: number;
   readonly people: readonly string[];

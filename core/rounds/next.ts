@@ -21,6 +21,7 @@ const WALK_BEFORE_SUNSET_MIN = 180;
 /** Looking over and shutting, per plant [M]. */
 const WALK_MINUTES_PER_PLANT = 1.5;
 
+/** The round of one dawn or dusk. */
 export interface PollinationRound {
   readonly kind: 'dawn' | 'dusk';
   readonly date: LocalDate;
@@ -42,6 +43,7 @@ export interface PollinationRound {
   readonly insectsFrom: number;
 }
 
+/** The walk of one evening. */
 export interface EveningWalk {
   readonly kind: 'walk';
   readonly date: LocalDate;
@@ -54,6 +56,7 @@ export interface EveningWalk {
   readonly endsAt: number;
 }
 
+/** What comes next: a round or a walk. */
 export type Round = PollinationRound | EveningWalk;
 
 /** The pollination round of one day, or `null` when no female was shut for it. */
@@ -174,6 +177,7 @@ export function nextRounds(
   return rounds;
 }
 
+/** A fruit that waits to be looked at. */
 export interface OwedLook {
   readonly flower: Flower;
   readonly growing: Growing;

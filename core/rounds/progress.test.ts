@@ -119,10 +119,19 @@ describe('collecting', () => {
 test('stops are numbered as they went, then what comes next, then as planned; each once', () => {
   const { garden, shut, at, round, work } = morning();
   const [a, b, c, d] = shut[0]?.females as FlowerId[];
-  expect(numberedStops(round(), null, [])).toEqual(round().stops.map(({ flower }) => flower.id));
+  expect(numberedStops(round(), [], [])).toEqual(round().stops.map(({ flower }) => flower.id));
   work(9, c, [shut[0]?.males[0]]);
   garden.check(at(3), a as FlowerId, 'torn');
   const order = [d, b, a, c].map(String);
-  expect(numberedStops(round(), null, order)).toEqual([a, c, d, b]);
-  expect(numberedStops(round(), b as string, order)).toEqual([a, c, b, d]);
+  expect(numberedStops(round(), [], order)).toEqual([a, c, d, b]);
+  expect(numberedStops(round(), [b as string], order)).toEqual([a, c, b, d]);
+});
+
+test('a list someone leafs through keeps its numbers whatever a newer plan says', () => {
+  const { garden, shut, at, round } = morning();
+  const [a, b, c, d] = (shut[0]?.females ?? []).map(String) as [string, string, string, string];
+  const leafed = [a, b, c, d];
+  expect(numberedStops(round(), leafed, [d, c, b, a])).toEqual(leafed);
+  garden.check(at(3), c as FlowerId, 'torn');
+  expect(numberedStops(round(), leafed, [d, b, a])).toEqual([c, a, b, d]);
 });

@@ -44,12 +44,12 @@ export function collectBefore(
 }
 
 /**
- * The flowers of a round in order, as numbered on the screen: what was handled, as it was handled, then `next`, then the
- * rest as planned.
+ * The flowers of a round in order, as numbered on the screen: what was handled, as it was handled, then `ahead` in its own
+ * order (what is on the screen, or the list someone leafs through: no new plan may number it anew), then the rest as planned.
  */
 export function numberedStops(
   round: PollinationRound,
-  next: string | null,
+  ahead: readonly string[],
   order: readonly string[],
 ): string[] {
   const handledAt = ({ flower }: PollinationRound['stops'][number]) =>
@@ -60,10 +60,10 @@ export function numberedStops(
     .map(({ flower }) => flower.id as string);
   const done = new Set(handled);
   const planned = order.length > 0 ? order : round.stops.map(({ flower }) => flower.id);
-  const rest = next === null ? planned : [next, ...planned.filter((id) => id !== next)];
-  return [...handled, ...rest.filter((id) => !done.has(id))];
+  return [...new Set([...handled, ...[...ahead, ...planned].filter((id) => !done.has(id))])];
 }
 
+/** How a round under way is going. */
 export interface RoundProgress {
   /** 1 = as reckoned, 1.3 = three tenths slower; between 0.6 and 2. */
   readonly pace: number;

@@ -46,6 +46,7 @@ export interface StopWork {
   readonly mark: string | null;
 }
 
+/** What a stop has to offer before anything is answered. */
 export interface StopOffer {
   readonly offers: readonly FatherOffer[];
   /** Males by plant as the round's matching has them. */

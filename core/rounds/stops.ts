@@ -12,6 +12,7 @@ import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
  */
 export type StopState = 'to-do' | 'later' | 'worked' | 'spoiled' | 'lost';
 
+/** One female of the round and how far she is. */
 export interface Stop {
   readonly flower: Flower;
   readonly growing: Growing;
@@ -79,6 +80,7 @@ function stateOn(flower: Flower, crop: Crop, zone: string, date: LocalDate): Sto
   return checkedToday && !isWhole(check.result) ? 'spoiled' : 'to-do';
 }
 
+/** A plant whose males could serve a stop. */
 export interface FatherOffer {
   readonly growing: Growing;
   /** Shut, whole, unused males of that plant that open on this day. */

@@ -151,6 +151,7 @@ export function demoMeanwhile(
   return diary.events.filter(({ at }) => Date.parse(at) <= to);
 }
 
+/** A bud as the virtual grower sees it. */
 export interface SeenBud extends Bud {
   readonly stage: Stage;
 }

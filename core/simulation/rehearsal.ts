@@ -3,6 +3,7 @@ import { hashText, seededRandom, type Random } from '../random';
 
 // A patch for rehearsing on. Every number here is invented; nothing is shared with the forecast's tables.
 
+/** A flower of the rehearsal, with what is true of it. */
 export interface RehearsalFlower {
   readonly id: string;
   readonly plant: number;
@@ -23,6 +24,7 @@ interface Truth {
   readonly luck: number;
 }
 
+/** A made-up evening and the dawn after it. */
 export interface Rehearsal {
   readonly seed: number;
   readonly crop: CropId;
@@ -34,10 +36,13 @@ export interface Rehearsal {
   readonly truths: Readonly<Record<string, Truth>>;
 }
 
+/** How a flower stands next morning, after what was decided. */
 export type Dawn =
   'shut-and-open' | 'shut-and-torn' | 'shut-not-open' | 'open-unshut' | 'still-a-bud' | 'over';
+/** What became of a female. */
 export type FruitFate = 'pure' | 'dropped' | 'no-pollen';
 
+/** What became of a flower of the rehearsal. */
 export interface FlowerResult {
   readonly flower: RehearsalFlower;
   readonly dawn: Dawn;
@@ -47,6 +52,7 @@ export interface FlowerResult {
   readonly males: readonly string[];
 }
 
+/** What the decisions brought. */
 export interface RehearsalResult {
   readonly flowers: readonly FlowerResult[];
   readonly fruits: number;
@@ -215,6 +221,7 @@ function malesFor(
   return wants.every((_, want) => seek(want, new Set())) ? [...holder.keys()] : null;
 }
 
+/** A decision that cost something, and how much. */
 export interface Mistake {
   readonly words: string;
   /** Pure fruits that deciding otherwise here would have brought. */

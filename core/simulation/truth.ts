@@ -11,6 +11,7 @@ import { addDays, daysBetween, type LocalDate } from '../time';
 const FIRST_FLOWER_DAYS = 30;
 const NODES_AHEAD = 70;
 
+/** A bud that will open on a day that nobody knows yet. */
 export interface Bud {
   readonly node: number;
   readonly sex: Sex;
@@ -19,6 +20,7 @@ export interface Bud {
   readonly count: number;
 }
 
+/** The weather of a simulated day. */
 export interface Weather {
   readonly highC: number;
   readonly lowC: number;
@@ -89,6 +91,7 @@ export function closureAtDawn(seed: number, flower: Flower, growing: Growing, da
   return 'whole';
 }
 
+/** Whether a pollination took, and else why not. */
 export interface Outcome {
   readonly took: boolean;
   readonly cause: LossCause;

@@ -1,6 +1,7 @@
 import { daysBetween, type LocalDate } from '../time';
 import type { Coordinates } from './sunTimes';
 
+/** The usual temperatures of a day, C. */
 export interface ClimateDay {
   readonly minC: number;
   readonly maxC: number;

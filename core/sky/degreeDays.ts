@@ -1,5 +1,6 @@
 import { mustBe, TrowelError } from '../errors';
 
+/** A day's temperatures, the base (C), and how to reckon. */
 export interface DegreeDayInput {
   readonly minC: number;
   readonly maxC: number;

@@ -1,6 +1,7 @@
 import { heatIndex, humidityFromDewPoint } from './air';
 import type { WeatherDay } from './weather';
 
+/** Three steps of care in heat. */
 export type HeatCare = 'caution' | 'extreme-caution' | 'danger';
 
 /**

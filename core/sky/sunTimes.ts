@@ -3,11 +3,13 @@ import { TrowelError } from '../errors';
 import type { LocalDate } from '../time';
 import { isLocalDate } from '../time';
 
+/** Degrees north and east. */
 export interface Coordinates {
   readonly latitude: number;
   readonly longitude: number;
 }
 
+/** The sun of one day; `null` where it does not rise or set. */
 export interface SunTimes {
   readonly civilDawn: Date | null;
   readonly sunrise: Date | null;

@@ -2,6 +2,7 @@ import { addDays, type LocalDate } from '../time';
 import { climateDay } from './climate';
 import type { Coordinates } from './sunTimes';
 
+/** One hour of a forecast. */
 export interface WeatherHour {
   /** Epoch ms. */
   readonly at: number;
@@ -14,6 +15,7 @@ export interface WeatherHour {
   readonly windFromDeg: number;
 }
 
+/** A day as the station measured it. */
 export interface StationDay {
   readonly date: LocalDate;
   readonly minC: number;
@@ -35,12 +37,15 @@ export interface StationReading {
   readonly days: readonly StationDay[];
 }
 
+/** What stands between the app and a weather station: a real one fits in here. */
 export interface WeatherStation {
   read(place: Coordinates & { readonly zone: string }, now: number): Promise<StationReading>;
 }
 
+/** Where a day's weather comes from. */
 export type WeatherSource = 'hand' | 'file' | 'station' | 'forecast' | 'climate';
 
+/** The weather of a day, from whatever is known best. */
 export interface WeatherDay {
   readonly date: LocalDate;
   readonly minC: number;
@@ -55,6 +60,7 @@ export interface WeatherDay {
   readonly source: WeatherSource;
 }
 
+/** A day's weather as somebody or something noted it; `null`: not noted. */
 export interface Noted {
   readonly minC: number | null;
   readonly maxC: number | null;

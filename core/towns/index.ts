@@ -1,5 +1,6 @@
 import { ROWS } from './rows';
 
+/** A town to pick as a place. */
 export interface Town {
   readonly name: string;
   readonly country: string;

@@ -18,6 +18,17 @@ import { RoundDone } from '@/ui/round/RoundDone';
 import { RoundStop } from '@/ui/round/RoundStop';
 import { LightProvider, Txt, useIsWide, useLight } from '@/ui/theme';
 
+/** Where someone stands in the round: kept on the device, so that a round can be taken up again. */
+interface Standing {
+  /** The stop gone to by hand. */
+  readonly flower: string | null;
+  /** What was on the screen when it was worked. */
+  readonly shown: string | null;
+  /** The list as it stood when a stop was gone to by hand. */
+  readonly leafed: readonly string[];
+}
+const NOWHERE: Standing = { flower: null, shown: null, leafed: [] };
+
 /** The round of one morning (or dusk), planned and run one stop a screen. It can be left and taken up again. */
 function Round() {
   const { state, place, today, now, prefs, space } = useGarden();
@@ -33,10 +44,7 @@ function Round() {
     [state, place, date, kind, weatherOf],
   );
   const dawn = useDawnPlan(round);
-  const { value, ready, change } = useDraft<{ flower: string | null; shown: string | null }>(
-    `round/${space}/${date}`,
-    { flower: null, shown: null },
-  );
+  const { value, ready, change } = useDraft<Standing>(`round/${space}/${date}`, NOWHERE);
   const pinned = value.shown;
   const toDo = round?.toDo ?? [];
   const chosen = round?.stops.find(({ flower }) => flower.id === value.flower);
@@ -67,8 +75,9 @@ function Round() {
     );
   }
   const planning = toDo.length > 0 && dawn !== null && dawn.plan === null;
-  const numbered = numberedStops(round, held ?? planned, dawn?.order ?? []);
-  const onGo = (flower: string | null) => change({ flower });
+  const next = held ?? planned;
+  const numbered = numberedStops(round, chosen ? value.leafed : next ? [next] : [], dawn?.order ?? []);
+  const onGo = (flower: string | null) => change({ flower, leafed: flower ? numbered : [] });
   return (
     <LightProvider light={night ? 'before-dawn' : light}>
       {planning ? (

@@ -10,12 +10,16 @@ export function hasTrusses(crop: Crop): boolean {
   return hasCone(crop) || crop.family === 'strawberry';
 }
 
-/** What the hands do at an open flower that is worked for its fruit, by crop and tool (common practice). */
-export function kitchenStep(crop: Crop, tool: Tool): string {
-  if (crop.family === 'cucurbit')
+/** What the hands do at an open flower that is worked for its fruit, by crop and tool, and whether insects come to it (common practice). */
+export function kitchenStep(crop: Crop, tool: Tool, insects = true): string {
+  if (crop.family === 'cucurbit') {
+    const after = insects ? 'leave the flower open: insects may add to it' : 'no need to shut it again';
     return tool === 'male-flower'
-      ? 'Peel a male, twist and dab over every lobe, leave the flower open: insects may add to it.'
-      : 'See pollen on the tip, dab over every lobe, leave the flower open: insects may add to it.';
+      ? `Peel a male, twist and dab over every lobe, ${after}.`
+      : `See pollen on the tip, dab over every lobe, ${after}.`;
+  }
+  if (crop.family === 'corn')
+    return 'While silk shows and tassels shed: each dry morning, once the dew is off, shake the tassels over the whole block. On day 18 peel one ear and look for gaps.';
   if (crop.family === 'strawberry')
     return tool === 'fan'
       ? 'A fan over open flowers moves part of the pollen (indoors about a fifth of the crop): brush the rest. Keep it away from water.'
@@ -27,4 +31,34 @@ export function kitchenStep(crop: Crop, tool: Tool): string {
   if (tool === 'shaking' || tool === 'fan')
     return 'Shake or tap the plant so that its open flowers tremble, in the dry middle of the day.';
   return 'Turn the dry tip inside each open flower, over anthers and stigma: see pollen on it.';
+}
+
+/** Seconds for a flower by tool: vibrating 3-5 s, a brush about 3 s (common practice); the others [M]. */
+const SECONDS_A_FLOWER: Readonly<Partial<Record<Tool, number>>> = {
+  vibration: 4,
+  shaking: 2,
+  brush: 3,
+  fan: 1,
+  finger: 4,
+  'male-flower': 15,
+  swab: 6,
+};
+
+/**
+ * Seconds at one open flower that is worked for its fruit.
+ * @example kitchenSeconds('vibration') // 4
+ */
+export function kitchenSeconds(tool: Tool): number {
+  return SECONDS_A_FLOWER[tool] ?? 5;
+}
+
+/** The tools of a kitchen round, the usual first: a truss is vibrated, a strawberry brushed, corn shaken. */
+export function kitchenTools(crop: Crop): readonly Tool[] {
+  if (crop.family === 'corn') return ['shaking'];
+  return crop.tools.filter((tool) => tool !== 'anthers' && tool !== 'pouring');
+}
+
+/** What a crop is usually worked with for the kitchen. */
+export function kitchenTool(crop: Crop): Tool {
+  return kitchenTools(crop)[0] ?? 'brush';
 }

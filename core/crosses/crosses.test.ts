@@ -2,9 +2,9 @@ import { gardenDay } from '../bloom';
 import type { FlowerId, PlantId } from '../ids';
 import { TestGarden } from '../testGarden';
 import { crossDay } from '.';
-import { kitchenRound, kitchenTools } from '../kitchen';
+import { kitchenRound } from '../kitchen';
 import { workSteps } from '../rounds';
-import { cropOf } from '../crops';
+import { cropOf, kitchenTools } from '../crops';
 
 const DAY = '2026-07-14';
 const HOUR = 3_600_000;

@@ -75,7 +75,7 @@ export function crossDay(state: State, place: Place, date: LocalDate): CrossDay 
           toEmasculate.push({ flower, growing });
         continue;
       }
-      if (flower.looks.some(({ result }) => result === 'growing')) {
+      if (flower.looks.some(({ result }) => result === 'growing' || result === 'bent')) {
         if (flower.coverOffAt === null) bagsOff.push({ flower, growing });
         continue;
       }

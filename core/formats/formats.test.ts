@@ -9,6 +9,7 @@ import versionOne from './fixtures/version-1.json';
 import versionTwo from './fixtures/version-2.json';
 import versionThree from './fixtures/version-3.json';
 import versionFour from './fixtures/version-4.json';
+import versionFive from './fixtures/version-5.json';
 
 const good = demoLog(4).slice(0, 30) as AnyEvent[];
 const changed = (change: (event: Record<string, unknown>) => unknown, index = 3) =>
@@ -60,6 +61,20 @@ describe('our file', () => {
       tool: null,
     });
     expect([...state.varieties.values()].map(({ traits }) => traits)).toEqual([{}, {}]);
+  });
+
+  test('events of version 5 are read for ever: what is said of a variety, and nothing over a bed', () => {
+    const read = fromJson(JSON.stringify(versionFive));
+    if (!read.ok) throw new Error(read.message);
+    const state = fold(read.events);
+    expect([...state.varieties.values()].map(({ traits }) => traits)).toEqual([
+      { picked: 'ripe', f1: false },
+      {},
+    ]);
+    expect([...state.beds.values()].flatMap(({ shelters }) => shelters)).toEqual([]);
+    expect([...state.flowers.values()].map(({ reason, missed }) => [reason, missed])).toEqual(
+      [...state.flowers.values()].map(() => [null, null]),
+    );
   });
 
   test('what a variety carries goes out and comes back; what it cannot carry is refused by name', () => {

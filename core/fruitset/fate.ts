@@ -47,7 +47,7 @@ function factsFrom(flower: Flower, crop: Crop, zone: string): FateFacts | null {
   for (const { at, result } of flower.looks) {
     const day = dayOf(at);
     const seen = { at, day, after };
-    if (result === 'growing') {
+    if (result === 'growing' || result === 'bent') {
       // A fruit called yellow on day 3 that plainly grows on day 5 did take: the later look decides.
       if (day >= crop.verdictDay.value) {
         set ??= seen;
@@ -91,7 +91,7 @@ export function lookDays(crop: Crop): readonly number[] {
 }
 
 /** By this day a fruit is ripe and gone, or there never was one: nothing is left to look at. */
-function ripeDay({ daysToSeed, daysToEat, looks }: Crop): number {
+export function ripeDay({ daysToSeed, daysToEat, looks }: Crop): number {
   return Math.max(
     daysToSeed?.value[1] ?? 0,
     daysToEat?.value[1] ?? 0,

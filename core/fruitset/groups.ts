@@ -13,8 +13,8 @@ export function groupTrials(state: State, zone: string): Trial[] {
   ];
 }
 
-/** A count of what hands did on a plant (or its whole stand) is of the same flowers as the tallies of those days. */
-function takesIn({ plant, from, to, how }: GroupView, tallied: PlantId, on: LocalDate): boolean {
+/** Whether a count takes in a plant's tally of a day: what hands did on a plant (or its whole stand) is of the same flowers. */
+export function takesIn({ plant, from, to, how }: GroupView, tallied: PlantId, on: LocalDate): boolean {
   const byHand = how !== 'insects' && how !== 'before';
   return byHand && (plant === null || plant === tallied) && from <= on && on <= to;
 }

@@ -8,3 +8,4 @@ export * from './shrinkage';
 export * from './needs';
 export * from './rates';
 export * from './workTimes';
+export * from './countsDue';

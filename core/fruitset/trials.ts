@@ -46,6 +46,7 @@ export interface Trial {
   readonly worked: number;
   /** Of a group: how many set, and how many of these were bent; `null` where nobody counted. */
   readonly set: number | null;
+  /** Of a flower: 1 when it was last seen growing bent, 0 when growing straight. */
   readonly bent: number | null;
   readonly facts: FateFacts | null;
   readonly harvested: boolean;
@@ -96,11 +97,17 @@ function rowOf(flower: Flower, { plant, stand, variety, crop }: Growing, zone: s
     looks: flower.looks.length,
     worked: 1,
     set: null,
-    bent: null,
+    bent: bentOf(flower),
     facts: fateFacts(flower, crop, zone),
     harvested: flower.harvested !== null,
     cause: flower.lost?.cause ?? null,
   };
+}
+
+/** Whether the fruit was bent when last seen to grow; `null` where nobody saw it grow. */
+function bentOf({ looks }: Flower): number | null {
+  const grown = looks.filter(({ result }) => result === 'growing' || result === 'bent').at(-1);
+  return grown ? Number(grown.result === 'bent') : null;
 }
 
 /** The day on which a shut female was to be worked; `null` when it could not be: torn, lost, never shut. */

@@ -2,7 +2,7 @@ import { outcomeOn, trialsOfStand, type Trial } from '../fruitset';
 import type { FlowerId } from '../ids';
 import type { Goal, Place, Stand, State } from '../ledger';
 import { fitForSeed } from '../purity';
-import type { LocalDate } from '../time';
+import { localDateOf, type LocalDate } from '../time';
 
 /** One half of a goal: the fruits for seed, or those for the kitchen. */
 export interface GoalPart {
@@ -97,6 +97,11 @@ export function bringing(
     (outcome === 'waiting' ? mothersWaiting : mothers).add(trial.plant);
     for (const { plant } of trial.fathers) (outcome === 'waiting' ? fathersWaiting : fathers).add(plant);
   }
+  // What was picked was there, whether its flower was ever written down or not.
+  const picked = stand.picked
+    .filter(({ at }) => localDateOf(Date.parse(at), place.zone) >= since)
+    .reduce((sum, { count }) => sum + count, 0);
+  kitchen.set = Math.max(kitchen.set, picked);
   return { seed, kitchen, mothers, fathers, mothersWaiting, fathersWaiting };
 }
 

@@ -2,6 +2,8 @@ import {
   closureFacts,
   closuresFor,
   daysToEatOf,
+  kitchenSeconds,
+  kitchenTool,
   middleOf,
   seedsPerGram,
   sexesOf,
@@ -10,7 +12,7 @@ import {
 } from '../crops';
 import { pollinationsNeeded, ratesOf, workTime, type Rate } from '../fruitset';
 import type { Goal, Place, Stand, State, Variety } from '../ledger';
-import { growing, mainPatch, plantsOfStand } from '../patch';
+import { coversFor, growing, mainPatch, plantsOfStand } from '../patch';
 import { addDays, daysBetween, type LocalDate } from '../time';
 import { bringing, NO_PART, parentsMissing, partOf, type GoalPart } from './goalParts';
 import { malesFor, SPARE_MALES } from './malesFor';
@@ -103,7 +105,16 @@ export function goalSum(
   const forKitchen = goal.kitchenFruits
     ? partOf({ wanted: goal.kitchenFruits, ...done.kitchen, parents: [], needed })
     : NO_PART;
-  const toShut = shuttingFor(state, place, crop, variety.id, goal, forSeed.pollinations, males.value);
+  const covers = coversFor(state, first, today).needed;
+  const toShut = shuttingFor(
+    state,
+    place,
+    crop,
+    variety.id,
+    goal,
+    covers ? forSeed.pollinations : 0,
+    males.value,
+  );
   const pollinations = forSeed.pollinations + forKitchen.pollinations;
   const left = timeLeft(goal, crop, variety, season, wanted.fruits > 0, today);
   const flowering = perMorning ?? plants.length * middleOf(crop.femalesADay.value);
@@ -126,12 +137,16 @@ export function goalSum(
     malesPerFemale: males,
     marks: forSeed.pollinations,
     brushes: pollinations > 0 ? 1 : 0,
-    minutes: Math.round(pollinations * workTime(state, crop).minutes + toShut.minutes),
+    minutes: Math.round(
+      forSeed.pollinations * workTime(state, crop).minutes +
+        (forKitchen.pollinations * kitchenSeconds(kitchenTool(crop))) / 60 +
+        toShut.minutes,
+    ),
     ...left,
     perMorning: flowering,
     standing: standingOf({
       fruitsLeft: forSeed.left + forKitchen.left,
-      flowers: toShut.femalesToShut + forKitchen.pollinations,
+      flowers: Math.max(toShut.femalesToShut, forSeed.pollinations) + forKitchen.pollinations,
       mornings: left.morningsLeft,
       perMorning: flowering,
       over: season.over,

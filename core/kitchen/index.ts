@@ -1,1 +1,2 @@
+export * from './openFemales';
 export * from './kitchenRound';

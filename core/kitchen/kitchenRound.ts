@@ -1,58 +1,95 @@
-import { isEdible, type Crop, type Tool } from '../crops';
-import type { State } from '../ledger';
-import { walkOrder, type Growing } from '../patch';
-import { localDateOf, type LocalDate } from '../time';
-
-/** Seconds for a flower by tool: vibrating 3-5 s, a brush about 3 s (common practice); the others [M]. */
-export const SECONDS_A_FLOWER: Readonly<Partial<Record<Tool, number>>> = {
-  vibration: 4,
-  shaking: 2,
-  brush: 3,
-  fan: 1,
-  finger: 4,
-  'male-flower': 15,
-  swab: 6,
-};
+import { isEdible, kitchenSeconds, kitchenTool, middleOf, type Tool } from '../crops';
+import type { Place, State } from '../ledger';
+import { flowersOn, insectsKeptOut, reasonFor, shelterOn, walkOrder, type Growing } from '../patch';
+import { climateDay } from '../sky';
+import { addDays, localDateOf, type LocalDate } from '../time';
+import { openFemales, type OpenFemale } from './openFemales';
 
 /** A plant of the kitchen round. */
 export interface KitchenPlant {
   readonly growing: Growing;
   readonly tool: Tool;
-  /** Flowers worked today so far. */
+  /** Flowers worked today so far, counted or one by one. */
   readonly today: number;
   readonly lastTruss: number | null;
+  /** Of a vine: the females to be worked this morning, and those done. */
+  readonly females: readonly OpenFemale[];
+  /** Nothing but the grower comes to its flowers. */
+  readonly insectsOut: boolean;
 }
 
-/** Plants worked for the fruit, without closures: each with its usual tool and today's tally. */
+/** Plants worked without closures, each with its usual tool, what is expected open and what was done on `date`. */
 export function kitchenRound(state: State, zone: string, date: LocalDate): KitchenPlant[] {
-  return walkOrder(state)
-    .filter(
-      ({ stand, crop }) =>
-        (stand.reason === 'fruit' || (stand.goal?.kitchenFruits ?? 0) > 0) &&
-        isEdible(crop) &&
-        crop.family !== 'corn',
-    )
-    .map((growing): KitchenPlant => {
-      const { tallies } = growing.plant;
-      const last = tallies[tallies.length - 1];
-      const today = tallies
-        .filter(({ at }) => localDateOf(Date.parse(at), zone) === date)
-        .reduce((sum, { flowers }) => sum + flowers, 0);
-      return {
+  return walkOrder(state).flatMap((growing): KitchenPlant[] => {
+    const { plant, crop, stand, bed } = growing;
+    const forKitchen = isEdible(crop) && (stand.reason === 'fruit' || (stand.goal?.kitchenFruits ?? 0) > 0);
+    const females = openFemales(state, growing, zone, date);
+    if (!forKitchen && females.length === 0 && !hasKitchenFlower(state, growing)) return [];
+    const last = plant.tallies[plant.tallies.length - 1];
+    const counted = plant.tallies
+      .filter(({ at }) => localDateOf(Date.parse(at), zone) === date)
+      .reduce((sum, { flowers }) => sum + flowers, 0);
+    return [
+      {
         growing,
-        tool: last?.tool ?? kitchenTool(growing.crop),
-        today,
+        tool: last?.tool ?? kitchenTool(crop),
+        today: counted + females.filter(({ how }) => how === 'worked').length,
         lastTruss: last?.truss ?? null,
-      };
-    });
+        females,
+        insectsOut: insectsKeptOut(bed, date),
+      },
+    ];
+  });
 }
 
-/** The tools of a kitchen round, the usual first: a truss is vibrated, a strawberry brushed. */
-export function kitchenTools(crop: Crop): readonly Tool[] {
-  return crop.tools.filter((tool) => tool !== 'anthers' && tool !== 'pouring');
+/** A single flower on a plant for seed that was said to be for the kitchen. */
+function hasKitchenFlower(state: State, growing: Growing): boolean {
+  return (
+    growing.stand.reason !== 'fruit' &&
+    flowersOn(state, growing.plant.id).some(
+      (flower) => flower.reason === 'fruit' && reasonFor(flower, growing) === 'fruit',
+    )
+  );
 }
 
-/** What a crop is usually worked with for the kitchen. */
-export function kitchenTool(crop: Crop): Tool {
-  return kitchenTools(crop)[0] ?? 'brush';
+/** Usual mean temperature from which these plants flower outdoors, C [M]. */
+const FLOWERS_FROM_C = { strawberry: 8, other: 13 } as const;
+/** Work written down so lately says that the season is on [M]. */
+const LATELY_DAYS = 14;
+
+/**
+ * Whether a plant can be in flower on a date, so that a round of it is worth naming: indoors always; outdoors when it is usually
+ * warm enough there, or when somebody noted a flower lately.
+ */
+export function mayFlower(
+  state: State,
+  place: Place,
+  { plant, bed, crop }: Growing,
+  date: LocalDate,
+): boolean {
+  const shelter = shelterOn(bed, date)?.shelter;
+  if (shelter === 'indoors' || shelter === 'closed-house') return true;
+  const { minC, maxC } = climateDay(place, date);
+  const limit = crop.family === 'strawberry' ? FLOWERS_FROM_C.strawberry : FLOWERS_FROM_C.other;
+  if ((minC + maxC) / 2 >= limit) return true;
+  const since = addDays(date, -LATELY_DAYS);
+  return (
+    plant.tallies.some(({ at }) => localDateOf(Date.parse(at), place.zone) >= since) ||
+    flowersOn(state, plant.id).some(({ sightings }) =>
+      sightings.some(({ at }) => localDateOf(Date.parse(at), place.zone) >= since),
+    )
+  );
+}
+
+/** From one plant to the next, minutes [M]. */
+const STEP_MIN = 0.2;
+
+/** Minutes for a kitchen round: what is expected (a vine's noted females, else the usual number a day) by its tool's seconds. */
+export function kitchenMinutes(plants: readonly KitchenPlant[]): number {
+  const minutes = plants.reduce((sum, { growing: { crop }, tool, females, today }) => {
+    const due = females.filter(({ how }) => how === 'due' || how === 'perhaps').length;
+    const open = crop.family === 'cucurbit' ? due : Math.max(0, middleOf(crop.femalesADay.value) - today);
+    return sum + STEP_MIN + (open * kitchenSeconds(tool)) / 60;
+  }, 0);
+  return plants.length === 0 ? 0 : Math.max(1, Math.round(minutes));
 }

@@ -77,11 +77,15 @@ export function derivePatch(id: string, events: readonly LedgerEvent[]): Patch |
 /** A bed from the events in force that speak of it; `null` where none adds it. */
 export function deriveBed(id: string, events: readonly LedgerEvent[]): Bed | null {
   let bed: Bed | null = null;
+  const shelters: Bed['shelters'][number][] = [];
   const notes: Note[] = [];
   for (const event of events) {
     if (event.kind === 'bedAdded') {
       const { patch, name, xM, yM, lengthM, widthM } = event;
-      bed = { id, patch, name, xM, yM, lengthM, widthM, event: event.id, notes };
+      bed = { id, patch, name, xM, yM, lengthM, widthM, shelters, event: event.id, notes };
+    } else if (event.kind === 'shelterSet') {
+      const { at, shelter, insects, lampHours, from, to } = event;
+      shelters.push({ event: event.id, at, shelter, insects, lampHours, from, to });
     } else if (event.kind === 'noted') notes.push(noteOf(event));
   }
   return bed;
@@ -104,18 +108,28 @@ export function deriveStand(id: string, events: readonly LedgerEvent[]): Stand |
   let goal: Stand['goal'] = null;
   const clock: Stand['clock'][number][] = [];
   const groups: Stand['groups'][number][] = [];
+  const picked: Stand['picked'][number][] = [];
+  const malesPicked: Stand['malesPicked'][number][] = [];
+  let reason: Stand['reason'] | null = null;
   for (const event of events) {
     if (event.kind === 'standAdded') {
-      const { bed, variety, reason } = event;
-      stand = { id, bed, variety, reason, goal: null, clock, groups, event: event.id };
-    } else if (event.kind === 'goalSet') goal = event.goal;
+      const { bed, variety } = event;
+      const lists = { clock, groups, picked, malesPicked };
+      stand = { id, bed, variety, reason: event.reason, goal: null, ...lists, event: event.id };
+    } else if (event.kind === 'reasonSet') reason = event.reason;
+    else if (event.kind === 'fruitsPicked') {
+      const { at, by, plant, count, weightG } = event;
+      picked.push({ event: event.id, at, by, plant, count, weightG });
+    } else if (event.kind === 'malesPicked')
+      malesPicked.push({ event: event.id, at: event.at, count: event.count });
+    else if (event.kind === 'goalSet') goal = event.goal;
     else if (event.kind === 'clockNoted') clock.push({ at: event.at, what: event.what });
     else if (event.kind === 'groupCounted') {
       const { at, by, plant, from, to, how, worked, set, bent } = event;
       groups.push({ event: event.id, at, by, plant, from, to, how, worked, set, bent });
     }
   }
-  return stand && { ...stand, goal };
+  return stand && { ...stand, goal, reason: reason ?? stand.reason };
 }
 
 /** A plant from the events in force that speak of it; `null` where none adds it. */
@@ -126,6 +140,7 @@ export function derivePlant(id: string, events: readonly LedgerEvent[]): Plant |
   let healthAt: Plant['healthAt'] = null;
   const males: Plant['males'][number][] = [];
   const tallies: Plant['tallies'][number][] = [];
+  let reason: Plant['reason'] = null;
   const notes: Note[] = [];
   for (const event of events) {
     switch (event.kind) {
@@ -146,10 +161,13 @@ export function derivePlant(id: string, events: readonly LedgerEvent[]): Plant |
         males.push({ at: event.at, stage: event.stage, count: event.count });
         break;
       case 'tallied': {
-        const { at, by, tool, flowers, truss } = event;
-        tallies.push({ event: event.id, at, by, tool, flowers, truss });
+        const { at, by, tool, flowers, truss, puff = null } = event;
+        tallies.push({ event: event.id, at, by, tool, flowers, truss, puff });
         break;
       }
+      case 'reasonSet':
+        reason = event.reason;
+        break;
       case 'noted':
         notes.push(noteOf(event));
         break;
@@ -169,6 +187,7 @@ export function derivePlant(id: string, events: readonly LedgerEvent[]): Plant |
     ended,
     health,
     healthAt,
+    reason,
     males,
     tallies,
     notes,
@@ -190,6 +209,8 @@ export function deriveFlower(id: string, events: readonly LedgerEvent[]): Flower
   let mark: string | null = null;
   let marking: Flower['marking'] = null;
   let emasculatedAt: string | null = null;
+  let reason: Flower['reason'] = null;
+  let missed: Flower['missed'] = null;
   let coverOffAt: string | null = null;
   let lost: Flower['lost'] = null;
   let harvested: Flower['harvested'] = null;
@@ -209,6 +230,12 @@ export function deriveFlower(id: string, events: readonly LedgerEvent[]): Flower
         break;
       case 'pollinated':
         pollinations = [...pollinations, pollinationOf(event)];
+        break;
+      case 'reasonSet':
+        reason = event.reason;
+        break;
+      case 'missed':
+        missed = { event: event.id, at: event.at, why: event.why };
         break;
       case 'emasculated':
         emasculatedAt = event.at;
@@ -244,6 +271,8 @@ export function deriveFlower(id: string, events: readonly LedgerEvent[]): Flower
     sightings,
     shuttings,
     checks,
+    reason,
+    missed,
     emasculatedAt,
     pollinations,
     mark,
@@ -261,7 +290,8 @@ export function deriveFlower(id: string, events: readonly LedgerEvent[]): Flower
  * together are read as not recorded. A correction carries the version it was made with, so what it says stands.
  */
 function pollinationOf(event: Extract<LedgerEvent, { kind: 'pollinated' }>): Flower['pollinations'][number] {
-  const { id, v, at, by, fathers, tool = null, shutAgain, purpose, beeIn = null } = event;
+  const { id, v, at, by, fathers, tool = null, shutAgain, purpose } = event;
+  const { beeIn = null, puff = null, maleInside = null } = event;
   const unasked = v <= 3 && event.lobes === 3 && event.openS === 40;
   return {
     event: id,
@@ -274,6 +304,8 @@ function pollinationOf(event: Extract<LedgerEvent, { kind: 'pollinated' }>): Flo
     lobes: unasked ? null : (event.lobes ?? null),
     openS: unasked ? null : (event.openS ?? null),
     beeIn,
+    puff,
+    maleInside,
   };
 }
 

@@ -30,14 +30,16 @@ import type {
   Health,
   LookResult,
   LossCause,
+  MissedWhy,
   Precious,
   Purpose,
   SEED_UNITS,
+  Shelter,
   WeatherOrigin,
 } from './values';
 
 /** The version written into new events. Older ones are read for ever (`upcast`). */
-export const SCHEMA_VERSION = 5;
+export const SCHEMA_VERSION = 6;
 
 /** What a stand is to bring. Since version 3. */
 export interface Goal {
@@ -131,6 +133,18 @@ export interface BedAdded extends Recorded<'bedAdded'> {
   readonly lengthM: number;
   readonly widthM: number;
 }
+/** What stands over a bed from a day on; `null`: nothing any more. The one said last holds for its days. Since version 6. */
+export interface ShelterSet extends Recorded<'shelterSet'> {
+  readonly bed: BedId;
+  readonly shelter: Shelter | null;
+  /** Whether insects are kept out, or can get in (open vents) or were put in. */
+  readonly insects: 'out' | 'in';
+  /** Hours of lamp a day, indoors; `null`: nobody said. */
+  readonly lampHours: number | null;
+  readonly from: LocalDate;
+  /** The last day; `null`: until something else is said. */
+  readonly to: LocalDate | null;
+}
 /** A variety, and what is said of it beyond its crop. */
 export interface VarietyAdded extends Recorded<'varietyAdded'> {
   readonly variety: VarietyId;
@@ -148,6 +162,11 @@ export interface StandAdded extends Recorded<'standAdded'> {
   readonly stand: StandId;
   readonly bed: BedId;
   readonly variety: VarietyId;
+  readonly reason: Reason;
+}
+/** A stand, a plant or one flower is grown for another reason from now on. Since version 6. */
+export interface ReasonSet extends Recorded<'reasonSet'> {
+  readonly subject: StandId | PlantId | FlowerId;
   readonly reason: Reason;
 }
 /** `null` takes the goal away. Since version 3. */
@@ -208,6 +227,8 @@ export interface Tallied extends Recorded<'tallied'> {
   readonly flowers: number;
   /** The how-manieth truss from the root, where it was said. */
   readonly truss: number | null;
+  /** Whether a puff of pollen was seen. Since version 6. */
+  readonly puff?: boolean;
 }
 /** How the flowers of a counted group came to their pollen: a tool, the insects alone, or the time before any hand work. */
 export type GroupHow = Tool | 'insects' | 'before';
@@ -228,6 +249,19 @@ export interface GroupCounted extends Recorded<'groupCounted'> {
   /** `null`: nobody looked at their shape. */
   readonly bent: number | null;
 }
+/** Fruits picked without a record of each. Since version 6. */
+export interface FruitsPicked extends Recorded<'fruitsPicked'> {
+  readonly stand: StandId;
+  /** `null`: the whole stand. */
+  readonly plant: PlantId | null;
+  readonly count: number;
+  readonly weightG: number | null;
+}
+/** Male flowers picked for the kitchen, counted. Since version 6. */
+export interface MalesPicked extends Recorded<'malesPicked'> {
+  readonly stand: StandId;
+  readonly count: number;
+}
 /** A flower read: the first such event of an id makes it known. */
 export interface FlowerSeen extends Recorded<'flowerSeen'> {
   readonly flower: FlowerId;
@@ -247,6 +281,11 @@ export interface FlowerShut extends Recorded<'flowerShut'> {
 export interface ClosureChecked extends Recorded<'closureChecked'> {
   readonly flower: FlowerId;
   readonly result: CheckResult;
+}
+/** A flower that was to be worked and was not, and why. Since version 6. */
+export interface Missed extends Recorded<'missed'> {
+  readonly flower: FlowerId;
+  readonly why: MissedWhy;
 }
 /** Petals and anthers taken out of a shut bud, for a cross. Since version 3. */
 export interface Emasculated extends Recorded<'emasculated'> {
@@ -269,6 +308,10 @@ export interface Pollinated extends Recorded<'pollinated'> {
   readonly openS?: number;
   /** Whether a bee (or another insect) got in while it was open. */
   readonly beeIn?: boolean;
+  /** Whether a puff of pollen was seen (tomato). Since version 6, as the next. */
+  readonly puff?: boolean;
+  /** Whether the male was left inside the shut flower (melon). */
+  readonly maleInside?: boolean;
 }
 /** A lasting mark put on a fruit. */
 export interface Marked extends Recorded<'marked'> {
@@ -319,8 +362,10 @@ export type LedgerEvent =
   | PlaceSet
   | SchoolChosen
   | BedAdded
+  | ShelterSet
   | VarietyAdded
   | StandAdded
+  | ReasonSet
   | GoalSet
   | WeatherNoted
   | FrostExpected
@@ -332,9 +377,12 @@ export type LedgerEvent =
   | MalesCounted
   | Tallied
   | GroupCounted
+  | FruitsPicked
+  | MalesPicked
   | FlowerSeen
   | FlowerShut
   | ClosureChecked
+  | Missed
   | Emasculated
   | Pollinated
   | Marked
@@ -366,8 +414,10 @@ export const SUBJECT_FIELD: Readonly<Record<EventKind, SubjectKind | 'subject'>>
   placeSet: 'patch',
   schoolChosen: 'patch',
   bedAdded: 'bed',
+  shelterSet: 'bed',
   varietyAdded: 'variety',
   standAdded: 'stand',
+  reasonSet: 'subject',
   goalSet: 'stand',
   weatherNoted: 'patch',
   frostExpected: 'patch',
@@ -379,9 +429,12 @@ export const SUBJECT_FIELD: Readonly<Record<EventKind, SubjectKind | 'subject'>>
   malesCounted: 'plant',
   tallied: 'plant',
   groupCounted: 'stand',
+  fruitsPicked: 'stand',
+  malesPicked: 'stand',
   flowerSeen: 'flower',
   flowerShut: 'flower',
   closureChecked: 'flower',
+  missed: 'flower',
   emasculated: 'flower',
   pollinated: 'flower',
   marked: 'flower',

@@ -23,9 +23,11 @@ import {
   HEALTH,
   LOOK_RESULTS,
   LOSS_CAUSES,
+  MISSED_WHY,
   PRECIOUS,
   PURPOSES,
   SEED_UNITS,
+  SHELTERS,
   WEATHER_ORIGINS,
 } from './values';
 
@@ -133,6 +135,17 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
     lengthM: Joi.number().greater(0).max(1000).required(),
     widthM: Joi.number().greater(0).max(1000).required(),
   }),
+  shelterSet: () => ({
+    bed: id('bed'),
+    shelter: Joi.string()
+      .valid(...SHELTERS)
+      .allow(null)
+      .required(),
+    insects: oneOf(['out', 'in']),
+    lampHours: Joi.number().min(0).max(24).allow(null).required(),
+    from: localDate.required(),
+    to: localDate.allow(null).required(),
+  }),
   varietyAdded: () => ({
     variety: id('variety'),
     patch: id('patch'),
@@ -155,6 +168,16 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
     }).optional(),
   }),
   standAdded: () => ({ stand: id('stand'), bed: id('bed'), variety: id('variety'), reason: oneOf(REASONS) }),
+  reasonSet: () => ({
+    subject: Joi.string()
+      .pattern(
+        new RegExp(
+          (['stand', 'plant', 'flower'] as const).map((kind) => subjectIdPattern(kind).source).join('|'),
+        ),
+      )
+      .required(),
+    reason: oneOf(REASONS),
+  }),
   goalSet: () => ({ stand: id('stand'), goal: goal().allow(null).required() }),
   weatherNoted: () => ({
     patch: id('patch'),
@@ -187,6 +210,7 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
     tool: oneOf(TOOLS),
     flowers: count.min(1).max(2000).required(),
     truss: count.max(200).allow(null).required(),
+    puff: Joi.boolean().optional(),
   }),
   groupCounted: () => ({
     stand: id('stand'),
@@ -198,6 +222,13 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
     set: count.max(100_000).required(),
     bent: count.max(100_000).allow(null).required(),
   }),
+  fruitsPicked: () => ({
+    stand: id('stand'),
+    plant: Joi.string().pattern(subjectIdPattern('plant')).allow(null).required(),
+    count: count.min(1).max(100_000).required(),
+    weightG: Joi.number().min(0).max(20_000_000).allow(null).required(),
+  }),
+  malesPicked: () => ({ stand: id('stand'), count: count.min(1).max(5000).required() }),
   flowerSeen: () => ({
     flower: id('flower'),
     plant: id('plant'),
@@ -208,6 +239,7 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
   }),
   flowerShut: () => ({ flower: id('flower'), closure: oneOf(CLOSURES) }),
   closureChecked: () => ({ flower: id('flower'), result: oneOf(CHECK_RESULTS) }),
+  missed: () => ({ flower: id('flower'), why: oneOf(MISSED_WHY) }),
   emasculated: () => ({ flower: id('flower') }),
   pollinated: () => ({
     flower: id('flower'),
@@ -232,6 +264,8 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
     lobes: Joi.number().integer().min(0).max(8).optional(),
     openS: Joi.number().min(0).max(86_400).optional(),
     beeIn: Joi.boolean().optional(),
+    puff: Joi.boolean().optional(),
+    maleInside: Joi.boolean().optional(),
   }),
   marked: () => ({ flower: id('flower'), mark: text(20).trim().min(1).required() }),
   coverOff: () => ({ flower: id('flower') }),

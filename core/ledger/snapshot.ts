@@ -5,7 +5,7 @@ import type { AnyEvent, LedgerEvent } from './events';
 import { applyAll, sharded, type State } from './state';
 
 /** Bump when a view's shape or a `derive` rule changes: older snapshots are then thrown away and rebuilt. */
-export const SNAPSHOT_VERSION = 6;
+export const SNAPSHOT_VERSION = 7;
 
 /** A state as plain data, ready for JSON. Old flowers keep their view and leave their events in the log. */
 export interface Snapshot {
@@ -69,6 +69,8 @@ function whole(view: LeanFlower): Flower {
     sightings: view.sightings ?? [],
     shuttings: view.shuttings ?? [],
     checks: view.checks ?? [],
+    reason: view.reason ?? null,
+    missed: view.missed ?? null,
     emasculatedAt: view.emasculatedAt ?? null,
     pollinations: view.pollinations ?? [],
     mark: view.mark ?? null,

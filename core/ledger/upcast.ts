@@ -16,6 +16,8 @@ const STEPS: readonly (((event: Loose) => Loose) | null)[] = [
   null,
   // 5: traits on varietyAdded; more of what weather notes, looks and losses can say. All optional.
   null,
+  // 6: shelters, reasons that change, fruits and males counted, flowers missed; puff and maleInside, both optional.
+  null,
 ];
 
 if (STEPS.length !== SCHEMA_VERSION - 1)

@@ -1,10 +1,14 @@
 /** What a closure can be found like in the morning. */
-export const CHECK_RESULTS = ['whole', 'torn', 'holed', 'insect', 'not-open', 'gone'] as const;
+export const CLOSURE_FOUND = ['whole', 'torn', 'holed', 'insect', 'not-open', 'gone'] as const;
+/** How the closure of a female was found. */
+export type ClosureFound = (typeof CLOSURE_FOUND)[number];
+/** The same, and a male whose pollen does not come off. */
+export const CHECK_RESULTS = [...CLOSURE_FOUND, 'no-pollen'] as const;
 /** What the closure looked like at dawn. */
 export type CheckResult = (typeof CHECK_RESULTS)[number];
 
-/** What a look at a fruit can say. */
-export const LOOK_RESULTS = ['growing', 'same', 'yellowing', 'gone'] as const;
+/** What a look at a fruit can say. `bent`: it grows, but bent, pinched or one-sided. */
+export const LOOK_RESULTS = ['growing', 'bent', 'same', 'yellowing', 'gone'] as const;
 export type LookResult = (typeof LOOK_RESULTS)[number];
 
 /** What flowers and fruits are lost to. */
@@ -58,3 +62,11 @@ export type ClockNote = (typeof CLOCK_NOTES)[number];
 
 /** What a fruit is picked for. */
 export const HARVEST_FOR = ['kitchen', 'seed'] as const;
+
+/** What can stand over a bed. A closed house has its vents shut or netted; a tunnel is open at its ends. */
+export const SHELTERS = ['tunnel', 'net', 'cage', 'closed-house', 'indoors'] as const;
+export type Shelter = (typeof SHELTERS)[number];
+
+/** Why a shut flower was never worked on its morning. */
+export const MISSED_WHY = ['not-reached', 'already-shut', 'weather', 'unknown'] as const;
+export type MissedWhy = (typeof MISSED_WHY)[number];

@@ -12,8 +12,17 @@ import type {
 } from '../crops';
 import type { BedId, EventId, FlowerId, PatchId, PlantId, StandId, VarietyId } from '../ids';
 import type { Instant, LocalDate } from '../time';
-import type { Father, Goal, GroupCounted, NotedDay, Place } from './events';
-import type { CheckResult, ClockNote, Health, LookResult, LossCause, Purpose, WeatherOrigin } from './values';
+import type { Father, FruitsPicked, Goal, GroupCounted, NotedDay, Place, ShelterSet } from './events';
+import type {
+  CheckResult,
+  ClockNote,
+  Health,
+  LookResult,
+  LossCause,
+  MissedWhy,
+  Purpose,
+  WeatherOrigin,
+} from './values';
 
 /** What the events of one subject add up to. Plain data; made by `derive`, edited by nobody. */
 export interface Note {
@@ -44,9 +53,15 @@ export interface Bed {
   readonly yM: number;
   readonly lengthM: number;
   readonly widthM: number;
+  /** What stood over it when, as it was said; the last that names a day holds for it (`shelterOn`). */
+  readonly shelters: readonly ShelterView[];
   readonly event: EventId;
   readonly notes: readonly Note[];
 }
+/** Something that stands, or stood, over a bed. */
+export type ShelterView = Pick<ShelterSet, 'at' | 'shelter' | 'insects' | 'lampHours' | 'from' | 'to'> & {
+  readonly event: EventId;
+};
 /** What is noted of a day; `origin` is where its temperatures are from, or what there is where it has none. */
 export type WeatherView = Required<NotedDay> & { readonly origin: WeatherOrigin };
 /** A variety as its events leave it. */
@@ -65,6 +80,10 @@ export interface Variety {
 export type GroupView = Omit<GroupCounted, 'id' | 'v' | 'device' | 'kind' | 'stand'> & {
   readonly event: EventId;
 };
+/** Fruits picked and counted. */
+export type PickedView = Pick<FruitsPicked, 'at' | 'by' | 'plant' | 'count' | 'weightG'> & {
+  readonly event: EventId;
+};
 /** A stand as its events leave it. */
 export interface Stand {
   readonly id: StandId;
@@ -74,6 +93,9 @@ export interface Stand {
   readonly goal: Goal | null;
   readonly clock: readonly { readonly at: Instant; readonly what: ClockNote }[];
   readonly groups: readonly GroupView[];
+  readonly picked: readonly PickedView[];
+  /** Males picked for the kitchen. */
+  readonly malesPicked: readonly { readonly event: EventId; readonly at: Instant; readonly count: number }[];
   readonly event: EventId;
 }
 /** Flowers worked on a plant, counted and not told apart. */
@@ -84,6 +106,8 @@ export interface Tally {
   readonly tool: Tool;
   readonly flowers: number;
   readonly truss: number | null;
+  /** `null`: not recorded. */
+  readonly puff: boolean | null;
 }
 /** Male buds of one stage, as counted. */
 export interface MaleCount {
@@ -110,6 +134,8 @@ export interface Plant {
   readonly health: Health | null;
   readonly healthAt: Instant | null;
   readonly males: readonly MaleCount[];
+  /** Where it differs from its stand's. */
+  readonly reason: Reason | null;
   readonly tallies: readonly Tally[];
   readonly notes: readonly Note[];
 }
@@ -147,6 +173,8 @@ export interface Pollination {
   readonly lobes: number | null;
   readonly openS: number | null;
   readonly beeIn: boolean | null;
+  readonly puff: boolean | null;
+  readonly maleInside: boolean | null;
 }
 /** One look after pollination. */
 export interface LookView {
@@ -164,6 +192,9 @@ export interface Flower {
   readonly sightings: readonly Sighting[];
   readonly shuttings: readonly Shutting[];
   readonly checks: readonly Check[];
+  /** Where it differs from its plant's. */
+  readonly reason: Reason | null;
+  readonly missed: { readonly event: EventId; readonly at: Instant; readonly why: MissedWhy } | null;
   readonly emasculatedAt: Instant | null;
   readonly pollinations: readonly Pollination[];
   readonly mark: string | null;

@@ -1,4 +1,4 @@
-import { cropOf, type Crop } from '../crops';
+import { cropOf, type Crop, type Reason } from '../crops';
 import type { PlantId, StandId, VarietyId } from '../ids';
 import type { Bed, Flower, Patch, Plant, Stand, State, Variety } from '../ledger';
 import { remembered } from '../remember';
@@ -12,13 +12,26 @@ export interface Growing {
   readonly bed: Bed;
 }
 
+// A plant grown for another reason than its stand sees the stand so: whatever asks the reason asks it there.
+const standFor = remembered(
+  (stand: Stand, reason: Reason) => [stand, reason],
+  (stand, reason): Stand => ({ ...stand, reason }),
+);
+
+/** What a flower is worked for: what was said of it, else of its plant, else of its stand. */
+export function reasonFor(flower: Pick<Flower, 'reason'>, { stand }: Pick<Growing, 'stand'>): Reason {
+  return flower.reason ?? stand.reason;
+}
+
 /** `null` while some of it is missing (another phone may still bring the bed). */
 export function growing(state: State, plantId: PlantId): Growing | null {
   const plant = state.plants.get(plantId);
   const stand = plant && state.stands.get(plant.stand);
   const variety = stand && state.varieties.get(stand.variety);
   const bed = stand && state.beds.get(stand.bed);
-  return plant && stand && variety && bed ? { plant, stand, variety, crop: cropOf(variety.crop), bed } : null;
+  if (!plant || !stand || !variety || !bed) return null;
+  const own = plant.reason !== null && plant.reason !== stand.reason ? standFor(stand, plant.reason) : stand;
+  return { plant, stand: own, variety, crop: cropOf(variety.crop), bed };
 }
 
 /** `Slate Dome 2`: how a plant is called everywhere. */

@@ -1,2 +1,3 @@
 export * from './garden';
 export * from './layout';
+export * from './shelter';

@@ -1,7 +1,8 @@
 import { DEFAULT_SCHOOLS, type SchoolChoices } from '../crops';
 import type { EventId } from '../ids';
 import type { CheckResult, Father, Flower, Pollination, State } from '../ledger';
-import { fatherVarietyOf, growing, mainPatch, type Growing } from '../patch';
+import { coversFor, fatherVarietyOf, growing, mainPatch, reasonFor, type Growing } from '../patch';
+import { localDateOf } from '../time';
 
 /**
  * fit: every link that could be seen by now was seen. not-recorded: nothing speaks against it, and something nobody wrote down.
@@ -27,6 +28,7 @@ export interface FitReason {
   /** What it was, for words: a stage, a closure's state, a school. */
   readonly what:
     | 'shut'
+    | 'no-insects-here'
     | 'never-shut'
     | 'stood-open'
     | 'worked-as-it-opened'
@@ -68,16 +70,18 @@ export function fitForSeed(
   schools: SchoolChoices = mainPatch(state)?.schools ?? DEFAULT_SCHOOLS,
 ): SeedFitness {
   const found = growing(state, flower.plant);
+  const house = found && closedHouse(flower, found, state);
+  const under = <T extends FitReason>(reason: T) => (house ? underCover(reason, house) : reason);
   const reasons: FitReason[] = [
-    shutBefore(flower, schools, found?.crop.family === 'corn'),
-    whole(flower),
+    under(shutBefore(flower, schools, found?.crop.family === 'corn')),
+    under(whole(flower)),
     ...kept(flower),
-    ...(found?.crop.flowers.perfect && found.stand.reason === 'cross' && flower.pollinations.length > 0
+    ...(found?.crop.flowers.perfect && reasonFor(flower, found) === 'cross' && flower.pollinations.length > 0
       ? [anthersOut(flower)]
       : []),
     ...flower.pollinations.flatMap((pollination) => [
-      insect(pollination),
-      shutAgain(pollination),
+      under(insect(pollination)),
+      under(shutAgain(pollination)),
       ...fathersOf(pollination, found, state, schools),
     ]),
   ];
@@ -86,6 +90,31 @@ export function fitForSeed(
     verdict: has('broken') ? 'unfit' : has('not-recorded') ? 'not-recorded' : 'fit',
     reasons,
   };
+}
+
+/** The shelter under which a flower needed no closure on the day it was open; `null` where it did. */
+function closedHouse(flower: Flower, found: Growing, state: State): EventId | null {
+  if (found.bed.shelters.length === 0) return null;
+  const at = flower.pollinations[0]?.at ?? flower.sightings.at(-1)?.at;
+  return at === undefined ? null : shelterThen(found, at, state);
+}
+
+function shelterThen(found: Growing, at: string, state: State): EventId | null {
+  const zone = mainPatch(state)?.place?.zone ?? 'UTC';
+  const { needed, shelter } = coversFor(state, found, localDateOf(Date.parse(at), zone));
+  return needed ? null : (shelter?.event ?? null);
+}
+
+function shelterOfMales({ plant }: Father, at: string, state: State): EventId | null {
+  const found = growing(state, plant);
+  return found && found.bed.shelters.length > 0 ? shelterThen(found, at, state) : null;
+}
+
+/** What a closure would have kept out, the shelter did: a flower left open or torn there is none the worse. An insect seen is. */
+function underCover(reason: FitReason, shelter: EventId): FitReason {
+  const { link, state, what } = reason;
+  if (state === 'seen' || what === 'insect' || what === 'bee-in') return reason;
+  return { link, state: 'seen', what: 'no-insects-here', events: [shelter] };
 }
 
 function shutBefore(flower: Flower, schools: SchoolChoices, corn: boolean): FitReason {
@@ -128,8 +157,10 @@ function whole(flower: Flower): FitReason {
 /** Whether there still is such a flower, for a male: what is lost or picked for the kitchen gives no pollen. */
 function kept({ sex, lost, harvested, checks }: Flower): FitReason[] {
   const gone = checks.find(({ result }) => result === 'gone');
+  const bare = checks.find(({ result }) => result === 'no-pollen');
   if (gone) return [{ link: 'kept', state: 'broken', what: 'gone', events: [gone.event] }];
   if (sex !== 'male') return [];
+  if (bare) return [{ link: 'kept', state: 'broken', what: 'no-pollen', events: [bare.event] }];
   if (lost) return [{ link: 'kept', state: 'broken', what: 'lost', events: [lost.event] }];
   return harvested ? [{ link: 'kept', state: 'broken', what: 'picked', events: [harvested.event] }] : [];
 }
@@ -162,11 +193,12 @@ function shutAgain({ event, shutAgain: how }: Pollination): FitReason {
 }
 
 function fathersOf(
-  { event, fathers }: Pollination,
+  pollination: Pollination,
   mother: Growing | null,
   state: State,
   schools: SchoolChoices,
 ): FitReason[] {
+  const { event, fathers } = pollination;
   // A perfect flower selfs inside its cover: there is no father to name.
   if (fathers.length === 0 && mother?.crop.flowers.perfect && mother.stand.reason !== 'cross') return [];
   if (fathers.length === 0)
@@ -177,7 +209,7 @@ function fathersOf(
     return father !== null && wanted !== null && father.variety.id !== wanted;
   });
   return [
-    ...fathers.map((father) => pollenOf(father, event, state, schools)),
+    ...fathers.map((father) => pollenOf(father, pollination, state, schools)),
     ...(strange
       ? [{ link: 'father-variety', state: 'broken', what: 'other-variety', events: [event] } as const]
       : []),
@@ -185,9 +217,17 @@ function fathersOf(
 }
 
 /** Whether the males of one father are known and fit. */
-function pollenOf(father: Father, event: EventId, state: State, schools: SchoolChoices): FitReason {
-  const cited = [event];
-  let known = father.flowers.length >= father.males;
+function pollenOf(
+  father: Father,
+  { event, at }: Pollination,
+  state: State,
+  schools: SchoolChoices,
+): FitReason {
+  const cited: EventId[] = [event];
+  // In a house with one variety of the species any male is pure: which of them it was need not be known.
+  const house = shelterOfMales(father, at, state);
+  if (house) cited.push(house);
+  let known = father.flowers.length >= father.males || house !== null;
   for (const id of father.flowers) {
     const male = state.flowers.get(id);
     // What was pollinated itself is a mother and no father: so this goes no deeper than one step.

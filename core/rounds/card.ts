@@ -1,13 +1,13 @@
 import type { Closure } from '../crops';
-import type { CheckResult, Draft, State } from '../ledger';
-import { plantName } from '../patch';
+import type { ClosureFound, Draft, State } from '../ledger';
+import { plantName, reasonFor } from '../patch';
 import type { PlantId } from '../ids';
 import type { PollenMatch } from '../planning';
 import { goneDrafts } from './stopWork';
 import type { Stop } from './stops';
 
 /** Letters for a pencil: how the closure was found, and what the flower was shut again with. */
-export const FOUND_CODES: Readonly<Record<CheckResult, string>> = {
+export const FOUND_CODES: Readonly<Record<ClosureFound, string>> = {
   whole: 'W',
   torn: 'T',
   holed: 'H',
@@ -75,7 +75,7 @@ export function cardRows(
 
 /** One line of a card as it was filled in; `null` is a blank, and stays one. */
 export interface CardEntry {
-  readonly found: CheckResult | null;
+  readonly found: ClosureFound | null;
   /** Males used, of those printed. */
   readonly males: number | null;
   readonly shutAgain: Closure | 'open' | null;
@@ -108,14 +108,14 @@ export function cardDrafts({ stop, fathers, mark }: CardRow, entry: CardEntry): 
     flower,
     fathers: used,
     ...(shutAgain === null ? {} : { shutAgain: shutAgain === 'open' ? null : shutAgain }),
-    purpose: stop.growing.stand.reason === 'fruit' ? 'kitchen' : 'seed',
+    purpose: reasonFor(stop.flower, stop.growing) === 'fruit' ? 'kitchen' : 'seed',
   });
   if (marked) drafts.push({ kind: 'marked', flower, mark });
   return drafts;
 }
 
 const FOUND_BY_CODE = new Map(
-  Object.entries(FOUND_CODES).map(([found, code]) => [code, found as CheckResult]),
+  Object.entries(FOUND_CODES).map(([found, code]) => [code, found as ClosureFound]),
 );
 const SHUT_BY_CODE = new Map(
   Object.entries(SHUT_CODES).map(([shut, code]) => [code, shut as Closure | 'open']),

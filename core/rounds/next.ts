@@ -110,11 +110,25 @@ export function pollinationRound(
   };
 }
 
-/** The evening walk of one day: the vines; corn, crosses and kitchen plants have rounds of their own. `null` where nothing grows. */
-export function eveningWalk(state: State, place: Place, date: LocalDate): EveningWalk | null {
-  const all = walkOrder(state);
+/**
+ * The evening walk of one day: what is to be shut for seed, vines before all. Corn, crosses and kitchen plants have rounds of their
+ * own; with `kitchen` the vines for fruit are looked over too, to know tomorrow's females. `null` where there is nothing to look at.
+ */
+export function eveningWalk(
+  state: State,
+  place: Place,
+  date: LocalDate,
+  { kitchen = false }: { readonly kitchen?: boolean } = {},
+): EveningWalk | null {
+  const all = walkOrder(state).filter((each) => kitchen || hasSeedWork(state, each));
   const vines = all.filter(({ crop }) => crop.family === 'cucurbit');
-  const plants = vines.length > 0 ? vines : all;
+  const plants =
+    vines.length > 0
+      ? vines
+      : all.filter(
+          ({ crop, stand }) =>
+            !kitchen && crop.family !== 'corn' && !(crop.flowers.perfect && stand.reason === 'cross'),
+        );
   if (plants.length === 0) return null;
   const day = gardenDay(place, date);
   const startsAt = day.sunset - WALK_BEFORE_SUNSET_MIN * MINUTE;
@@ -135,6 +149,14 @@ export function eveningWalk(state: State, place: Place, date: LocalDate): Evenin
     startBy: day.lastLight - minutes * MINUTE,
     endsAt,
   };
+}
+
+/** Grown for seed or a cross, or with a flower that is. */
+function hasSeedWork(state: State, { plant, stand }: Growing): boolean {
+  return (
+    stand.reason !== 'fruit' ||
+    (state.flowersOf.get(plant.id) ?? []).some((id) => (state.flowers.get(id)?.reason ?? 'fruit') !== 'fruit')
+  );
 }
 
 function walkedBetween(state: State, plantId: PlantId, from: string, to: string): boolean {

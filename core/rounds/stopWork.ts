@@ -1,6 +1,7 @@
 import type { Closure, Tool } from '../crops';
 import type { CheckResult, Draft, Father, LossCause, Purpose } from '../ledger';
 import { isWhole } from '../bloom';
+import { reasonFor } from '../patch';
 import type { FatherOffer, Stop } from './stops';
 
 /** What was answered at one flower of a round, tile by tile. `null`: not answered, and so not recorded. */
@@ -68,7 +69,7 @@ export function stopWork(stop: Stop, answers: StopAnswers, offer: StopOffer): St
   const { found, beeIn } = answers;
   const whole = found === 'whole';
   const spoiled = found !== null && found !== 'gone' && !isWhole(found);
-  const forKitchen = stop.growing.stand.reason === 'fruit' || (spoiled && answers.kitchen);
+  const forKitchen = reasonFor(stop.flower, stop.growing) === 'fruit' || (spoiled && answers.kitchen);
   const fathers = offer.offers.flatMap(({ growing: { plant }, free }): Father[] => {
     const count = answers.males ? (answers.males[plant.id] ?? 0) : (offer.suggested.get(plant.id) ?? 0);
     const flowers = free.slice(0, count);

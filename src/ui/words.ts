@@ -50,9 +50,11 @@ export const checkWords: Record<CheckResult, string> = {
   insect: 'insect in it',
   'not-open': 'not open',
   gone: 'gone',
+  'no-pollen': 'no loose pollen',
 };
 export const lookWords: Record<LookResult, string> = {
   growing: 'growing',
+  bent: 'grows, but bent',
   same: 'the same',
   yellowing: 'yellowing',
   gone: 'gone',

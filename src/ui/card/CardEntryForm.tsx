@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { CHECK_RESULTS } from '@core/ledger';
+import { CLOSURE_FOUND } from '@core/ledger';
 import {
   BLANK_ENTRY,
   FOUND_CODES,
@@ -96,7 +96,7 @@ export function CardEntryForm({
               </View>
             </View>
             <Tiles question={`Line ${row.line}: found`} hideQuestion>
-              {CHECK_RESULTS.map((result) => (
+              {CLOSURE_FOUND.map((result) => (
                 <Tile
                   key={result}
                   title={FOUND_CODES[result]}

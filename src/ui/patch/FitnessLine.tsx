@@ -14,6 +14,7 @@ const verdictTone = { fit: 'leaf', 'not-recorded': 'pollen', unfit: 'brick' } as
 
 const reasonText: Record<FitReason['what'], string> = {
   shut: 'shut in time',
+  'no-insects-here': 'alone of its kind where no insect gets in',
   'never-shut': 'not shut before it opened',
   'stood-open': 'stood open before it was shut',
   'worked-as-it-opened': 'worked as it opened, then shut',
@@ -23,6 +24,7 @@ const reasonText: Record<FitReason['what'], string> = {
   insect: 'an insect was inside',
   'not-open': 'not open yet when looked at',
   gone: 'found gone',
+  'no-pollen': 'no pollen came off',
   'not-looked-at': 'nobody noted how the closure was found',
   lost: 'lost',
   picked: 'picked',

@@ -11,7 +11,7 @@ import {
   type LookResult,
   type State,
 } from '@core/ledger';
-import { growing as growingOf, plantName, type Growing } from '@core/patch';
+import { growing as growingOf, plantName, reasonFor, type Growing } from '@core/patch';
 import { clockText, daysBetween, localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { Badge, Card, Field, Button, Notice, Row, Sheet, Stepper, Tile, Tiles } from '../controls';
@@ -74,7 +74,7 @@ export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growi
           />
         ) : null}
       </View>
-      {growing.stand.reason !== 'fruit' && flower.shuttings.length + flower.pollinations.length > 0 ? (
+      {reasonFor(flower, growing) !== 'fruit' && flower.shuttings.length + flower.pollinations.length > 0 ? (
         <FitnessLine flower={flower} />
       ) : null}
       {story.length === 0 ? <Txt tone="muted">An old record: its entries are in the export.</Txt> : null}

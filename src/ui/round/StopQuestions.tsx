@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { windowNow, type ColdPollen, type OpenWindow } from '@core/bloom';
 import type { Crop } from '@core/crops';
-import { CHECK_RESULTS, type CheckResult, type LossCause } from '@core/ledger';
+import { CLOSURE_FOUND, type CheckResult, type LossCause } from '@core/ledger';
 import { shutAgainWith, type Stop } from '@core/rounds';
 import { clockText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
@@ -38,7 +38,7 @@ export function ClosureQuestion({
       </View>
       <View style={{ flex: 1, gap: 6 }}>
         <Tiles question={`How is the ${closureWords[shutAgainWith(stop)]}?`}>
-          {CHECK_RESULTS.map((result) => (
+          {CLOSURE_FOUND.map((result) => (
             <Tile
               key={result}
               title={checkWords[result]}

@@ -1,0 +1,61 @@
+import { isEdible, type Crop } from '../crops';
+import type { Bed, ShelterView, State } from '../ledger';
+import type { LocalDate } from '../time';
+import { growing, type Growing } from './garden';
+
+/** What stands over a bed on a day: what was said last of the days that hold it. `null`: the open air. */
+export function shelterOn(bed: Pick<Bed, 'shelters'>, date: LocalDate): ShelterView | null {
+  const said = bed.shelters.filter(({ from, to }) => from <= date && (to === null || date <= to)).at(-1);
+  return said?.shelter ? said : null;
+}
+
+/** Whether what stands over a bed keeps insects out, so that no flower sets there unless a hand (or itself) sees to it. */
+export function insectsKeptOut(bed: Pick<Bed, 'shelters'>, date: LocalDate): boolean {
+  return shelterOn(bed, date)?.insects === 'out';
+}
+
+/** Peppers of these species cross with each other in part (general texts, from memory). */
+const PARTLY: readonly string[] = ['annuum', 'chinense', 'frutescens'];
+
+/** Varieties that may cross with each other: of one species. Peppers say theirs; one that does not counts with all peppers. */
+function mayCross(a: Growing, b: Growing): boolean {
+  if (a.crop.botanical !== b.crop.botanical) return false;
+  const [one, other] = [a.variety.traits.species, b.variety.traits.species];
+  if (one === undefined || other === undefined || one === other) return true;
+  return PARTLY.includes(one) && PARTLY.includes(other);
+}
+
+/** Whether flowers for seed must be shut, and why. */
+export interface Covers {
+  readonly needed: boolean;
+  /** Other varieties of its species under cover too: they share the shelter, or may. */
+  readonly others: readonly string[];
+  readonly shelter: ShelterView | null;
+}
+
+/**
+ * A variety that stands alone of its species where insects are kept out needs no covers; a second one under cover changes that,
+ * as it may share the house (common practice; domain.md 11). A net holds no pollen that flies: corn needs walls.
+ */
+export function coversFor(state: State, each: Growing, date: LocalDate): Covers {
+  const shelter = shelterOn(each.bed, date);
+  const walls = shelter?.shelter === 'closed-house' || shelter?.shelter === 'indoors';
+  if (shelter?.insects !== 'out' || (each.crop.family === 'corn' && !walls))
+    return { needed: true, others: [], shelter };
+  const others = new Set<string>();
+  for (const { id, ended } of state.plants.values()) {
+    const other = ended ? null : growing(state, id);
+    if (!other || other.variety.id === each.variety.id || !mayCross(each, other)) continue;
+    if (insectsKeptOut(other.bed, date)) others.add(other.variety.name);
+  }
+  return { needed: others.size > 0, others: [...others], shelter };
+}
+
+/** Whether every flower of a plant is the grower's to work: no insect comes to it, and it does not fruit by itself. */
+export function wantsHands({ bed, crop, variety }: Growing, date: LocalDate): boolean {
+  return insectsKeptOut(bed, date) && isEdible(crop) && !setsByItself(crop, variety.system);
+}
+
+function setsByItself(crop: Crop, system: Growing['variety']['system']): boolean {
+  return (system ?? crop.sexSystem.value) === 'parthenocarpic';
+}

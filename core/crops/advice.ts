@@ -29,7 +29,8 @@ const shut = (words: string): StageAdvice => ({ act: 'shut', shutTonight: true, 
 
 /**
  * What a flower of this sex and stage asks for, by the reason it is grown for (common practice). Purity asks for a
- * flower that was shut before it opened; a kitchen fruit does not.
+ * flower that was shut before it opened; a kitchen fruit does not, nor one to which nothing else can come (`covers`: whether any
+ * is needed).
  */
 export function stageAdvice(
   crop: Crop,
@@ -37,11 +38,12 @@ export function stageAdvice(
   stage: Stage,
   reason: Reason,
   part: DayPart = 'evening',
+  covers = true,
 ): StageAdvice {
   if (crop.family === 'corn')
     return sex === 'male' ? tasselAdvice(stage, reason, part) : earAdvice(stage, reason);
   if (crop.flowers.perfect) return perfectAdvice(crop, stage, reason, part);
-  return cucurbitAdvice(crop, sex, stage, reason, part);
+  return cucurbitAdvice(crop, sex, stage, reason, part, covers);
 }
 
 /** What the way a variety flowers changes, or `null`: said beside the advice for the stage. */
@@ -68,12 +70,25 @@ export function systemAdvice(system: SexSystem, sex: Sex, reason: Reason): strin
 }
 
 /** `stageAdvice` for an evening walk. */
-export function eveningAdvice(crop: Crop, sex: Sex, stage: Stage, reason: Reason): StageAdvice {
-  return stageAdvice(crop, sex, stage, reason, 'evening');
+export function eveningAdvice(
+  crop: Crop,
+  sex: Sex,
+  stage: Stage,
+  reason: Reason,
+  covers = true,
+): StageAdvice {
+  return stageAdvice(crop, sex, stage, reason, 'evening', covers);
 }
 
-function cucurbitAdvice(crop: Crop, sex: Sex, stage: Stage, reason: Reason, part: DayPart): StageAdvice {
-  const forSeed = reason !== 'fruit';
+function cucurbitAdvice(
+  crop: Crop,
+  sex: Sex,
+  stage: Stage,
+  reason: Reason,
+  part: DayPart,
+  covers: boolean,
+): StageAdvice {
+  const forSeed = reason !== 'fruit' && covers;
   switch (stage) {
     case 'pin':
       return say('note', 'Opens in three or four days: noted, nothing to do tonight.');
@@ -89,7 +104,7 @@ function cucurbitAdvice(crop: Crop, sex: Sex, stage: Stage, reason: Reason, part
       if (!forSeed)
         return say(
           'wait',
-          `Opens ${when}: come and pollinate it then. For the kitchen it needs no shutting.`,
+          `Opens ${when}: come and pollinate it then. ${covers ? 'For the kitchen it' : 'Nothing else can come to it here: it'} needs no shutting.`,
         );
       return shut(`Opens ${when}: shut it now, before any bee.`);
     }

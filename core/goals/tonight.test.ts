@@ -131,7 +131,6 @@ test('pockets: tape for the evening and the morning again, bags by kind, marks, 
     tapeCm: (2 + males) * 12,
     bags: [],
     marks: 1,
-    firstMark: '1-A',
     brushes: 1,
   });
   garden.school('closure', 'mesh-bag');

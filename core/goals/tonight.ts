@@ -6,7 +6,6 @@ import { addDays, type LocalDate } from '../time';
 import { bearsFruit, ratesOf } from '../fruitset';
 import { closureOf, goalSum } from './goals';
 import { femalesPerMale, malesFor, SPARE_MALES } from './malesFor';
-import { nextMarkIn } from '../purity';
 
 /** From this chance of opening tomorrow on a bud is shut tonight [M]: tape is cheaper than a morning missed. */
 const SHUT_FROM = 0.35;
@@ -54,7 +53,6 @@ export interface Pockets {
   readonly tapeCm: number;
   readonly bags: readonly { readonly closure: Closure; readonly count: number }[];
   readonly marks: number;
-  readonly firstMark: string;
   readonly brushes: number;
 }
 
@@ -337,7 +335,6 @@ function pocketsFor(state: State, plants: readonly PlantTonight[]): Pockets {
     tapeCm,
     bags: [...bags].map(([closure, count]) => ({ closure, count })),
     marks: females,
-    firstMark: nextMarkIn(state),
     brushes: brushes.size,
   };
 }

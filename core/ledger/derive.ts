@@ -49,6 +49,7 @@ export function derivePatch(id: string, events: readonly LedgerEvent[]): Patch |
         id,
         name: event.name,
         begunAt: event.at,
+        device: event.device,
         place: null,
         schools: { ...DEFAULT_SCHOOLS },
         frostOn: null,

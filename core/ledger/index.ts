@@ -8,5 +8,6 @@ export { Shards } from './shards';
 export { merge, conflicts } from './merge';
 export { inForce, standings, correctedEvent, type Standing } from './inForce';
 export { snapshot, resume, SNAPSHOT_VERSION, type Snapshot, type Resumed } from './snapshot';
+export { restingOn } from './resting';
 export { upcast } from './upcast';
 export { workedForKitchen } from './kitchen';

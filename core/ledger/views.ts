@@ -35,6 +35,8 @@ export interface Patch {
   readonly id: PatchId;
   readonly name: string;
   readonly begunAt: Instant;
+  /** The device that began it. */
+  readonly device: string;
   readonly place: Place | null;
   readonly schools: SchoolChoices;
   /** `MM-DD`, or `null` while nobody said. */

@@ -1,2 +1,3 @@
 export * from './fitForSeed';
 export * from './marks';
+export * from './onTool';

@@ -1,4 +1,5 @@
 import { Shards, type Flower, type State } from '../ledger';
+import { mainPatch } from '../patch';
 import { remembered } from '../remember';
 
 /** Letters of marks: none that a wet pencil confuses with another (no I, O, Q, S, Z) or with a digit. */
@@ -13,44 +14,64 @@ export function markAt(n: number): string {
   return `${Math.floor(index / LETTERS.length) + 1}-${LETTERS[index % LETTERS.length]}`;
 }
 
-function indexOf(mark: string): number | null {
-  const match = /^(\d{1,6})-([A-Z])$/.exec(mark);
+function indexOf(mark: string, roll: string): number | null {
+  if (!mark.startsWith(roll)) return null;
+  const match = /^(\d{1,6})-([A-Z])$/.exec(mark.slice(roll.length));
   const letter = match ? LETTERS.indexOf(match[2] as string) : -1;
   return match && letter >= 0 ? (Number(match[1]) - 1) * LETTERS.length + letter : null;
 }
 
-/** How many marks have been given out, in the order of `markAt`: the next one's index. */
+/** How many letters name the roll of a device: one pair of devices in 160 000 would share a name. */
+const ROLL_LETTERS = 4;
+
+/**
+ * The name of a device's own roll of marks, written before the number: empty for the device that began the patch, four letters for
+ * every other, so that two phones that cannot hear each other never give out the same mark.
+ */
+export function rollOf(state: State, device: string): string {
+  const begunOn = mainPatch(state)?.device;
+  if (begunOn === undefined || begunOn === device) return '';
+  let hash = 0x811c9dc5;
+  for (let i = 0; i < device.length; i++) hash = Math.imul(hash ^ device.charCodeAt(i), 0x01000193) >>> 0;
+  // What differs in the last letters only must differ everywhere.
+  hash = Math.imul(hash ^ (hash >>> 15), 0x2c1b3c6d) >>> 0;
+  hash = (hash ^ (hash >>> 12)) >>> 0;
+  return Array.from({ length: ROLL_LETTERS }, (_, i) => LETTERS[Math.floor(hash / 20 ** i) % 20]).join('');
+}
+
+/** How many marks of a roll have been given out, in the order of `markAt`: the next one's index. */
 export const markIndexIn = remembered(
-  ({ flowers }: Pick<State, 'flowers'>) => [flowers],
-  ({ flowers }) => 1 + Shards.of(flowers).parts.reduce((most, part) => Math.max(most, highestIn(part)), -1),
+  ({ flowers }: Pick<State, 'flowers'>, roll: string = '') => [flowers, roll],
+  ({ flowers }, roll: string = ''): number =>
+    1 + Shards.of(flowers).parts.reduce((most, part) => Math.max(most, highestIn(part, roll)), -1),
 );
 
 type Part = ReadonlyMap<unknown, Flower>;
 
 // Years of marks are gone through with every tap: those of a part that did not change are known.
 const highestIn = remembered(
-  (part: Part) => [part],
-  (part) => {
+  (part: Part, roll: string) => [part, roll],
+  (part, roll) => {
     let highest = -1;
-    for (const { mark } of part.values()) if (mark !== null) highest = Math.max(highest, indexOf(mark) ?? -1);
+    for (const { mark } of part.values())
+      if (mark !== null) highest = Math.max(highest, indexOf(mark, roll) ?? -1);
     return highest;
   },
 );
 
-/**
- * The mark after the highest in use; marks written in another way are left alone. `1-A` on a new patch.
- * @example nextMark(['1-A']) // '1-B'
- */
-export function nextMark(used: Iterable<string | null>): string {
-  let highest = -1;
-  for (const mark of used) {
-    const index = mark === null ? null : indexOf(mark);
-    if (index !== null && index > highest) highest = index;
-  }
-  return markAt(highest + 1);
+/** The mark after the highest of a roll that any flower of the log carries; `1-A` on a new patch. Others are left alone. */
+export function nextMarkIn(state: Pick<State, 'flowers'>, roll = ''): string {
+  return roll + markAt(markIndexIn(state, roll));
 }
 
-/** The mark after the highest that any flower of the log carries. */
-export function nextMarkIn(state: Pick<State, 'flowers'>): string {
-  return markAt(markIndexIn(state));
+/**
+ * Whether a fruit ought to carry a mark and does not: worked for seed, growing or waiting still, and neither lost nor picked. With
+ * the school that marks once it grows, only from the first look that saw it grow.
+ */
+export function markMissing(flower: Flower, whenGrowing: boolean): boolean {
+  const { mark, lost, harvested, pollinations, looks } = flower;
+  if (mark !== null || lost || harvested || pollinations.at(-1)?.purpose !== 'seed') return false;
+  const grown = looks.filter(({ result }) => result === 'growing' || result === 'bent').length > 0;
+  const failed = ['yellowing', 'gone'].includes(looks.at(-1)?.result ?? '');
+  return !failed && (grown || !whenGrowing);
 }

@@ -11,7 +11,8 @@ import {
 import { lookDue, trialOf, type LookDue, workTime } from '../fruitset';
 import type { PlantId } from '../ids';
 import type { Flower, Place, State } from '../ledger';
-import { fatherVarietyOf, walkOrder, type Growing } from '../patch';
+import { fatherVarietyOf, mainPatch, walkOrder, type Growing } from '../patch';
+import { markMissing } from '../purity';
 import { addDays, localDateOf, type LocalDate } from '../time';
 import { LATE_OPENER_MIN, roundMinutes, stopsOf, type Stop } from './stops';
 
@@ -222,6 +223,17 @@ export function looksDue(state: State, zone: string, today: LocalDate): OwedLook
       Number(b.due.verdict) - Number(a.due.verdict) ||
       b.due.day - a.due.day ||
       (a.flower.id < b.flower.id ? -1 : 1),
+  );
+}
+
+/** Seed fruits without the mark they ought to carry, in walking order: asked for until it is on. */
+export function marksMissing(state: State): { readonly flower: Flower; readonly growing: Growing }[] {
+  const whenGrowing = mainPatch(state)?.schools.marking === 'when-growing';
+  return walkOrder(state).flatMap((growing) =>
+    (state.flowersOf.get(growing.plant.id) ?? []).flatMap((id) => {
+      const flower = state.flowers.get(id);
+      return flower && markMissing(flower, whenGrowing) ? [{ flower, growing }] : [];
+    }),
   );
 }
 

@@ -2,6 +2,7 @@ import { lastCheck } from '../bloom';
 import type { FlowerId } from '../ids';
 import type { State } from '../ledger';
 import { fatherVarietyOf, walkOrder, type Growing } from '../patch';
+import { pollenOnTool } from '../purity';
 import { localDateOf, type LocalDate } from '../time';
 import { workTime } from '../fruitset';
 import type { Collecting, DawnQuestion } from './dawn';
@@ -87,7 +88,9 @@ export function roundProgress(state: State, round: PollinationRound, zone: strin
   const handled: { at: number; growing: Growing }[] = [...carried];
   for (const { flower, growing } of round.stops)
     for (const check of flower.checks.filter(today)) handled.push({ at: Date.parse(check.at), growing });
-  if (handled.length === 0) return { pace: 1, hands: null, at: null, lastAt: null };
+  // Kitchen work done in between is on the hands too.
+  const kitchen = pollenOnTool(state, zone, round.date);
+  if (handled.length === 0) return { pace: 1, hands: kitchen?.variety ?? null, at: null, lastAt: null };
   const last = handled.reduce((a, b) => (b.at >= a.at ? b : a));
   const touched = carried.length > 0 ? carried.reduce((a, b) => (b.at >= a.at ? b : a)) : null;
   let taken = 0;
@@ -107,7 +110,14 @@ export function roundProgress(state: State, round: PollinationRound, zone: strin
   return {
     pace: gaps < PACE_FROM ? 1 : Math.min(2, Math.max(0.6, taken / reckoned)),
     // A male carries its own variety's pollen, a flower worked that of its father.
-    hands: touched ? ('variety' in touched ? touched.variety : fatherVarietyOf(touched.growing)) : null,
+    hands:
+      kitchen && (!touched || kitchen.at > touched.at)
+        ? kitchen.variety
+        : touched
+          ? 'variety' in touched
+            ? touched.variety
+            : fatherVarietyOf(touched.growing)
+          : null,
     at: { xM: plant.xM, yM: plant.yM },
     lastAt: last.at,
   };

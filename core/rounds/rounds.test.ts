@@ -1,4 +1,3 @@
-import fc from 'fast-check';
 import { gardenDay, openWindow, roundDateOf } from '../bloom';
 import { cropOf } from '../crops';
 import { apply, fold, type AnyEvent, type State } from '../ledger';
@@ -6,7 +5,6 @@ import { walkOrder } from '../patch';
 import { DEMO_PLACE, DEMO_TODAY, demoLog, demoMeanwhile, demoStart } from '../simulation';
 import { testIds } from '../testing';
 import { addDays } from '../time';
-import { markAt, nextMark } from '../purity';
 import { eveningWalk, fathersFor, looksDue, nextRounds, pollinationRound, stopsOf, suggestFathers } from '.';
 
 const zone = DEMO_PLACE.zone;
@@ -171,14 +169,6 @@ test('squash is over by about ten in July, melons open after it, gourds at dusk'
   expect(hour(squash.closes)).toBeLessThan(10.3);
   expect(melon.opens).toBeGreaterThan(day.sunrise);
   expect(openWindow(cropOf('bottle-gourd'), day).opens).toBeLessThan(day.sunset);
-});
-
-test('marks go on from the highest, skip letters that look alike, and leave foreign marks alone', () => {
-  expect(nextMark([])).toBe('1-A');
-  expect(nextMark(['1-A', null, '1-B', 'red wool'])).toBe('1-C');
-  expect(nextMark(['1-Y'])).toBe('2-A');
-  fc.assert(fc.property(fc.nat(5000), (n) => expect(nextMark([markAt(n)])).toBe(markAt(n + 1))));
-  expect(Array.from({ length: 40 }, (_, n) => markAt(n)).join('')).not.toMatch(/[IOQSZ]/);
 });
 
 test('the evening walk is the vines’: corn, crosses and kitchen plants have rounds of their own', () => {

@@ -2,4 +2,4 @@ export * from './demo';
 export * from './rehearsal';
 export * from './learner';
 export { closureAtDawn, lookOn, weatherOn, type Weather } from './truth';
-export { trueOutcome } from './growers';
+export { DEMO_DEVICE, trueOutcome } from './growers';

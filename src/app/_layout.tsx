@@ -59,8 +59,6 @@ function Lit() {
   const path = usePathname();
   const router = useRouter();
   const [keysShown, setKeysShown] = useState(false);
-  const undo = garden?.undo;
-  const store = garden?.store;
   const open = Boolean(garden?.patch);
   useShortcuts(
     useMemo(
@@ -70,11 +68,9 @@ function Lit() {
         f: open ? () => router.navigate('/fruit') : null,
         r: open ? () => router.navigate('/practice') : null,
         k: open ? () => router.navigate('/key') : null,
-        // What it takes back is what stands on the screen when it is pressed.
-        u: undo && store ? () => void undo(store.ledger.undoable.at(-1)?.key ?? '') : null,
         '?': () => setKeysShown(true),
       }),
-      [open, router, undo, store],
+      [open, router],
     ),
   );
   if (!prefs) return null;

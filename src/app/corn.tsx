@@ -4,11 +4,11 @@ import { plantName, walkOrder, type Growing } from '@core/patch';
 import { bloomDayOf, windowNow } from '@core/bloom';
 import { clockText } from '@core/time';
 import { cornDay, pourDrafts, type Ear, type EarPair } from '@core/corn';
-import { nextMarkIn } from '@core/purity';
 import { workSteps } from '@core/rounds';
 import { stageFacts, cropOf } from '@core/crops';
 import type { Draft } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
+import { useNextMark } from '@/data/garden/nextMark';
 import { useRecording } from '@/data/garden/useRecording';
 import { useWeather } from '@/data/weather/weather';
 import { Badge, Card, Button, Notice } from '@/ui/controls';
@@ -24,6 +24,7 @@ import { plural } from '@/ui/words';
 /** Corn's day: this morning's swaps, silk under the bags, tassels to bag this afternoon, shoots to scout. */
 function Corn() {
   const { state, place, today, now, prefs, newId } = useGarden();
+  const nextMark = useNextMark();
   const { busy, problem, save } = useRecording();
   const { weatherOf } = useWeather();
   const wind = weatherOf(today)?.windFromDeg ?? null;
@@ -34,7 +35,7 @@ function Corn() {
     [state, place, today, weatherOf],
   );
   const time = (at: number) => clockText(at, place.zone, prefs.clock === '12');
-  const pour = (pair: EarPair) => save(...pourDrafts(pair, nextMarkIn(state)));
+  const pour = (pair: EarPair) => save(...pourDrafts(pair, nextMark));
   const newShoot = (growing: Growing) => {
     const flower = newId('flower');
     return save(
@@ -165,9 +166,9 @@ function Corn() {
             note={`${pair.turn}. from the tassel of ${plantName(pair.tassel.growing)} · silk ${pair.ear.silkDays === 0 ? 'since today' : plural(pair.ear.silkDays, 'day')}`}
           >
             <Button
-              title={`Both bags whole, poured, covered, mark ${nextMarkIn(state)}`}
+              title={`Both bags whole, poured, covered, mark ${nextMark}`}
               small
-              label={`Both bags whole, poured over ${plantName(pair.ear.growing)} and covered, mark ${nextMarkIn(state)}`}
+              label={`Both bags whole, poured over ${plantName(pair.ear.growing)} and covered, mark ${nextMark}`}
               disabled={busy}
               onPress={() => void pour(pair)}
             />

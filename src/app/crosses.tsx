@@ -4,10 +4,10 @@ import { closuresFor, hasCone, type Crop } from '@core/crops';
 import type { Flower } from '@core/ledger';
 import { plantName, walkOrder, type Growing } from '@core/patch';
 import { crossDay, visitDrafts, VISITS_A_DAY, type Mother } from '@core/crosses';
-import { nextMarkIn } from '@core/purity';
 import { workSteps } from '@core/rounds';
 import { clockText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
+import { useNextMark } from '@/data/garden/nextMark';
 import { useRecording } from '@/data/garden/useRecording';
 import { Card, Button, Notice, Tile, Tiles } from '@/ui/controls';
 import { FlowerRow } from '@/ui/FlowerRow';
@@ -22,6 +22,7 @@ import { plural } from '@/ui/words';
 /** Crosses of perfect flowers: fathers bagged, mothers opened, pollen on three or four times a day, bags off. */
 function Crosses() {
   const { state, place, today, now, prefs, newId } = useGarden();
+  const nextMark = useNextMark();
   const { busy, problem, save } = useRecording();
   const router = useRouter();
   const [coneWanted, setCone] = useState(false);
@@ -54,13 +55,11 @@ function Crosses() {
     const father = day.fathersReady.find((each) => each.growing.variety.id === wanted);
     if (!father) return Promise.resolve(false);
     const tool = coneOf(growing.crop) ? 'anthers' : 'brush';
-    return save(
-      ...visitDrafts(mother, father, tool, bagOf(growing), visits === 0 ? nextMarkIn(state) : null),
-    );
+    return save(...visitDrafts(mother, father, tool, bagOf(growing), visits === 0 ? nextMark : null));
   };
   // The key names all that it records.
   const visitTitle = ({ visits, growing }: Mother) =>
-    `${coneOf(growing.crop) ? 'Cone over' : 'Dabbed'}, bagged${visits === 0 ? `, mark ${nextMarkIn(state)}` : ''}`;
+    `${coneOf(growing.crop) ? 'Cone over' : 'Dabbed'}, bagged${visits === 0 ? `, mark ${nextMark}` : ''}`;
   const crop = stands[0]?.crop;
   const cone = crop !== undefined && coneOf(crop);
   return (

@@ -2,8 +2,10 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { mdiCog, mdiMagnify } from '@/ui/controls/iconPaths';
 import { useRouter } from 'expo-router';
-import { keepingHours, bloomDayOf, morningOver } from '@core/bloom';
-import { bandDay, looksDue, nextRounds, type Round } from '@core/rounds';
+import { keepingHours, bloomDayOf, morningOver, windowNow, type BloomDay } from '@core/bloom';
+import { countsDue } from '@core/fruitset';
+import { kitchenRound, mayFlower, type KitchenPlant } from '@core/kitchen';
+import { bandDay, looksDue, marksMissing, nextRounds, type Round } from '@core/rounds';
 import { walkOrder } from '@core/patch';
 import { clockText, dayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
@@ -18,6 +20,7 @@ import { OutlookCard } from '@/ui/today/OutlookCard';
 import { GoalsCard } from '@/ui/today/GoalsCard';
 import { OtherRounds } from '@/ui/today/OtherRounds';
 import { TakeAlong } from '@/ui/today/TakeAlong';
+import { KitchenCard } from '@/ui/today/KitchenCard';
 import { RoundCard } from '@/ui/today/RoundCard';
 import { TonightCard } from '@/ui/today/TonightCard';
 import { SeenNow } from '@/ui/today/SeenNow';
@@ -38,8 +41,26 @@ function Today() {
   const { weatherOf } = useWeather();
   const rounds = useMemo(() => nextRounds(state, place, now, weatherOf), [state, place, now, weatherOf]);
   const owed = useMemo(() => looksDue(state, place.zone, today), [state, place.zone, today]);
+  const counts = useMemo(() => countsDue(state, place.zone, today), [state, place.zone, today]);
+  const unmarked = useMemo(() => marksMissing(state).length, [state]);
   const hour12 = prefs.clock === '12';
   const first = rounds[0];
+  const order = useMemo(() => walkOrder(state), [state]);
+  const standing = order.length;
+  const ownRounds = order.some(
+    ({ crop, stand }) => stand.reason !== 'fruit' && (crop.family === 'corn' || stand.reason === 'cross'),
+  );
+  const kitchen = useMemo(
+    () =>
+      kitchenRound(state, place.zone, today).filter(({ growing }) => mayFlower(state, place, growing, today)),
+    [state, place, today],
+  );
+  const bloomToday = useMemo(
+    () => bloomDayOf(state, place, today, weatherOf),
+    [state, place, today, weatherOf],
+  );
+  const kitchenLeads = kitchen.length > 0 && leads(kitchen, bloomToday, first, now);
+  const kitchenCard = <KitchenCard plants={kitchen} bloomDay={bloomToday} lead={kitchenLeads} />;
   const date = useMemo(() => bandDay(place, now).date, [place, now]);
   const morning = useMemo(() => bloomDayOf(state, place, date, weatherOf), [state, place, date, weatherOf]);
   const { day } = morning;
@@ -113,7 +134,12 @@ function Today() {
       }
       side={
         <>
-          <LooksCard owed={owed} onOpen={() => router.navigate('/looks')} />
+          <LooksCard
+            owed={owed}
+            counts={counts}
+            unmarked={unmarked}
+            onOpen={() => router.navigate('/looks')}
+          />
           <Button
             title="What am I looking at? Ask the key"
             icon={<Icon path={mdiMagnify} />}
@@ -132,6 +158,7 @@ function Today() {
         />
       )}
       <UndoLine />
+      {kitchenLeads ? kitchenCard : null}
       {first ? (
         <RoundCard
           round={first}
@@ -141,14 +168,21 @@ function Today() {
         />
       ) : null}
       {first?.kind === 'walk' ? <TonightCard plan={tonight} /> : null}
+      {kitchen.length > 0 && !kitchenLeads ? kitchenCard : null}
       <OtherRounds morning={morning} />
       <WeatherCard bloomDay={morning} />
       <SeenNow spreadMin={morning.spreadMin} />
-      {first ? null : (
+      {first || kitchen.length > 0 || ownRounds ? null : standing === 0 ? (
         <Card>
           <Txt size="heading">Nothing grows here yet</Txt>
-          <Txt>Add a bed and its plants, and the evening walk begins.</Txt>
+          <Txt>Add a bed and its plants, and what to do each day begins here.</Txt>
           <Button title="Add plants" look="main" onPress={() => router.navigate('/patch')} />
+        </Card>
+      ) : (
+        <Card>
+          <Txt size="heading">Nothing to do today</Txt>
+          <Txt>{`${plural(standing, 'plant')} here, and in this season nothing should flower in the open. Do they stand indoors or in a closed house? Say so in Patch, under Cover, or note a flower when you see one.`}</Txt>
+          <Button title="Go to Patch" onPress={() => router.navigate('/patch')} />
         </Card>
       )}
       {rounds.slice(1).map((round) => (
@@ -163,6 +197,18 @@ function Today() {
       {wide ? <OutlookCard outlook={outlook} /> : null}
     </Page>
   );
+}
+
+/** The kitchen round comes first where there is no other, or while its vines are open and the next walk is hours off. */
+function leads(
+  kitchen: readonly KitchenPlant[],
+  bloomDay: BloomDay,
+  first: Round | undefined,
+  now: number,
+): boolean {
+  if (!first) return true;
+  if (first.kind !== 'walk' || now >= first.startsAt) return false;
+  return kitchen.some(({ growing: { crop } }) => windowNow(bloomDay.window(crop), now) === 'open');
 }
 
 function Later({ round, onOpen }: { round: Round; onOpen: () => void }) {

@@ -1,12 +1,12 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { isSticky, weatheredCrops } from '@core/bloom';
-import { kitchenStep } from '@core/crops';
-import { kitchenRound } from '@core/kitchen';
-import { addDays } from '@core/time';
+import { useRouter } from 'expo-router';
+import { bloomDayOf, isSticky, weatheredCrops } from '@core/bloom';
+import { kitchenMinutes, kitchenRound } from '@core/kitchen';
+import { addDays, clockText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useWeather } from '@/data/weather/weather';
-import { Card, Notice, Stat } from '@/ui/controls';
+import { Button, Card, Notice, Stat } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { StandTally } from '@/ui/kitchen/StandTally';
 import { Page } from '@/ui/Page';
@@ -16,32 +16,48 @@ import { plural } from '@/ui/words';
 
 /** The kitchen round: no closures, no marks; a tally of flowers worked, plant by plant and truss by truss. */
 function Kitchen() {
-  const { state, place, today } = useGarden();
+  const { state, place, today, now, prefs } = useGarden();
+  const router = useRouter();
   const plants = useMemo(() => kitchenRound(state, place.zone, today), [state, place.zone, today]);
   const stands = [...new Set(plants.map(({ growing }) => growing.stand.id))].map((id) =>
     plants.filter(({ growing }) => growing.stand.id === id),
   );
   const total = plants.reduce((sum, plant) => sum + plant.today, 0);
   const crops = weatheredCrops(plants.map(({ growing }) => growing));
-  const steps = new Set(
-    plants.map(({ growing: { crop }, tool }) => `${crop.plural}: ${kitchenStep(crop, tool)}`),
-  );
   const { weatherOf } = useWeather();
   const weather = weatherOf(today);
   const before = [weatherOf(addDays(today, -1))].filter((day) => day !== null);
   const sticky = weather !== null && crops.some((each) => isSticky(each, weather, before));
+  const vines = plants.filter(({ growing }) => growing.crop.family === 'cucurbit');
+  const due = vines.reduce(
+    (sum, { females }) => sum + females.filter(({ how }) => how === 'due' || how === 'perhaps').length,
+    0,
+  );
+  const bloomDay = useMemo(
+    () => bloomDayOf(state, place, today, weatherOf),
+    [state, place, today, weatherOf],
+  );
+  const time = (at: number) => clockText(at, place.zone, prefs.clock === '12');
+  const hours = [...new Set(vines.map(({ growing }) => growing.crop))].map((crop) => {
+    const { opens, bestUntil, closes } = bloomDay.window(crop);
+    const until =
+      bestUntil < closes
+        ? `best till ${time(bestUntil)}, shut by ${time(closes)}`
+        : `shut by ${time(closes)}`;
+    return `${crop.plural}: open from ${time(opens)}, ${until}${now > closes ? '; over for today' : ''}.`;
+  });
   return (
     <Page
-      title="Kitchen round"
+      title={
+        plants.some(({ growing }) => growing.stand.reason !== 'fruit') ? 'Open flowers' : 'Kitchen round'
+      }
       over={plural(plants.length, 'plant')}
       side={
         <Card>
           <View style={{ flexDirection: 'row', gap: 20 }}>
-            <Stat value={total} name="flowers today" />
-            <Stat
-              value={plants.filter((plant) => plant.today > 0).length}
-              name={`of ${plants.length} plants`}
-            />
+            {due > 0 ? <Stat value={due} name={due === 1 ? 'female to work' : 'females to work'} /> : null}
+            <Stat value={total} name={total === 1 ? 'flower today' : 'flowers today'} />
+            <Stat value={kitchenMinutes(plants)} name="minutes" />
           </View>
           {sticky ? (
             <Notice
@@ -49,7 +65,7 @@ function Kitchen() {
               text="Sticky air for days: tomato pollen clumps, and vibrating won’t help. Wait for drier days, air the tunnel."
             />
           ) : null}
-          {[...steps].map((words) => (
+          {hours.map((words) => (
             <Txt key={words}>{words}</Txt>
           ))}
           {crops.map(({ crop }) => (
@@ -58,6 +74,11 @@ function Kitchen() {
             </Txt>
           ))}
         </Card>
+      }
+      foot={
+        vines.length > 0 ? (
+          <Button title="Look for tomorrow’s females" onPress={() => router.navigate('/walk?kitchen=1')} />
+        ) : undefined
       }
     >
       <UndoLine />

@@ -1,13 +1,16 @@
 import { useMemo, useState } from 'react';
 import { useRouter } from 'expo-router';
-import { looksDue } from '@core/rounds';
+import { countsDue } from '@core/fruitset';
+import { looksDue, marksMissing } from '@core/rounds';
 import { plantName } from '@core/patch';
 import type { Flower, LookResult } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
 import { useLookDays } from '@/ui/fruit/useLookDays';
 import { Button } from '@/ui/controls';
 import { CauseSheet } from '@/ui/fruit/CauseSheet';
+import { CountRow } from '@/ui/fruit/CountRow';
 import { LookRow } from '@/ui/fruit/LookRow';
+import { MarkRow } from '@/ui/fruit/MarkRow';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
@@ -24,6 +27,13 @@ function Looks() {
     if (result === 'yellowing' || result === 'gone') setAsking({ flower, result });
     else void record({ kind: 'lookedAt', flower: flower.id, result, sizeMm: null });
   };
+  const counts = useMemo(() => countsDue(state, place.zone, today), [state, place.zone, today]);
+  // Those owed a look can have their mark there.
+  const unmarked = useMemo(
+    () => marksMissing(state).filter(({ flower }) => !owed.some((each) => each.flower.id === flower.id)),
+    [state, owed],
+  );
+  const total = owed.length + counts.length + unmarked.length;
   const half = Math.ceil(owed.length / 2);
   const rows = owed.map((each) => (
     <LookRow
@@ -35,15 +45,21 @@ function Looks() {
   ));
   return (
     <Page
-      title={owed.length === 0 ? 'All looked at' : `${owed.length} to look at`}
+      title={total === 0 ? 'All looked at' : `${total} to look at`}
       over="Fruit owed a look today"
       corner={<Button title="Back" look="quiet" small onPress={() => router.replace('/')} />}
       side={rows.slice(half)}
     >
       <UndoLine />
-      {owed.length === 0 ? (
+      {total === 0 ? (
         <Txt>{`Nothing more today. Worked flowers come up on the days when a look tells something: ${lookDays}.`}</Txt>
       ) : null}
+      {counts.map((due) => (
+        <CountRow key={`${due.stand.id}/${due.from}/${due.to}`} due={due} />
+      ))}
+      {unmarked.map(({ flower, growing }) => (
+        <MarkRow key={flower.id} flower={flower} growing={growing} />
+      ))}
       {rows.slice(0, half)}
       <CauseSheet
         open={asking !== null}

@@ -3,19 +3,29 @@ import { Pressable, View } from 'react-native';
 import { mdiChevronRight, mdiPencil } from '@/ui/controls/iconPaths';
 import { useRouter } from 'expo-router';
 import { fateOf, type Fate } from '@core/fruitset';
-import { compareBeds, comparePlants, flowersOn, growing, plantsOfStand, type Growing } from '@core/patch';
+import {
+  compareBeds,
+  comparePlants,
+  flowersOn,
+  growing,
+  plantsOfStand,
+  shelterOn,
+  type Growing,
+} from '@core/patch';
 import { cropOf } from '@core/crops';
 import type { Bed, Stand, State } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
 import { Badge, Card, Icon, Button } from '@/ui/controls';
 import { BedSheet } from '@/ui/patch/BedSheet';
+import { CoverAdvice } from '@/ui/patch/CoverAdvice';
+import { ShelterSheet } from '@/ui/patch/ShelterSheet';
 import { StandEditSheet } from '@/ui/patch/StandEditSheet';
 import { StandSheet } from '@/ui/patch/StandSheet';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt, useColours, useIsWide } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
-import { healthWords, plural, reasonWords } from '@/ui/words';
+import { healthWords, plural, reasonWords, shelterWords } from '@/ui/words';
 
 /** What grows where: beds, stands, plants, with counts. */
 function PatchPage() {
@@ -84,7 +94,10 @@ function growth({ plants, stands }: State) {
 
 function BedCard({ bed, onEdit, onPlant }: { bed: Bed; onEdit: () => void; onPlant: () => void }) {
   const { state, prefs } = useGarden();
+  const { today } = useGarden();
+  const [covering, setCovering] = useState(false);
   const stands = [...state.stands.values()].filter((stand) => stand.bed === bed.id);
+  const shelter = shelterOn(bed, today);
   const length = (metres: number) =>
     prefs.units === 'us' ? `${Math.round(metres * 3.2808)} ft` : `${metres} m`;
   return (
@@ -93,9 +106,19 @@ function BedCard({ bed, onEdit, onPlant }: { bed: Bed; onEdit: () => void; onPla
         <View style={{ flex: 1 }}>
           <Txt size="heading">{bed.name}</Txt>
           <Txt size="label" tone="muted">
-            {length(bed.lengthM)} by {length(bed.widthM)}
+            {length(bed.lengthM)} by {length(bed.widthM)} ·{' '}
+            {shelter?.shelter
+              ? `${shelterWords[shelter.shelter]}, insects ${shelter.insects === 'out' ? 'kept out' : 'can get in'}`
+              : 'open air'}
           </Txt>
         </View>
+        <Button
+          title="Cover"
+          look="quiet"
+          small
+          label={`What stands over ${bed.name}`}
+          onPress={() => setCovering(true)}
+        />
         <Button
           title="Edit"
           look="quiet"
@@ -108,6 +131,7 @@ function BedCard({ bed, onEdit, onPlant }: { bed: Bed; onEdit: () => void; onPla
       {stands.map((stand) => (
         <StandRows key={stand.id} stand={stand} />
       ))}
+      {covering ? <ShelterSheet bed={bed} onClose={() => setCovering(false)} /> : null}
       <Button title={`Add plants to ${bed.name}`} small onPress={onPlant} />
     </Card>
   );
@@ -143,6 +167,7 @@ function StandRows({ stand }: { stand: Stand }) {
         />
       </View>
       {editing ? <StandEditSheet stand={stand} variety={variety} onClose={() => setEditing(false)} /> : null}
+      {living[0] ? <CoverAdvice growing={living[0]} /> : null}
       {(ended ? plants : living).map((each) => (
         <PlantRow key={each.plant.id} growing={each} />
       ))}

@@ -1,5 +1,5 @@
 import { useEffect, useMemo } from 'react';
-import { useRouter } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { eveningWalk } from '@core/rounds';
 import { clockText } from '@core/time';
 import { useDraft } from '@/data/device/draft';
@@ -17,7 +17,8 @@ function Walk() {
   const { state, place, today, now, prefs, space } = useGarden();
   const router = useRouter();
   const tonight = useTonight();
-  const walk = useMemo(() => eveningWalk(state, place, today), [state, place, today]);
+  const kitchen = useLocalSearchParams<{ kitchen?: string }>().kitchen === '1';
+  const walk = useMemo(() => eveningWalk(state, place, today, { kitchen }), [state, place, today, kitchen]);
   const { value, ready, change } = useDraft(`walk/${space}`, { date: '', plant: '' });
   const kept =
     walk && value.date === today ? walk.plants.findIndex(({ plant }) => plant.id === value.plant) : -1;
@@ -32,7 +33,10 @@ function Walk() {
   if (!walk || !here) {
     return (
       <Page title="Evening walk" foot={<Button title="Back to Today" onPress={() => router.replace('/')} />}>
-        <Txt>Nothing grows here yet. Add plants in Patch.</Txt>
+        <Txt>
+          Nothing here is to be shut tonight. What is grown for fruit has its kitchen round; plants are added
+          in Patch.
+        </Txt>
       </Page>
     );
   }
@@ -47,7 +51,7 @@ function Walk() {
       side={<WalkList walk={walk} index={index} onGo={go} />}
       onBack={index === 0 ? null : () => go(index - 1)}
       onNext={last ? null : () => go(index + 1)}
-      onLeave={() => router.replace('/')}
+      onLeave={() => router.replace(kitchen ? '/kitchen' : '/')}
       onKey={() => router.navigate(`/key?plant=${here.plant.id}`)}
     />
   );

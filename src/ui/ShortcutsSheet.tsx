@@ -10,7 +10,7 @@ const KEYS: readonly [key: string, what: string][] = [
   ['k', 'the key: what am I looking at?'],
   ['1 2 3 …', 'the answers of the key and the trainer; 0 = can’t tell, w = in words'],
   ['← →', 'the plant or stop before and after, on a walk or round'],
-  ['u', 'undo the last entry'],
+  ['u', 'undo the last entry, where its line shows what it was'],
   ['Tab, Enter', 'from one thing to the next, and do it'],
   ['?', 'this list'],
 ];

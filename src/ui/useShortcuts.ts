@@ -15,7 +15,8 @@ export function useShortcuts(keys: Readonly<Record<string, (() => void) | null>>
       event.preventDefault();
       act();
     };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
+    // Only a browser has keys to listen to.
+    window.addEventListener?.('keydown', onKey);
+    return () => window.removeEventListener?.('keydown', onKey);
   }, [keys]);
 }

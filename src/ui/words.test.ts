@@ -1,6 +1,16 @@
 import { CLOSURES, REASONS, SEXES, STAGES, TOOLS } from '@core/crops';
-import { CHECK_RESULTS, fold, HEALTH, LOOK_RESULTS, LOSS_CAUSES, type AnyEvent } from '@core/ledger';
+import {
+  CHECK_RESULTS,
+  fold,
+  HEALTH,
+  LOOK_RESULTS,
+  LOSS_CAUSES,
+  MISSED_WHY,
+  SHELTERS,
+  type AnyEvent,
+} from '@core/ledger';
 import { demoLog } from '@core/simulation';
+import { entryWords } from './entryWords';
 import * as words from './words';
 
 const log = demoLog(4) as AnyEvent[];
@@ -18,6 +28,8 @@ test('everything that can be recorded has a word, and no two of a kind share one
     [STAGES, words.stageWords],
     [REASONS, words.reasonWords],
     [LOSS_CAUSES, words.causeWords],
+    [SHELTERS, words.shelterWords],
+    [MISSED_WHY, words.missedWords],
   ];
   for (const [keys, table] of tables) {
     expect(Object.keys(table).sort()).toEqual([...keys].sort());
@@ -42,27 +54,29 @@ describe('the last entry, in words', () => {
     ['lookedAt', /^(growing|the same|yellowing|gone): .+, node \d+$/],
     ['lost', /^lost \(.+\): .+, node \d+$/],
     ['plantChecked', /^(healthy|doubtful): .+ \d$/],
-    ['marked', /^marked .+, node \d+$/],
+    ['marked', /^mark \d+-[A-Y] on .+, node \d+$/],
     ['coverOff', /^cover off .+, node \d+$/],
-    ['bedAdded', /^added the bed Upper terrace$/],
-    ['plantAdded', /^added 1 plant$/],
+    ['bedAdded', /^the bed Upper terrace$/],
+    ['plantAdded', /^1 plant of .+$/],
+    ['placeSet', /^the place: /],
+    ['goalSet', /^the goal of .+$/],
   ])('%s', (kind, wanted) => {
-    expect(words.entryWords(state, [first(kind)])).toMatch(wanted);
+    expect(entryWords(state, [first(kind)])).toMatch(wanted);
   });
   test('a tap of several facts is named by the one that matters', () => {
     const flower = (first('pollinated') as unknown as { flower: string }).flower;
     const check = { ...first('closureChecked'), flower } as AnyEvent;
-    expect(words.entryWords(state, [check, first('pollinated'), first('marked')])).toMatch(/^pollinated/);
+    expect(entryWords(state, [check, first('pollinated'), first('marked')])).toMatch(/^pollinated/);
   });
   test('several flowers shut at once are counted', () => {
     const shut = log.filter(({ kind }) => kind === 'flowerShut').slice(0, 3);
-    expect(words.entryWords(state, shut)).toMatch(/^shut 3 flowers/);
-    expect(words.entryWords(state, shut.slice(0, 1))).toMatch(/^shut .+, node \d+$/);
+    expect(entryWords(state, shut)).toMatch(/^shut 3 flowers/);
+    expect(entryWords(state, shut.slice(0, 1))).toMatch(/^shut .+, node \d+$/);
   });
   test('what is not known is named plainly', () => {
-    expect(words.entryWords(state, [])).toBe('the last entry');
-    expect(words.entryWords(state, [{ ...first('marked'), kind: 'scented' } as AnyEvent])).toBe(
-      'the last entry',
+    expect(entryWords(state, [])).toBe('nothing');
+    expect(entryWords(state, [{ ...first('marked'), kind: 'scented' } as AnyEvent])).toBe(
+      'an entry of a newer version',
     );
   });
 });

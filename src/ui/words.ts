@@ -1,5 +1,14 @@
 import type { Closure, Crop, Picked, Reason, Sex, SexSystem, Stage, Tool } from '@core/crops';
-import type { AnyEvent, CheckResult, Flower, Health, LookResult, LossCause, State } from '@core/ledger';
+import type {
+  CheckResult,
+  Flower,
+  Health,
+  LookResult,
+  LossCause,
+  MissedWhy,
+  Shelter,
+  State,
+} from '@core/ledger';
 import type { Fate } from '@core/fruitset';
 import type { Skill } from '@core/practice';
 import { growing, plantName } from '@core/patch';
@@ -79,6 +88,19 @@ export const stageWords: Record<Stage, string> = {
   spent: 'spent',
 };
 export const reasonWords: Record<Reason, string> = { seed: 'pure seed', fruit: 'fruit', cross: 'a cross' };
+export const shelterWords: Record<Shelter, string> = {
+  tunnel: 'a tunnel',
+  net: 'a net',
+  cage: 'a cage',
+  'closed-house': 'a closed house',
+  indoors: 'indoors',
+};
+export const missedWords: Record<MissedWhy, string> = {
+  'not-reached': 'not reached in time',
+  'already-shut': 'it had shut already',
+  weather: 'the weather',
+  unknown: 'can’t tell',
+};
 export const fateWords: Record<Fate, string> = {
   waiting: 'waiting',
   'not-looked-at': 'not looked at',
@@ -166,64 +188,6 @@ export function flowerPlace(flower: Pick<Flower, 'node'>): string {
 export function flowerName(state: State, flower: Flower): string {
   const found = growing(state, flower.plant);
   return `${found ? plantName(found) : 'A plant'}, ${flowerPlace(flower)}`;
-}
-
-/** What one tap wrote down, for the undo line. */
-export function entryWords(state: State, events: readonly AnyEvent[]): string {
-  const shut = events.filter(({ kind }) => kind === 'flowerShut').length;
-  const event =
-    events.find(({ kind }) => kind === 'pollinated') ??
-    events.find(({ kind }) => kind === 'lost') ??
-    events[0];
-  if (!event) return 'the last entry';
-  const record = event as Readonly<Record<string, unknown>>;
-  const flower = typeof record.flower === 'string' ? state.flowers.get(record.flower) : undefined;
-  const plant =
-    typeof record.plant === 'string'
-      ? growing(state, record.plant)
-      : flower
-        ? growing(state, flower.plant)
-        : null;
-  const where = flower ? flowerName(state, flower) : plant ? plantName(plant) : '';
-  if (shut > 1) return `shut ${shut} flowers, ${plant ? plantName(plant) : where}`;
-  if (shut === 1) return `shut ${where}`;
-  switch (event.kind) {
-    case 'flowerSeen':
-      return `noted ${where}`;
-    case 'malesCounted':
-      return `counted ${plural(Number(record.count), 'male')}, ${where}`;
-    case 'closureChecked':
-      return `${checkWords[record.result as CheckResult]}: ${where}`;
-    case 'pollinated':
-      return `pollinated ${where}`;
-    case 'lookedAt':
-      return `${lookWords[record.result as LookResult]}: ${where}`;
-    case 'lost':
-      return `lost (${causeWords[record.cause as LossCause]}): ${where}`;
-    case 'plantChecked':
-      return `${healthWords[record.health as Health]}: ${where}`;
-    case 'harvested':
-      return `harvested ${where}`;
-    case 'marked':
-      return `marked ${where}`;
-    case 'coverOff':
-      return `cover off ${where}`;
-    case 'noted':
-      return `a note${where ? ` on ${where}` : ''}`;
-    case 'plantAdded':
-      return `added ${plural(events.filter(({ kind }) => kind === 'plantAdded').length, 'plant')}`;
-    case 'plantRemoved':
-    case 'plantDied':
-      return `${event.kind === 'plantDied' ? 'died' : 'removed'}: ${where}`;
-    case 'bedAdded':
-      return `added the bed ${String(record.name)}`;
-    case 'corrected':
-      return 'a correction';
-    case 'schoolChosen':
-      return 'a way of working';
-    default:
-      return 'the last entry';
-  }
 }
 
 /** A length of tape in the grower's units. */

@@ -12,7 +12,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { IdByKind, SubjectKind } from '@core/ids';
 import type { AnyEvent, Draft, Patch, Place, State } from '@core/ledger';
 import { mainPatch } from '@core/patch';
-import { demoStart } from '@core/simulation';
+import { DEMO_DEVICE, demoStart } from '@core/simulation';
 import { localDateOf, type LocalDate } from '@core/time';
 import { DemoClock, realClock } from '../device/clock';
 import { browserNeighbours, LedgerStore, type Ledger } from '../store';
@@ -48,7 +48,8 @@ async function openSpace(
     neighbours: browserNeighbours(name),
     clock: demo ?? realClock,
     random: secureRandom,
-    device: prefs().device,
+    // What a visitor does in the demo is done with the phone of its growers: there is no second one to meet.
+    device: space === 'demo' ? DEMO_DEVICE : prefs().device,
     by: () => prefs().by || (space === 'demo' ? 'Visitor' : 'Grower'),
   });
   await store.open();
@@ -76,6 +77,8 @@ export interface Garden {
   record(...drafts: Draft[]): Promise<readonly AnyEvent[]>;
   /** Takes back the tap with this key, or the last one. */
   undo(key?: string): Promise<void>;
+  /** Brings back the tap with this key, if it was the last one taken back. */
+  redo(key: string): Promise<void>;
   /** Demo only: moves the clock, and lets the others in the patch do their part in the meantime. */
   moveDemoTo(time: number): Promise<void>;
 }
@@ -209,6 +212,7 @@ function useOpened(open: OpenSpace | null, prefs: Prefs | null): Garden | null {
         return events;
       },
       undo: (key) => store.undo(key),
+      redo: (key) => store.redo(key),
       async moveDemoTo(time) {
         if (!demo) return;
         const events = await store.allEvents();

@@ -83,10 +83,32 @@ test('undo withdraws the last entry whole, deletes nothing, and works after a re
   expect((await store.allEvents()).length).toBe(5);
   const again = await opened(box, noNeighbours, 2);
   expect(names(again)).toEqual(['One']);
+  // The patch itself is never taken back, however often somebody taps.
   await again.undo();
-  expect(names(again)).toEqual([]);
   await again.undo();
-  expect((await again.allEvents()).length).toBe(6);
+  expect(names(again)).toEqual(['One']);
+  expect((await again.allEvents()).length).toBe(5);
+});
+
+test('what was taken back can be brought back, last first, until something else is written', async () => {
+  const store = await opened(memoryBox());
+  await store.record([begin(store, 'One')]);
+  await store.record([begin(store, 'Two')]);
+  await store.record([begin(store, 'Three')]);
+  await store.undo();
+  await store.undo();
+  expect(names(store)).toEqual(['One']);
+  const [, two] = store.ledger.redoable;
+  await store.redo('another');
+  expect(names(store)).toEqual(['One']);
+  await store.redo(two?.tap.key ?? '');
+  expect(names(store)).toEqual(['One', 'Two']);
+  expect(store.ledger.undoable.at(-1)?.key).toBe(two?.tap.key);
+  // Brought back, it can be taken back again.
+  await store.undo();
+  expect(names(store)).toEqual(['One']);
+  await store.record([begin(store, 'Four')]);
+  expect(store.ledger.redoable).toEqual([]);
 });
 
 test('two tabs that record at once see each other and lose nothing', async () => {

@@ -13,13 +13,20 @@ import {
 import type { Random } from '@core/random';
 import { toInstant, type Clock } from '@core/time';
 import { isBatch, isLoose, type Origin } from './journal';
-import { LogReader, type ReaderOptions } from './logReader';
+import { beginsPatch, LogReader, type ReaderOptions } from './logReader';
 
 export interface StoreOptions extends ReaderOptions {
   readonly clock: Clock;
   readonly random: Random;
   readonly device: string;
   readonly by: () => string;
+}
+
+function withdrawing(events: readonly AnyEvent[]): Draft[] {
+  return events.flatMap((event): Draft[] => {
+    const subject = subjectOf(event);
+    return subject === null ? [] : [{ kind: 'withdrawn', subject, target: event.id }];
+  });
 }
 
 /** More entries than anybody makes while storage answers once. */
@@ -43,6 +50,11 @@ export class LedgerStore extends LogReader {
     return this;
   }
 
+  /** Under which name this device writes. */
+  get device(): string {
+    return this.options.device;
+  }
+
   /** The latest entries made here: what another reading of the log may not have yet. */
   get recent(): readonly AnyEvent[] {
     return this.taps.slice(-RECENT);
@@ -64,9 +76,10 @@ export class LedgerStore extends LogReader {
     const events = this.make(drafts, at);
     const entry = events.filter(({ kind }) => kind !== 'withdrawn');
     const key = this.newKey('tap');
-    if (entry.length > 0)
+    if (entry.length > 0 && !beginsPatch(this.ledger.state, entry))
       this.change({
         undoable: [...this.ledger.undoable, { key, events: entry }].slice(-this.limits.undoDepth),
+        redoable: [],
       });
     await this.put(key, events);
     return events;
@@ -94,11 +107,23 @@ export class LedgerStore extends LogReader {
     const { undoable } = this.ledger;
     const tap = key === undefined ? undoable[undoable.length - 1] : undoable.find((each) => each.key === key);
     if (!tap) return;
-    const drafts = tap.events.flatMap((event): Draft[] => {
-      const subject = subjectOf(event);
-      return subject === null ? [] : [{ kind: 'withdrawn', subject, target: event.id }];
+    const by = this.make(withdrawing(tap.events), this.options.clock.now());
+    this.change({
+      undoable: undoable.filter((each) => each !== tap),
+      redoable: [...this.ledger.redoable, { tap, by }].slice(-this.limits.undoDepth),
     });
-    this.change({ undoable: undoable.filter((each) => each !== tap) });
+    if (by.length > 0) await this.put(this.newKey('tap'), by);
+  }
+
+  /** Brings back the tap taken back last, unless its key says that it is another by now. */
+  async redo(key: string): Promise<void> {
+    const last = this.ledger.redoable.at(-1);
+    if (last?.tap.key !== key) return;
+    this.change({
+      undoable: [...this.ledger.undoable, last.tap].slice(-this.limits.undoDepth),
+      redoable: this.ledger.redoable.slice(0, -1),
+    });
+    const drafts = withdrawing(last.by);
     if (drafts.length > 0) await this.put(this.newKey('tap'), this.make(drafts, this.options.clock.now()));
   }
 

@@ -12,6 +12,7 @@ import {
   type AnyEvent,
   type State,
 } from '@core/ledger';
+import { mainPatch } from '@core/patch';
 import { isBatch, Journal } from './journal';
 import type { Neighbours } from './neighbours';
 import type { Box } from './port';
@@ -48,11 +49,27 @@ export interface Tap {
   readonly events: readonly AnyEvent[];
 }
 
+/** A tap taken back, and the events that did it. */
+export interface Undone {
+  readonly tap: Tap;
+  readonly by: readonly AnyEvent[];
+}
+
+/** The patch itself is no slip of the finger: the tap that began it is never offered to be taken back. */
+export function beginsPatch(state: State, events: readonly AnyEvent[]): boolean {
+  const main = mainPatch(state)?.id;
+  return events.some(
+    (event) => isKnown(event) && event.kind === 'patchBegun' && (main === undefined || event.patch === main),
+  );
+}
+
 /** What the screens see; a new object on every change. */
 export interface Ledger {
   readonly state: State;
   /** Taps made here that can be taken back, latest last. Never what came from a file. */
   readonly undoable: readonly Tap[];
+  /** Taps taken back since the last entry, which can be brought back, latest last. Not kept over a reload. */
+  readonly redoable: readonly Undone[];
   /** Entries on the screen that storage has not answered for yet. */
   readonly waiting: readonly AnyEvent[];
   /** Entries that storage refused; kept here, in the export, and tried again on the next tap. */
@@ -67,6 +84,7 @@ export interface Ledger {
 const EMPTY: Ledger = {
   state: emptyState(),
   undoable: [],
+  redoable: [],
   waiting: [],
   unsaved: [],
   trouble: null,
@@ -282,7 +300,7 @@ export class LogReader {
     const { batches } = await this.journal.read(keys);
     return [...batches]
       .map(([key, events]): Tap => ({ key, events: events.filter((event) => stands(state, event)) }))
-      .filter(({ events }) => events.length > 0)
+      .filter(({ events }) => events.length > 0 && !beginsPatch(state, events))
       .slice(-this.limits.undoDepth);
   }
 }

@@ -1,10 +1,10 @@
 import { View } from 'react-native';
 import { LOOK_RESULTS, type LookResult } from '@core/ledger';
-import { nextMarkIn } from '@core/purity';
 import type { OwedLook } from '@core/rounds';
 import { plantName } from '@core/patch';
 import { DEMO_SEED, lookOn, trueOutcome } from '@core/simulation';
 import { useGarden } from '@/data/garden/garden';
+import { useNextMark } from '@/data/garden/nextMark';
 import { Badge, Card, Button, Tile, Tiles } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
@@ -22,6 +22,7 @@ export function LookRow({
   markWhenGrowing: boolean;
 }) {
   const { state, place, demo, record } = useGarden();
+  const mark = useNextMark();
   const { crop, variety } = growing;
   return (
     <Card>
@@ -67,9 +68,9 @@ export function LookRow({
           />
         ))}
       </Tiles>
-      {markWhenGrowing && flower.mark === null ? (
+      {markWhenGrowing && flower.mark === null && flower.pollinations.at(-1)?.purpose === 'seed' ? (
         <Button
-          title={`It grows: put mark ${nextMarkIn(state)} on`}
+          title={`It grows: put mark ${mark} on`}
           small
           onPress={() =>
             void record(
@@ -77,7 +78,7 @@ export function LookRow({
               {
                 kind: 'marked',
                 flower: flower.id,
-                mark: nextMarkIn(state),
+                mark,
               },
             )
           }

@@ -1,15 +1,21 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { hasTrusses, type Tool } from '@core/crops';
+import { hasCone, hasTrusses, kitchenSeconds, kitchenStep, kitchenTools, type Tool } from '@core/crops';
 import type { Draft } from '@core/ledger';
 import { plantName } from '@core/patch';
-import { kitchenTools, SECONDS_A_FLOWER, type KitchenPlant } from '@core/kitchen';
+import type { KitchenPlant } from '@core/kitchen';
+import type { PlantId } from '@core/ids';
+import { pollenOnTool } from '@core/purity';
 import { holdSeconds } from '@core/rounds';
+import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
-import { Card, Button, Notice, Stepper, Tile, Tiles } from '../controls';
+import { Card, Button, Notice, Row, Stepper, Tile, Tiles } from '../controls';
+import { CoverAdvice } from '../patch/CoverAdvice';
 import { HoldTimer } from '../round/HoldTimer';
 import { Txt, useColours } from '../theme';
 import { plural, toolWords } from '../words';
+import { FemaleRows } from './FemaleRows';
+import { MalesButton, PickedSheet } from './PickedSheet';
 
 /** More plants than this are counted together, until somebody asks for them one by one. */
 const SHOWN_ONE_BY_ONE = 8;
@@ -24,6 +30,18 @@ export function StandTally({ plants }: { plants: readonly KitchenPlant[] }) {
   const [choosing, setChoosing] = useState(false);
   const [truss, setTruss] = useState<number | null>(first.lastTruss);
   const [each, setEach] = useState(plants.length <= SHOWN_ONE_BY_ONE);
+  // A vine's females are few and looked at later: flower by flower, unless there are very many plants.
+  const vine = crop.family === 'cucurbit';
+  const [counting, setCounting] = useState(!vine || plants.length > SHOWN_ONE_BY_ONE);
+  const [saidTool, setSaidTool] = useState(false);
+  const [puff, setPuff] = useState<boolean | null>(null);
+  const [from, setFrom] = useState<PlantId | null>(null);
+  const [picking, setPicking] = useState(false);
+  const { state, place, today: date } = useGarden();
+  const seed = first.growing.stand.reason !== 'fruit';
+  const carried = pollenOnTool(state, place.zone, date);
+  const foreign =
+    carried && carried.variety !== variety.id ? state.varieties.get(carried.variety) : undefined;
   const trusses = hasTrusses(crop);
   const hold = holdSeconds(tool);
   const today = plants.reduce((sum, plant) => sum + plant.today, 0);
@@ -35,6 +53,7 @@ export function StandTally({ plants }: { plants: readonly KitchenPlant[] }) {
         tool,
         flowers,
         truss: trusses ? truss : null,
+        ...(puff === null ? {} : { puff }),
       })),
     );
   return (
@@ -43,7 +62,7 @@ export function StandTally({ plants }: { plants: readonly KitchenPlant[] }) {
         <View style={{ flex: 1 }}>
           <Txt size="heading">{variety.name}</Txt>
           <Txt size="label" tone="muted">
-            {bed.name} · {toolWords[tool]}, about {SECONDS_A_FLOWER[tool] ?? 5} s a flower
+            {bed.name} · {toolWords[tool]}, about {kitchenSeconds(tool)} s a flower
           </Txt>
         </View>
         <Button
@@ -58,6 +77,14 @@ export function StandTally({ plants }: { plants: readonly KitchenPlant[] }) {
         </Txt>
       </View>
       {problem ? <Notice tone="brick" text={problem} /> : null}
+      {foreign && tool !== 'shaking' && tool !== 'vibration' && tool !== 'fan' ? (
+        <Notice
+          tone="pollen"
+          text={`The last thing your hands did carries ${foreign.name} pollen: wipe them, and take another dry brush or fresh males for ${variety.name}.`}
+        />
+      ) : null}
+      <Txt size="label">{kitchenStep(crop, tool, !first.insectsOut)}</Txt>
+      <CoverAdvice growing={first.growing} />
       {choosing ? (
         <Tiles question="Worked with">
           {kitchenTools(crop).map((one) => (
@@ -68,6 +95,7 @@ export function StandTally({ plants }: { plants: readonly KitchenPlant[] }) {
               chosen={tool === one}
               onPress={() => {
                 setTool(one);
+                setSaidTool(true);
                 setChoosing(false);
               }}
               minWidth={84}
@@ -86,33 +114,99 @@ export function StandTally({ plants }: { plants: readonly KitchenPlant[] }) {
         />
       ) : null}
       {hold ? <HoldTimer seconds={hold} verb={tool === 'vibration' ? 'Vibrate' : 'Brush'} /> : null}
-      {plants.length > 1 ? (
-        <TallyRow
-          name={`All ${plants.length} plants, each`}
-          label={`each plant of ${variety.name}`}
-          busy={busy}
-          onAdd={(n) => void add(n, plants)}
-        />
+      {hasCone(crop) && tool === 'vibration' ? (
+        <Tiles question="A puff of pollen?">
+          <Tile
+            title="seen"
+            small
+            chosen={puff === true}
+            onPress={() => setPuff(puff === true ? null : true)}
+          />
+          <Tile
+            title="none seen"
+            small
+            chosen={puff === false}
+            onPress={() => setPuff(puff === false ? null : false)}
+          />
+        </Tiles>
       ) : null}
-      {each
-        ? plants.map((plant) => (
-            <TallyRow
-              key={plant.growing.plant.id}
-              name={`Plant ${plant.growing.plant.label}`}
-              label={plantName(plant.growing)}
-              today={plant.today}
-              busy={busy}
-              onAdd={(n) => void add(n, [plant])}
+      {vine && !counting && seed && plants.length > 1 ? (
+        <Tiles question="Pollen from (may be left out)">
+          {plants.slice(0, SHOWN_ONE_BY_ONE).map(({ growing: { plant } }) => (
+            <Tile
+              key={plant.id}
+              title={`plant ${plant.label}`}
+              small
+              chosen={from === plant.id}
+              onPress={() => setFrom(from === plant.id ? null : plant.id)}
             />
-          ))
-        : null}
-      {plants.length > SHOWN_ONE_BY_ONE ? (
+          ))}
+        </Tiles>
+      ) : null}
+      {counting ? (
+        <>
+          {plants.length > 1 ? (
+            <TallyRow
+              name={`All ${plants.length} plants, each`}
+              label={`each plant of ${variety.name}`}
+              busy={busy}
+              onAdd={(n) => void add(n, plants)}
+            />
+          ) : null}
+          {each
+            ? plants.map((plant) => (
+                <TallyRow
+                  key={plant.growing.plant.id}
+                  name={`Plant ${plant.growing.plant.label}`}
+                  label={plantName(plant.growing)}
+                  today={plant.today}
+                  busy={busy}
+                  onAdd={(n) => void add(n, [plant])}
+                />
+              ))
+            : null}
+          {plants.length > SHOWN_ONE_BY_ONE ? (
+            <Button
+              title={each ? 'Only together' : 'Plant by plant'}
+              look="quiet"
+              small
+              onPress={() => setEach(!each)}
+            />
+          ) : null}
+        </>
+      ) : (
+        plants.map((plant) => (
+          <FemaleRows
+            key={plant.growing.plant.id}
+            plant={{ ...plant, tool }}
+            from={from}
+            saidTool={saidTool}
+            busy={busy}
+            onSave={(...drafts) => void save(...drafts)}
+          />
+        ))
+      )}
+      <Row>
+        {vine && !seed ? (
+          <Button
+            title={counting ? 'Flower by flower' : 'Only count them'}
+            look="quiet"
+            small
+            label={`${variety.name}: ${counting ? 'flower by flower' : 'only count them'}`}
+            onPress={() => setCounting(!counting)}
+          />
+        ) : null}
         <Button
-          title={each ? 'Only together' : 'Plant by plant'}
+          title="Fruit picked"
           look="quiet"
           small
-          onPress={() => setEach(!each)}
+          label={`Fruit picked from ${variety.name}`}
+          onPress={() => setPicking(true)}
         />
+        {vine ? <MalesButton stand={first.growing.stand.id} name={variety.name} /> : null}
+      </Row>
+      {picking ? (
+        <PickedSheet stand={first.growing.stand.id} name={variety.name} onClose={() => setPicking(false)} />
       ) : null}
     </Card>
   );

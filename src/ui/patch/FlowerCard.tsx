@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { isEdible } from '@core/crops';
+import { isEdible, reasonsOf } from '@core/crops';
 import { fateOf, workedOn } from '@core/fruitset';
 import {
   LOOK_RESULTS,
@@ -9,34 +9,25 @@ import {
   type Flower,
   type LedgerEvent,
   type LookResult,
-  type State,
 } from '@core/ledger';
-import { growing as growingOf, plantName, reasonFor, type Growing } from '@core/patch';
+import { plantName, reasonFor, type Growing } from '@core/patch';
+import { markMissing } from '@core/purity';
 import { clockText, daysBetween, localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
-import { Badge, Card, Field, Button, Notice, Row, Sheet, Stepper, Tile, Tiles } from '../controls';
+import { useNextMark } from '@/data/garden/nextMark';
+import { Badge, Card, Field, Button, Notice, Row, Tile, Tiles } from '../controls';
 import { CauseSheet } from '../fruit/CauseSheet';
 import { Txt, useColours } from '../theme';
 import { FitnessLine } from './FitnessLine';
-import {
-  causeWords,
-  checkWords,
-  closureWords,
-  shutWords,
-  fateWords,
-  flowerPlace,
-  lookWords,
-  plural,
-  sexWords,
-  stageWords,
-  toolWords,
-} from '../words';
+import { MendSheet } from './MendSheet';
+import { storyWords } from './storyWords';
+import { fateWords, flowerPlace, lookWords, plural, reasonWords, sexWords } from '../words';
 
 const MM_PER_INCH = 25.4;
 
 /** The story of one flower, entry by entry; what was wrong can be put right or taken back, and stays on record. */
 export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growing }) {
-  const { state, place, today, prefs, record } = useGarden();
+  const { state, place, today, prefs, patch, record } = useGarden();
   const colours = useColours();
   const [asking, setAsking] = useState<LookResult | 'lost' | null>(null);
   const [mending, setMending] = useState<LedgerEvent | null>(null);
@@ -51,6 +42,13 @@ export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growi
   const typed = Number(size.replace(',', '.'));
   const sizeMm =
     size.trim() === '' || !(typed >= 0) ? null : Math.min(5000, us ? typed * MM_PER_INCH : typed);
+  const mark = useNextMark();
+  const owed = markMissing(flower, patch?.schools.marking === 'when-growing');
+  const mayMark =
+    flower.mark === null &&
+    flower.pollinations.at(-1)?.purpose === 'seed' &&
+    !flower.lost &&
+    !flower.harvested;
   const look = (result: LookResult) => {
     if (result === 'yellowing' || result === 'gone') setAsking(result);
     else {
@@ -124,6 +122,37 @@ export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growi
           </View>
         );
       })}
+      {mayMark ? (
+        <Notice
+          tone={owed ? 'pollen' : 'leaf'}
+          text={
+            owed
+              ? 'It has no mark yet: nothing else will tell it from the rest.'
+              : 'It can have its mark now, or once it grows.'
+          }
+        >
+          <Button
+            title={`Put mark ${mark} on`}
+            small
+            onPress={() => void record({ kind: 'marked', flower: flower.id, mark })}
+          />
+        </Notice>
+      ) : null}
+      {flower.sex !== 'male' && !flower.lost && !flower.harvested && reasonsOf(growing.crop).length > 1 ? (
+        <Tiles question="This flower is for">
+          {reasonsOf(growing.crop)
+            .filter((each) => each !== 'cross' || growing.stand.reason === 'cross')
+            .map((each) => (
+              <Tile
+                key={each}
+                title={reasonWords[each]}
+                small
+                chosen={reasonFor(flower, growing) === each}
+                onPress={() => void record({ kind: 'reasonSet', subject: flower.id, reason: each })}
+              />
+            ))}
+        </Tiles>
+      ) : null}
       {fate !== null && !flower.harvested ? (
         <>
           <Tiles question={`How is it now${day === null ? '' : `, day ${day}`}?`}>
@@ -192,94 +221,9 @@ export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growi
           void record(...seen, { kind: 'lost', flower: flower.id, cause });
         }}
       />
-      {mending ? <MendSheet event={mending} flower={flower} onClose={() => setMending(null)} /> : null}
+      {mending ? (
+        <MendSheet event={mending} flower={flower} growing={growing} onClose={() => setMending(null)} />
+      ) : null}
     </Card>
   );
-}
-
-/** Takes an entry back, or puts its time or node right. What it said before stays in the log. */
-function MendSheet({ event, flower, onClose }: { event: LedgerEvent; flower: Flower; onClose: () => void }) {
-  const { state, record, now } = useGarden();
-  const [minutes, setMinutes] = useState(0);
-  const node = event.kind === 'flowerSeen' ? event.node : undefined;
-  const [newNode, setNewNode] = useState(node ?? 0);
-  const changes = {
-    ...(minutes === 0 ? {} : { at: new Date(Date.parse(event.at) - minutes * 60_000).toISOString() }),
-    ...(node === undefined || newNode === (node ?? 0) ? {} : { node: newNode }),
-  };
-  const late = Date.parse(event.at) - minutes * 60_000 > now + 60_000;
-  const done = (work: Promise<unknown>) => void work.then(onClose);
-  return (
-    <Sheet open onClose={onClose} title="Mend this entry">
-      <Txt>{storyWords(state, event)}</Txt>
-      <Stepper
-        label="It was earlier, by minutes"
-        value={minutes}
-        least={-600}
-        most={600}
-        onChange={setMinutes}
-      />
-      {node === undefined ? null : (
-        <Stepper label="Node" value={newNode} least={0} most={200} onChange={setNewNode} />
-      )}
-      {late ? (
-        <Notice
-          tone="brick"
-          text="That is later than now. A flower can only be written down once it was seen. When was it?"
-        />
-      ) : null}
-      <Button
-        title="Correct it"
-        look="main"
-        disabled={Object.keys(changes).length === 0 || late}
-        onPress={() => done(record({ kind: 'corrected', subject: flower.id, target: event.id, changes }))}
-      />
-      <Button
-        title="Take it back"
-        look="danger"
-        onPress={() => done(record({ kind: 'withdrawn', subject: flower.id, target: event.id }))}
-      />
-      <Txt size="label" tone="muted">
-        Nothing is deleted: what it said before stays in the log, as the proof of purity may hang on it.
-      </Txt>
-    </Sheet>
-  );
-}
-
-function storyWords(state: State, event: LedgerEvent): string {
-  switch (event.kind) {
-    case 'flowerSeen':
-      return `Seen: ${sexWords[event.sex]}, ${stageWords[event.stage]}${event.node === null ? '' : `, node ${event.node}`}`;
-    case 'flowerShut':
-      return `Shut with ${closureWords[event.closure]}`;
-    case 'closureChecked':
-      return `Closure: ${checkWords[event.result]}`;
-    case 'pollinated': {
-      const fathers = event.fathers.map(({ plant, males }) => {
-        const father = growingOf(state, plant);
-        return `${father ? plantName(father) : 'a plant'} (${plural(males, 'male')})`;
-      });
-      return [
-        `Pollinated from ${fathers.join(', ') || 'no father written down'}${event.tool ? ` with ${toolWords[event.tool]}` : ''}`,
-        event.shutAgain === undefined
-          ? 'shut again or not: not recorded'
-          : shutWords(event.shutAgain ?? 'open'),
-        ...(event.purpose === 'kitchen' ? ['for the kitchen'] : []),
-      ].join('; ');
-    }
-    case 'marked':
-      return `Marked ${event.mark}`;
-    case 'coverOff':
-      return 'Cover taken off';
-    case 'lookedAt':
-      return `Looked at: ${lookWords[event.result]}${event.sizeMm === null ? '' : `, ${Math.round(event.sizeMm)} mm`}`;
-    case 'lost':
-      return `Lost: ${causeWords[event.cause]}`;
-    case 'harvested':
-      return `Harvested for ${event.harvestFor === 'seed' ? 'seed' : 'the kitchen'}`;
-    case 'noted':
-      return event.text;
-    default:
-      return event.kind;
-  }
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { reasonsOf } from '@core/crops';
 import { LOSS_CAUSES } from '@core/ledger';
 import { plantName, type Growing } from '@core/patch';
 import { useDraft } from '@/data/device/draft';
@@ -7,7 +8,7 @@ import { useGarden } from '@/data/garden/garden';
 import { Card, Field, Button, Row, Sheet, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 import { HealthTiles } from './HealthTiles';
-import { causeWords } from '../words';
+import { causeWords, reasonWords } from '../words';
 
 /** What can be said of the plant itself: its health, a note, another name, its end. */
 export function PlantEdit({ growing }: { growing: Growing }) {
@@ -35,6 +36,19 @@ export function PlantEdit({ growing }: { growing: Growing }) {
         </Txt>
       ) : (
         <HealthTiles plant={plant} question="Health: only healthy plants make seed mothers" />
+      )}
+      {plant.ended || reasonsOf(growing.crop).length < 2 ? null : (
+        <Tiles question="This plant is for">
+          {reasonsOf(growing.crop).map((each) => (
+            <Tile
+              key={each}
+              title={reasonWords[each]}
+              small
+              chosen={growing.stand.reason === each}
+              onPress={() => void record({ kind: 'reasonSet', subject: plant.id, reason: each })}
+            />
+          ))}
+        </Tiles>
       )}
       {plant.notes.map((note) => (
         <Txt key={note.event}>“{note.text}”</Txt>

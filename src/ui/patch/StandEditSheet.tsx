@@ -53,7 +53,8 @@ export function StandEditSheet({
       });
     }
     if (reason !== stand.reason) {
-      drafts.push({ kind: 'corrected', subject: stand.id, target: stand.event, changes: { reason } });
+      // From now on: what was worked before stays what it was worked for.
+      drafts.push({ kind: 'reasonSet', subject: stand.id, reason });
     }
     if (drafts.length > 0) await record(...drafts);
     onClose();

@@ -4,7 +4,6 @@ import type { Draft } from '@core/ledger';
 import { fatherVarietyOf, plantName } from '@core/patch';
 import { lastTool, saidTool } from '@core/fruitset';
 import { malesFor } from '@core/goals';
-import { nextMarkIn } from '@core/purity';
 import {
   fathersFor,
   goneDrafts,
@@ -21,6 +20,7 @@ import { closureAtDawn, DEMO_SEED } from '@core/simulation';
 import type { DawnPlan } from '@/data/round/dawnPlan';
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
+import { useNextMark } from '@/data/garden/nextMark';
 import { useRecording } from '@/data/garden/useRecording';
 import { useWeather } from '@/data/weather/weather';
 import { Button, Notice } from '../controls';
@@ -69,7 +69,7 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
       ? matched
       : suggestFathers(offers, malesFor(state, crop, growing.stand.goal).value);
   }, [match, flower.id, state, offers, crop, growing.stand.goal]);
-  const mark = useMemo(() => nextMarkIn(state), [state]);
+  const mark = useNextMark();
 
   const index = numbered.indexOf(flower.id);
   const before = numbered[index - 1];

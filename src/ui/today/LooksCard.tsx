@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import type { CountDue } from '@core/fruitset';
 import type { OwedLook } from '@core/rounds';
 import { plantName } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
@@ -10,12 +11,30 @@ import { Txt, useColours, useIsWide } from '../theme';
 import { flowerPlace, plural } from '../words';
 
 /** Fruit that is owed a look today. */
-export function LooksCard({ owed, onOpen }: { owed: readonly OwedLook[]; onOpen: () => void }) {
+export function LooksCard({
+  owed,
+  counts,
+  unmarked,
+  onOpen,
+}: {
+  owed: readonly OwedLook[];
+  /** Counted flowers that can be looked at now. */
+  counts: readonly CountDue[];
+  /** Seed fruits without their mark. */
+  unmarked: number;
+  onOpen: () => void;
+}) {
   const { place } = useGarden();
   const colours = useColours();
   const shown = useIsWide() ? 8 : 4;
   const lookDays = useLookDays();
-  if (owed.length === 0) {
+  const more = [
+    ...counts.map(
+      ({ growing, worked }) => `${growing.variety.name}: about ${worked} counted, how many grow?`,
+    ),
+    ...(unmarked > 0 ? [`${plural(unmarked, 'seed fruit', 'seed fruits')} without a mark`] : []),
+  ];
+  if (owed.length === 0 && more.length === 0) {
     return (
       <Card>
         <Txt size="heading">No fruit to look at</Txt>
@@ -27,10 +46,14 @@ export function LooksCard({ owed, onOpen }: { owed: readonly OwedLook[]; onOpen:
   return (
     <Card>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'baseline', gap: 8 }}>
-        <Txt size="heading">{plural(owed.length, 'fruit', 'fruits')} to look at</Txt>
-        <Txt size="label" tone="muted">
-          {plural(verdicts, 'verdict')} due
+        <Txt size="heading">
+          {owed.length > 0 ? `${plural(owed.length, 'fruit', 'fruits')} to look at` : 'To look at'}
         </Txt>
+        {owed.length > 0 ? (
+          <Txt size="label" tone="muted">
+            {plural(verdicts, 'verdict')} due
+          </Txt>
+        ) : null}
       </View>
       {owed.slice(0, shown).map(({ flower, growing, due }) => (
         <View
@@ -59,7 +82,14 @@ export function LooksCard({ owed, onOpen }: { owed: readonly OwedLook[]; onOpen:
           </Txt>
         </View>
       ))}
-      <Button title={`Look at ${owed.length === 1 ? 'it' : `all ${owed.length}`}`} onPress={onOpen} />
+      {more.map((words) => (
+        <Txt key={words}>{words}</Txt>
+      ))}
+      <Button
+        title={owed.length === 0 ? 'Open' : `Look at ${owed.length === 1 ? 'it' : `all ${owed.length}`}`}
+        label={owed.length === 0 ? 'Open: what to look at' : undefined}
+        onPress={onOpen}
+      />
     </Card>
   );
 }

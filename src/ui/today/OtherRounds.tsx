@@ -7,7 +7,6 @@ import type { Place, State } from '@core/ledger';
 import { walkOrder } from '@core/patch';
 import { cornDay } from '@core/corn';
 import { crossDay } from '@core/crosses';
-import { kitchenRound } from '@core/kitchen';
 import { clockText, type LocalDate } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { Badge, Card, Button } from '../controls';
@@ -22,17 +21,15 @@ interface Other {
   readonly from: number | null;
 }
 
-/** The rounds beside the vines': corn, crosses, kitchen; each with what it asks for today and from when. */
+/** The rounds beside the vines': corn and crosses; each with what it asks for today and from when. */
 export function OtherRounds({ morning }: { morning: BloomDay }) {
   const { state, place, now, prefs, today } = useGarden();
   const router = useRouter();
   const rows = useMemo(
     () =>
-      [
-        cornRow(state, place, today, morning, now),
-        crossRow(state, place, today),
-        kitchenRow(state, place, today),
-      ].filter((row) => row !== null),
+      [cornRow(state, place, today, morning, now), crossRow(state, place, today)].filter(
+        (row) => row !== null,
+      ),
     [state, place, today, morning, now],
   );
   if (rows.length === 0) return null;
@@ -87,16 +84,4 @@ function crossRow(state: State, place: Place, today: LocalDate): Other | null {
     cross.bagsOff.length > 0 ? `${plural(cross.bagsOff.length, 'bag')} to take off` : null,
   ].filter(Boolean);
   return { name: 'Crosses', what: parts.join(', ') || 'nothing due', path: '/crosses', from };
-}
-
-function kitchenRow(state: State, place: Place, today: LocalDate): Other | null {
-  const kitchen = kitchenRound(state, place.zone, today);
-  if (kitchen.length === 0) return null;
-  const done = kitchen.reduce((sum, plant) => sum + plant.today, 0);
-  return {
-    name: 'Kitchen round',
-    what: `${plural(kitchen.length, 'plant')}, ${plural(done, 'flower')} worked today`,
-    path: '/kitchen',
-    from: null,
-  };
 }

@@ -1,9 +1,10 @@
 import { View } from 'react-native';
 import { closureFacts } from '@core/crops';
-import { nextMarkIn } from '@core/purity';
 import type { PollinationRound, Round } from '@core/rounds';
 import { clockText } from '@core/time';
+import { reasonFor } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
+import { useNextMark } from '@/data/garden/nextMark';
 import { useChangePrefs } from '@/data/device/prefs';
 import { Badge, Card, Button, Row, Stat, Stepper } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
@@ -48,7 +49,7 @@ export function RoundCard({ round, onStart }: { round: Round; onStart: () => voi
 }
 
 function PollinationCard({ round, onStart }: { round: PollinationRound; onStart: () => void }) {
-  const { state, place, prefs, now } = useGarden();
+  const { place, prefs, now, patch } = useGarden();
   const time = (epochMs: number) => clockText(epochMs, place.zone, prefs.clock === '12');
   const { toDo, males, fatherPlants, startBy, kind, window } = round;
   const changePrefs = useChangePrefs();
@@ -61,10 +62,13 @@ function PollinationCard({ round, onStart }: { round: PollinationRound; onStart:
     (sum, { flower }) => sum + closureFacts(flower.shuttings[0]?.closure ?? 'tape').tapeCm,
     0,
   );
-  const mark = nextMarkIn(state);
+  const mark = useNextMark();
+  const markNow =
+    patch?.schools.marking !== 'when-growing' &&
+    toDo.some((stop) => reasonFor(stop.flower, stop.growing) !== 'fruit');
   const pockets = [
     tapeCm > 0 ? `${tapeText(tapeCm, prefs.units)} tape` : null,
-    `${plural(toDo.length, 'mark')} (from ${mark})`,
+    markNow ? `${plural(toDo.length, 'mark')} (from ${mark})` : null,
     varieties > 1 ? `a clean brush for each of ${varieties} varieties` : 'a clean dry brush',
   ].filter((each) => each !== null);
   const tomorrow = startBy - now > 12 * 3_600_000;

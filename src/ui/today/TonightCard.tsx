@@ -1,22 +1,26 @@
 import { View } from 'react-native';
 import type { TonightPlan } from '@core/goals';
 import { useGarden } from '@/data/garden/garden';
+import { useNextMark } from '@/data/garden/nextMark';
 import { Card, Row, Stat } from '../controls';
 import { Txt, useColours } from '../theme';
 import { closureWords, plural, tapeText } from '../words';
 
 /** What to shut this evening, by variety, and what goes into the pockets for it. */
 export function TonightCard({ plan }: { plan: TonightPlan | null }) {
-  const { prefs } = useGarden();
+  const { prefs, patch } = useGarden();
+  const firstMark = useNextMark();
   const colours = useColours();
   if (!plan || plan.varieties.length === 0) return null;
-  const { tapeCm, bags, marks, firstMark, brushes } = plan.pockets;
+  const { tapeCm, bags, marks, brushes } = plan.pockets;
   const females = plan.varieties.reduce((sum, each) => sum + each.females, 0);
   const males = plan.varieties.reduce((sum, each) => sum + each.males, 0);
   const pockets = [
     tapeCm > 0 ? `${tapeText(tapeCm, prefs.units)} tape` : null,
     ...bags.map(({ closure, count }) => plural(count, closureWords[closure])),
-    marks > 0 ? `${plural(marks, 'mark')} (from ${firstMark})` : null,
+    marks > 0 && patch?.schools.marking !== 'when-growing'
+      ? `${plural(marks, 'mark')} (from ${firstMark})`
+      : null,
     brushes > 0 ? plural(brushes, 'brush', 'brushes') : null,
   ].filter(Boolean);
   return (

@@ -10,13 +10,14 @@ import {
   type Closure,
 } from '@core/crops';
 import { workedForKitchen, type Flower } from '@core/ledger';
-import { flowersOn, hasFlowersOf, plantName, type Growing } from '@core/patch';
+import { coversFor, flowersOn, hasFlowersOf, plantName, type Growing } from '@core/patch';
 import { awaitedBuds, bearingSex, eveningDrafts, sameBud, writtenOn, type EveningSight } from '@core/rounds';
 import type { PlantTonight } from '@core/goals';
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { Card, Button, Notice, Row, Sheet, Stepper } from '../controls';
+import { CoverAdvice } from '../patch/CoverAdvice';
 import { HealthTiles } from '../patch/HealthTiles';
 import { Page } from '../Page';
 import { Txt } from '../theme';
@@ -86,7 +87,18 @@ export function WalkPlant({
     () => awaitedBuds(flowers, crop, state, today, place.zone),
     [flowers, crop, state, today, place.zone],
   );
-  const advice = eveningAdvice(crop, value.sex, value.stage, stand.reason);
+  // Flowers that a record is open for: work on one of these nodes is work on that very flower.
+  const unworked = useMemo(
+    () =>
+      flowers.filter(
+        (flower) =>
+          flower.sex === bearer && flower.pollinations.length === 0 && !flower.lost && !flower.missed,
+      ),
+    [flowers, bearer],
+  );
+  const forFruit = stand.reason === 'fruit';
+  const covers = useMemo(() => coversFor(state, growing, today).needed, [state, growing, today]);
+  const advice = eveningAdvice(crop, value.sex, value.stage, stand.reason, covers);
   const special = systemAdvice(variety.system ?? crop.sexSystem.value, value.sex, stand.reason);
   const doubtful = plant.health === 'doubtful' || plant.health === 'sick';
 
@@ -100,10 +112,12 @@ export function WalkPlant({
     setAgain({ sight: { ...sight, node: null, ovaryMm: null }, shut });
     clear();
   };
-  const workNow = async () => {
-    const flower = newId('flower');
+  const openNow = { ...value, sex: bearer, stage: 'open' as const };
+  const workNow = async (bud: Flower | null = sameBud(openNow, unworked)) => {
+    const flower = bud?.id ?? newId('flower');
+    const node = bud?.node ?? value.node;
     const saved = await record(
-      { kind: 'flowerSeen', flower, plant: plant.id, sex: bearer, stage: 'open', node: value.node },
+      { kind: 'flowerSeen', flower, plant: plant.id, sex: bearer, stage: 'open', node },
       workedForKitchen(flower),
     );
     if (saved) clear();
@@ -112,8 +126,16 @@ export function WalkPlant({
   const what =
     value.sex === 'male' ? plural(value.count, crop.family === 'corn' ? 'tassel' : 'male') : `this ${one}`;
   const shutTitle = `Shut ${what} with ${closureWords[closure]}`;
-  const noteTitle = value.sex === 'male' ? `Count ${what}, not shut` : 'Note it';
-  const mayShut = advice.shutTonight || value.stage === 'green' || stand.reason === 'fruit';
+  const noteTitle =
+    value.sex === 'male'
+      ? `Count ${what}, not shut`
+      : (forFruit || !covers) && value.stage === 'coloured'
+        ? 'Note it for tomorrow morning'
+        : 'Note it';
+  // Seed is not taken from a sick plant: the main key does not offer it.
+  const sick = plant.health === 'sick' && value.sex !== 'male';
+  const leaveTitle = 'Leave it: note it only';
+  const mayShut = advice.shutTonight || value.stage === 'green' || forFruit;
   return (
     <Page
       title={plantName(growing)}
@@ -130,12 +152,21 @@ export function WalkPlant({
       side={side}
       foot={
         <>
-          <Button
-            title={advice.shutTonight ? shutTitle : noteTitle}
-            look="main"
-            busy={busy}
-            onPress={() => void save(value, advice.shutTonight)}
-          />
+          {forFruit && value.stage === 'open' && value.sex !== 'male' && isEdible(crop) ? (
+            <Button
+              title="Pollinated now, for the kitchen"
+              look="main"
+              busy={busy}
+              onPress={() => void workNow()}
+            />
+          ) : (
+            <Button
+              title={sick ? leaveTitle : advice.shutTonight ? shutTitle : noteTitle}
+              look="main"
+              busy={busy}
+              onPress={() => void save(value, advice.shutTonight && !sick)}
+            />
+          )}
           <Row gap={8} style={{ flexWrap: 'nowrap' }}>
             <Button title="Back" disabled={onBack === null} onPress={() => onBack?.()} />
             <Button title={onNext ? 'Next plant' : 'Finish the walk'} grow onPress={onNext ?? onLeave} />
@@ -157,20 +188,25 @@ export function WalkPlant({
           />
         </Card>
       ) : null}
+      <CoverAdvice growing={growing} />
       {plan ? <PlannedHere plan={plan} /> : null}
       {awaited.length > 0 ? (
         <Card>
           <Txt size="label" tone="muted">
-            Seen before, not shut yet. Full and coloured now?
+            {forFruit
+              ? 'Seen before, not worked yet. Open now?'
+              : 'Seen before, not shut yet. Full and coloured now?'}
           </Txt>
           <Row>
             {awaited.map((flower) => (
               <Button
                 key={flower.id}
                 small
-                title={`Node ${flower.node ?? '?'}: coloured, shut it`}
+                title={`Node ${flower.node ?? '?'}: ${forFruit ? 'open, pollinated now' : covers ? 'coloured, shut it' : 'coloured, due tomorrow'}`}
                 disabled={busy}
-                onPress={() => void save({ ...first, node: flower.node }, true, flower)}
+                onPress={() =>
+                  void (forFruit ? workNow(flower) : save({ ...first, node: flower.node }, covers, flower))
+                }
               />
             ))}
           </Row>
@@ -225,7 +261,14 @@ export function WalkPlant({
           />
         ) : null}
         <Row>
-          {advice.shutTonight ? (
+          {sick && advice.shutTonight ? (
+            <Button
+              title={`${shutTitle} all the same`}
+              small
+              disabled={busy}
+              onPress={() => void save(value, true)}
+            />
+          ) : advice.shutTonight || (forFruit && value.stage === 'open') ? (
             <Button title={noteTitle} small disabled={busy} onPress={() => void save(value, false)} />
           ) : mayShut ? (
             <Button
@@ -235,7 +278,7 @@ export function WalkPlant({
               onPress={() => void save(value, true)}
             />
           ) : null}
-          {value.stage === 'open' && value.sex !== 'male' && isEdible(crop) ? (
+          {!forFruit && value.stage === 'open' && value.sex !== 'male' && isEdible(crop) ? (
             <Button
               title="Pollinated now, for the kitchen"
               small

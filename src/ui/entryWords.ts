@@ -1,0 +1,162 @@
+import { SCHOOLS } from '@core/crops';
+import { isKnown, type AnyEvent, type LedgerEvent, type State } from '@core/ledger';
+import { growing, plantName } from '@core/patch';
+import { shortDayText } from '@core/time';
+import {
+  causeWords,
+  checkWords,
+  flowerName,
+  healthWords,
+  lookWords,
+  plural,
+  reasonWords,
+  shelterWords,
+} from './words';
+
+/** Of the events of one tap that which says most of what was done. */
+const TELLING: readonly LedgerEvent['kind'][] = [
+  'patchBegun',
+  'plantAdded',
+  'pollinated',
+  'lost',
+  'harvested',
+  'flowerShut',
+];
+
+/** What one tap wrote down, for the line that offers to take it back. */
+export function entryWords(state: State, tap: readonly AnyEvent[]): string {
+  const events = tap.filter(isKnown);
+  const event =
+    TELLING.map((kind) => events.find((each) => each.kind === kind)).find((each) => each !== undefined) ??
+    events[0];
+  return event ? wordsOf(state, event, events) : tap.length > 0 ? 'an entry of a newer version' : 'nothing';
+}
+
+function wordsOf(state: State, event: LedgerEvent, events: readonly LedgerEvent[]): string {
+  const flowerAt = (id: string) => {
+    const flower = state.flowers.get(id);
+    if (flower) return flowerName(state, flower);
+    const seen = events.find((each) => each.kind === 'flowerSeen' && each.flower === id);
+    return seen?.kind === 'flowerSeen' ? plantAt(seen.plant) : 'a flower';
+  };
+  const plantAt = (id: string) => {
+    const found = growing(state, id);
+    return found ? plantName(found) : 'a plant';
+  };
+  const standAt = (id: string) => {
+    const stand = state.stands.get(id);
+    return (stand && state.varieties.get(stand.variety)?.name) ?? 'a stand';
+  };
+  const bedAt = (id: string) => state.beds.get(id)?.name ?? 'a bed';
+  switch (event.kind) {
+    case 'patchBegun':
+      return `the patch ${event.name}`;
+    case 'placeSet':
+      return `the place: ${event.place.name}`;
+    case 'schoolChosen':
+      return `a way of working: ${SCHOOLS.find(({ key }) => key === event.school)?.question ?? event.school}`;
+    case 'frostExpected':
+      return 'the first frost';
+    case 'weatherNoted': {
+      const [first, ...more] = event.days;
+      return more.length > 0
+        ? `the weather of ${events.reduce((sum, each) => sum + (each.kind === 'weatherNoted' ? each.days.length : 0), 0)} days`
+        : `the weather of ${first ? shortDayText(first.date) : 'a day'}`;
+    }
+    case 'bedAdded':
+      return `the bed ${event.name}`;
+    case 'shelterSet':
+      return `${event.shelter ? shelterWords[event.shelter] : 'open air'} over ${bedAt(event.bed)}`;
+    case 'varietyAdded':
+      return `the variety ${event.name}`;
+    case 'standAdded':
+      return `a stand of ${state.varieties.get(event.variety)?.name ?? 'a variety'}`;
+    case 'goalSet':
+      return event.goal ? `the goal of ${standAt(event.stand)}` : `no goal for ${standAt(event.stand)}`;
+    case 'reasonSet': {
+      const { subject, reason } = event;
+      const what = state.flowers.has(subject)
+        ? flowerAt(subject)
+        : state.plants.has(subject)
+          ? plantAt(subject)
+          : standAt(subject);
+      return `${what}: for ${reasonWords[reason]}`;
+    }
+    case 'clockNoted':
+      return event.what === 'insects'
+        ? 'insects about'
+        : `flowers of ${standAt(event.stand)} ${event.what === 'opened' ? 'open' : 'shut'}`;
+    case 'plantAdded': {
+      const planted = events.filter((each) => each.kind === 'plantAdded').length;
+      const named = events.find((each) => each.kind === 'varietyAdded');
+      const stand = events.find((each) => each.kind === 'standAdded');
+      const name =
+        named?.kind === 'varietyAdded'
+          ? named.name
+          : stand?.kind === 'standAdded'
+            ? (state.varieties.get(stand.variety)?.name ?? 'a variety')
+            : standAt(event.stand);
+      return `${plural(planted, 'plant')} of ${name}`;
+    }
+    case 'plantRemoved':
+      return `removed: ${plantAt(event.plant)}`;
+    case 'plantDied':
+      return `died: ${plantAt(event.plant)}`;
+    case 'plantChecked':
+      return `${healthWords[event.health]}: ${plantAt(event.plant)}`;
+    case 'malesCounted':
+      return `counted ${plural(event.count, 'male')}, ${plantAt(event.plant)}`;
+    case 'tallied': {
+      const tallies = events.filter((each) => each.kind === 'tallied');
+      return tallies.length > 1
+        ? `${plural(event.flowers, 'flower')} worked on each of ${plural(tallies.length, 'plant')}`
+        : `${plural(event.flowers, 'flower')} worked, ${plantAt(event.plant)}`;
+    }
+    case 'groupCounted':
+      return `${event.set} of ${event.worked} set, ${event.plant ? plantAt(event.plant) : standAt(event.stand)}`;
+    case 'fruitsPicked':
+      return `picked ${plural(event.count, 'fruit', 'fruits')}, ${event.plant ? plantAt(event.plant) : standAt(event.stand)}`;
+    case 'malesPicked':
+      return `picked ${plural(event.count, 'male')} for the kitchen, ${standAt(event.stand)}`;
+    case 'flowerSeen':
+      return `noted ${flowerAt(event.flower)}`;
+    case 'flowerShut': {
+      const shut = events.filter((each) => each.kind === 'flowerShut').length;
+      const seen = events.find((each) => each.kind === 'flowerSeen');
+      const plant = seen?.kind === 'flowerSeen' ? plantAt(seen.plant) : flowerAt(event.flower);
+      return shut > 1 ? `shut ${shut} flowers, ${plant}` : `shut ${flowerAt(event.flower)}`;
+    }
+    case 'closureChecked': {
+      const looked = events.filter((each) => each.kind === 'closureChecked').length;
+      return looked > 1
+        ? `picked ${plural(looked, 'male')}, ${checkWords[event.result]}`
+        : `${checkWords[event.result]}: ${flowerAt(event.flower)}`;
+    }
+    case 'missed':
+      return `not worked: ${flowerAt(event.flower)}`;
+    case 'emasculated':
+      return `anthers out: ${flowerAt(event.flower)}`;
+    case 'pollinated':
+      return `pollinated ${flowerAt(event.flower)}`;
+    case 'marked':
+      return `mark ${event.mark} on ${flowerAt(event.flower)}`;
+    case 'coverOff':
+      return `cover off ${flowerAt(event.flower)}`;
+    case 'lookedAt': {
+      const looked = events.filter((each) => each.kind === 'lookedAt').length;
+      return looked > 1
+        ? `${lookWords[event.result]}: ${looked} fruits`
+        : `${lookWords[event.result]}: ${flowerAt(event.flower)}`;
+    }
+    case 'lost':
+      return `lost (${causeWords[event.cause]}): ${flowerAt(event.flower)}`;
+    case 'harvested':
+      return `harvested ${flowerAt(event.flower)}`;
+    case 'noted':
+      return 'a note';
+    case 'corrected':
+      return 'a correction';
+    case 'withdrawn':
+      return 'an entry taken back';
+  }
+}

@@ -1,0 +1,58 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { CountDue } from '@core/fruitset';
+import { shortDayText } from '@core/time';
+import { useRecording } from '@/data/garden/useRecording';
+import { Badge, Button, Card, Notice, Row } from '../controls';
+import { Txt } from '../theme';
+import { plural, toolWords } from '../words';
+import { WholeNumber } from './WholeNumber';
+
+/** Flowers that were worked and counted: of about so many, how many grow, and how many of these are bent? */
+export function CountRow({ due }: { due: CountDue }) {
+  const { busy, problem, save } = useRecording();
+  const { growing, stand, from, to, worked, how, byPlant, day } = due;
+  const [set, setSet] = useState<number | null>(null);
+  const [bent, setBent] = useState<number | null>(null);
+  const days = from === to ? shortDayText(from) : `${shortDayText(from)} to ${shortDayText(to)}`;
+  const keep = () =>
+    save({ kind: 'groupCounted', stand: stand.id, plant: null, from, to, how, worked, set: set ?? 0, bent });
+  return (
+    <Card>
+      <View style={{ flexDirection: 'row', gap: 10, alignItems: 'center' }}>
+        <View style={{ flex: 1 }}>
+          <Txt size="strong">{growing.variety.name}</Txt>
+          <Txt size="label" tone="muted">
+            {growing.bed.name} · {toolWords[how]} · {days}
+          </Txt>
+        </View>
+        <Badge text={`day ${day}`} tone="pollen" />
+      </View>
+      {problem ? <Notice tone="brick" text={problem} /> : null}
+      <Txt>{`About ${plural(worked, 'flower')} worked on ${plural(byPlant.size, 'plant')}. How many of them grow now? Those that fell or yellowed do not.`}</Txt>
+      <WholeNumber
+        label={`${growing.variety.name}: how many grow`}
+        value={set}
+        most={worked}
+        onChange={setSet}
+      />
+      <WholeNumber
+        label={`${growing.variety.name}: of these bent or small (may be left out)`}
+        value={bent}
+        most={set ?? worked}
+        onChange={setBent}
+      />
+      <Row>
+        <Button title="All of them grow" small disabled={busy} onPress={() => setSet(worked)} />
+        <Button
+          title="Keep the count"
+          look="main"
+          small
+          disabled={set === null || (bent !== null && bent > set)}
+          busy={busy}
+          onPress={() => void keep()}
+        />
+      </Row>
+    </Card>
+  );
+}

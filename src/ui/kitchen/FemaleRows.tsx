@@ -1,0 +1,155 @@
+import { View } from 'react-native';
+import { workedForKitchen, type Draft, type Flower } from '@core/ledger';
+import { plantName } from '@core/patch';
+import type { KitchenPlant, OpenFemale, OpenState } from '@core/kitchen';
+import type { PlantId } from '@core/ids';
+import { useGarden } from '@/data/garden/garden';
+import { useNextMark } from '@/data/garden/nextMark';
+import { Button, Row } from '../controls';
+import { flowerAppearance } from '../drawings/appearance';
+import { FlowerDrawing } from '../drawings/FlowerDrawing';
+import { Txt, useColours } from '../theme';
+import { flowerPlace } from '../words';
+
+const howWords: Record<OpenState, string> = {
+  due: 'should be open',
+  perhaps: 'may be open',
+  worked: 'worked',
+  passed: 'its morning has passed: what became of it?',
+};
+
+/** The females of one plant that open this morning, each with what can be said of it, and a key for one nobody noted. */
+export function FemaleRows({
+  plant: { growing, females, tool },
+  from,
+  saidTool,
+  busy,
+  onSave,
+}: {
+  plant: KitchenPlant;
+  /** The plant whose males are used, where somebody said so. */
+  from: PlantId | null;
+  /** Whether the tool was said; what was not said is not recorded. */
+  saidTool: boolean;
+  busy: boolean;
+  onSave: (...drafts: Draft[]) => void;
+}) {
+  const { newId } = useGarden();
+  const colours = useColours();
+  const mark = useNextMark();
+  const name = plantName(growing);
+  const seedStand = growing.stand.reason !== 'fruit';
+  const work = (flower: string, seed: boolean, known?: Flower): Draft[] => [
+    seed || from || saidTool
+      ? {
+          kind: 'pollinated',
+          flower,
+          fathers: from ? [{ plant: from, males: 1, flowers: [] }] : [],
+          ...(saidTool ? { tool } : {}),
+          purpose: seed ? 'seed' : 'kitchen',
+        }
+      : workedForKitchen(flower),
+    ...(seed && !known?.mark ? [{ kind: 'marked', flower, mark } as const] : []),
+  ];
+  const another = () => {
+    const flower = newId('flower');
+    onSave(
+      { kind: 'flowerSeen', flower, plant: growing.plant.id, sex: 'female', stage: 'open', node: null },
+      ...work(flower, seedStand),
+    );
+  };
+  return (
+    <View style={{ gap: 6, borderTopWidth: 1, borderTopColor: colours.rule, paddingTop: 6 }}>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+        <Txt size="strong" style={{ flex: 1 }}>
+          Plant {growing.plant.label}
+        </Txt>
+        <Button
+          title={females.length > 0 ? 'Another open one: worked' : 'An open female: worked'}
+          label={`${name}: ${females.length > 0 ? 'another' : 'an'} open female, worked${seedStand ? `, mark ${mark}` : ''}`}
+          small
+          disabled={busy}
+          onPress={another}
+        />
+      </View>
+      {females.map((each) => (
+        <FemaleRow
+          key={each.flower.id}
+          female={each}
+          name={name}
+          growing={growing}
+          mark={mark}
+          busy={busy}
+          onWorked={() => onSave(...work(each.flower.id, each.seed, each.flower))}
+          onSave={onSave}
+        />
+      ))}
+    </View>
+  );
+}
+
+function FemaleRow({
+  female: { flower, how, seed },
+  growing,
+  name,
+  mark,
+  busy,
+  onWorked,
+  onSave,
+}: {
+  female: OpenFemale;
+  growing: KitchenPlant['growing'];
+  name: string;
+  mark: string;
+  busy: boolean;
+  onWorked: () => void;
+  onSave: (...drafts: Draft[]) => void;
+}) {
+  const { place } = useGarden();
+  const where = `${name}, ${flowerPlace(flower)}`;
+  const key = (title: string, drafts: () => Draft[], more = '') => (
+    <Button
+      title={title}
+      small
+      label={`${where}: ${title.toLowerCase()}${more}`}
+      disabled={busy}
+      onPress={() => onSave(...drafts())}
+    />
+  );
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+      <FlowerDrawing
+        {...flowerAppearance(flower, growing.crop, place.zone)}
+        shape={growing.variety.shape}
+        crop={growing.crop.id}
+        size={46}
+      />
+      <View style={{ flex: 1, gap: 4 }}>
+        <Txt>
+          {flowerPlace(flower)} · {how === 'worked' ? '✓ worked' : howWords[how]}
+          {flower.mark ? ` · mark ${flower.mark}` : ''}
+        </Txt>
+        {how === 'worked' ? null : (
+          <Row gap={6}>
+            <Button
+              title={seed && !flower.mark ? `Worked, mark ${mark}` : 'Worked'}
+              small
+              label={`${where}: worked${seed && !flower.mark ? `, mark ${mark}` : ''}`}
+              disabled={busy}
+              onPress={onWorked}
+            />
+            {how === 'passed' ? (
+              <>
+                {key('Not reached', () => [{ kind: 'missed', flower: flower.id, why: 'not-reached' }])}
+                {key('Had shut', () => [{ kind: 'missed', flower: flower.id, why: 'already-shut' }])}
+              </>
+            ) : (
+              key('Not open yet', () => [{ kind: 'closureChecked', flower: flower.id, result: 'not-open' }])
+            )}
+            {key('Gone', () => [{ kind: 'lost', flower: flower.id, cause: 'unknown' }])}
+          </Row>
+        )}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,102 @@
+import { useState } from 'react';
+import type { StandId } from '@core/ids';
+import { useGarden } from '@/data/garden/garden';
+import { useRecording } from '@/data/garden/useRecording';
+import { Button, Field, Notice, Sheet, Stepper } from '../controls';
+import { Txt } from '../theme';
+import { plural } from '../words';
+
+const GRAMS_PER_OUNCE = 28.3495;
+
+/** Fruit picked, by count; the weight may be left out. */
+export function PickedSheet({ stand, name, onClose }: { stand: StandId; name: string; onClose: () => void }) {
+  const { prefs } = useGarden();
+  const { busy, problem, save } = useRecording();
+  const [typed, setTyped] = useState('');
+  const [weight, setWeight] = useState('');
+  const us = prefs.units === 'us';
+  const count = Number(typed);
+  const good = typed.trim() !== '' && Number.isInteger(count) && count > 0 && count <= 100_000;
+  const heavy = Number(weight.replace(',', '.'));
+  const goodWeight = weight.trim() === '' || (heavy >= 0 && heavy < 100_000);
+  const keep = async () => {
+    const weightG = weight.trim() === '' ? null : us ? heavy * GRAMS_PER_OUNCE : heavy;
+    if (await save({ kind: 'fruitsPicked', stand, plant: null, count, weightG })) onClose();
+  };
+  return (
+    <Sheet open onClose={onClose} title={`Fruit picked from ${name}`}>
+      {problem ? <Notice tone="brick" text={problem} /> : null}
+      <Field
+        label="How many"
+        value={typed}
+        onChange={setTyped}
+        keyboard="number-pad"
+        error={typed.trim() === '' || good ? null : 'A whole number above 0'}
+      />
+      <Field
+        label={`Weight of all, ${us ? 'ounces' : 'grams'} (may be left out)`}
+        value={weight}
+        onChange={setWeight}
+        keyboard="decimal-pad"
+        error={goodWeight ? null : 'A number, or nothing'}
+      />
+      <Button
+        title="Keep it"
+        look="main"
+        busy={busy}
+        disabled={!good || !goodWeight}
+        onPress={() => void keep()}
+      />
+    </Sheet>
+  );
+}
+
+/** Surplus males picked for the kitchen, counted, with what to mind. */
+export function MalesButton({ stand, name }: { stand: StandId; name: string }) {
+  const { busy, problem, save } = useRecording();
+  const [open, setOpen] = useState(false);
+  const [count, setCount] = useState(12);
+  return (
+    <>
+      <Button
+        title="Males for the kitchen"
+        look="quiet"
+        small
+        label={`Males of ${name} for the kitchen`}
+        onPress={() => setOpen(true)}
+      />
+      {open ? (
+        <Sheet open onClose={() => setOpen(false)} title={`Males of ${name} for the kitchen`}>
+          {problem ? <Notice tone="brick" text={problem} /> : null}
+          <Stepper
+            label={`Males picked (${dozens(count)})`}
+            value={count}
+            least={1}
+            most={500}
+            onChange={setCount}
+          />
+          <Txt size="label">
+            Only from plants treated with nothing that is not cleared for eating: read the label. Shake
+            insects out; wasps and bees sleep in flowers. Leave males for tomorrow’s females. Where you sell
+            them, food rules hold. A bitter flower or fruit is not eaten.
+          </Txt>
+          <Button
+            title={`Keep it: ${plural(count, 'male')}`}
+            look="main"
+            busy={busy}
+            onPress={() =>
+              void save({ kind: 'malesPicked', stand, count }).then((saved) => saved && setOpen(false))
+            }
+          />
+        </Sheet>
+      ) : null}
+    </>
+  );
+}
+
+/** Flowers are sold by two dozen (common practice). */
+function dozens(count: number): string {
+  const [dozen, rest] = [Math.floor(count / 12), count % 12];
+  const whole = plural(dozen, 'dozen', 'dozen');
+  return dozen === 0 ? 'less than a dozen' : rest === 0 ? whole : `${whole} and ${rest}`;
+}

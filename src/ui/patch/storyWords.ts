@@ -1,0 +1,79 @@
+import type { LedgerEvent, State } from '@core/ledger';
+import { growing, plantName } from '@core/patch';
+import {
+  causeWords,
+  checkWords,
+  closureWords,
+  lookWords,
+  missedWords,
+  plural,
+  reasonWords,
+  sexWords,
+  shutWords,
+  stageWords,
+  toolWords,
+} from '../words';
+
+/** All that one entry of a flower's story says, in words: what nobody said is not in it. */
+export function storyWords(state: State, event: LedgerEvent): string {
+  switch (event.kind) {
+    case 'flowerSeen':
+      return join(
+        `Seen: ${sexWords[event.sex]}, ${stageWords[event.stage]}`,
+        event.node === null ? null : `node ${event.node}`,
+        event.ovaryMm ? `ovary ${event.ovaryMm} mm` : null,
+      );
+    case 'flowerShut':
+      return `Shut with ${closureWords[event.closure]}`;
+    case 'closureChecked':
+      return event.result === 'no-pollen'
+        ? 'Looked at: no loose pollen'
+        : `Closure: ${checkWords[event.result]}`;
+    case 'emasculated':
+      return 'Petals and anthers taken out';
+    case 'pollinated': {
+      const fathers = event.fathers.map(({ plant, males }) => {
+        const father = growing(state, plant);
+        return `${father ? plantName(father) : 'a plant'} (${plural(males, 'male')})`;
+      });
+      const { tool, shutAgain, lobes, openS, beeIn, puff, maleInside, purpose } = event;
+      return join(
+        `Pollinated from ${fathers.join(', ') || 'no father written down'}${tool ? ` with ${toolWords[tool]}` : ''}`,
+        shutAgain === undefined ? 'shut again or not: not recorded' : shutWords(shutAgain ?? 'open'),
+        lobes === undefined ? null : `${plural(lobes, 'lobe')} covered`,
+        openS === undefined
+          ? null
+          : `open for ${openS < 90 ? `${openS} s` : `${Math.round(openS / 60)} min`}`,
+        beeIn === undefined ? null : beeIn ? 'a bee got in' : 'no bee got in',
+        puff === undefined ? null : puff ? 'a puff of pollen seen' : 'no puff of pollen seen',
+        maleInside === undefined ? null : maleInside ? 'the male left inside' : 'no male left inside',
+        purpose === 'kitchen' ? 'for the kitchen' : null,
+      );
+    }
+    case 'missed':
+      return `Not worked: ${missedWords[event.why]}`;
+    case 'reasonSet':
+      return `For ${reasonWords[event.reason]} from now on`;
+    case 'marked':
+      return `Marked ${event.mark}`;
+    case 'coverOff':
+      return 'Cover taken off';
+    case 'lookedAt':
+      return `Looked at: ${lookWords[event.result]}${event.sizeMm === null ? '' : `, ${Math.round(event.sizeMm)} mm`}`;
+    case 'lost':
+      return `Lost: ${causeWords[event.cause]}`;
+    case 'harvested':
+      return join(
+        `Harvested for ${event.harvestFor === 'seed' ? 'seed' : 'the kitchen'}`,
+        event.weightG === null ? null : `${event.weightG} g`,
+      );
+    case 'noted':
+      return event.text;
+    default:
+      return event.kind;
+  }
+}
+
+function join(...parts: readonly (string | null)[]): string {
+  return parts.filter((part) => part !== null).join('; ');
+}

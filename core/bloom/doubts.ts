@@ -20,12 +20,13 @@ export type DoubtReason =
   | 'grown-younger'
   | 'other-sex'
   | 'too-quick'
+  | 'node-taken'
   | 'ovary-size';
 
 /** A question back: something that cannot be, or hardly. The grower decides; nothing is refused. */
 export interface Doubt {
   readonly reason: DoubtReason;
-  readonly field: 'sex' | 'stage' | 'ovaryMm' | 'at';
+  readonly field: 'sex' | 'stage' | 'ovaryMm' | 'at' | 'node';
   readonly words: string;
 }
 
@@ -94,4 +95,25 @@ export function doubtAbout(
       words: `Earlier today it was ${last.stage}. From there to ${seen.stage} within a day is quick. Is it the same bud?`,
     };
   return null;
+}
+
+/**
+ * Whether a flower of that sex stands at a node already, so that a second one written there may be the same: asked about. `flowers`
+ * are the plant's; those lost or picked leave the node free.
+ */
+export function nodeTaken(
+  sight: { readonly sex: Sex; readonly node: number | null },
+  flowers: readonly Flower[],
+): Doubt | null {
+  if (sight.node === null || sight.sex === 'male') return null;
+  const taken = flowers.some(
+    ({ sex, node, lost, harvested }) => sex === sight.sex && node === sight.node && !lost && !harvested,
+  );
+  return taken
+    ? {
+        reason: 'node-taken',
+        field: 'node',
+        words: `Node ${sight.node} has a ${sight.sex === 'perfect' ? 'flower' : 'female'} already. Is this another one?`,
+      }
+    : null;
 }

@@ -68,5 +68,5 @@ export const SHELTERS = ['tunnel', 'net', 'cage', 'closed-house', 'indoors'] as 
 export type Shelter = (typeof SHELTERS)[number];
 
 /** Why a shut flower was never worked on its morning. */
-export const MISSED_WHY = ['not-reached', 'already-shut', 'weather', 'unknown'] as const;
+export const MISSED_WHY = ['not-reached', 'already-shut', 'no-male', 'weather', 'unknown'] as const;
 export type MissedWhy = (typeof MISSED_WHY)[number];

@@ -147,3 +147,54 @@ test('a further entry can break a proof or fill a gap, never mend what was broke
     { numRuns: 40 },
   );
 });
+
+describe('under cover', () => {
+  const house = (garden: TestGarden, plant: PlantId, insects: 'out' | 'in' = 'out') =>
+    garden.write(garden.time('2026-06-01', 12), {
+      kind: 'shelterSet',
+      bed: garden.growing(plant).bed.id,
+      shelter: 'closed-house',
+      insects,
+      lampHours: null,
+      from: '2026-06-01',
+      to: null,
+    });
+
+  /** An open female, never shut, worked with males of another plant that nobody noted one by one, and left open. */
+  function open(insects: 'out' | 'in' = 'out') {
+    const garden = new TestGarden();
+    const { plants } = garden.plant('squash-maxima', 'Slate Dome', 2);
+    const [mother, father] = plants as [PlantId, PlantId];
+    const shelter = house(garden, mother, insects);
+    const female = garden.see(garden.time(DAWN, 6), mother, 'female', 'open');
+    garden.work(garden.time(DAWN, 6, 5), female, [], {
+      fathers: [{ plant: father, males: 2, flowers: [] }],
+      shutAgain: null,
+    } as never);
+    return { garden, mother, female, shelter };
+  }
+
+  test('alone of its kind where no insect gets in, a flower that was never shut is fit, and the shelter is cited', () => {
+    const { garden, female, shelter } = open();
+    const { verdict, reasons } = of(garden, female);
+    expect(verdict).toBe('fit');
+    expect(reasons.find(({ link }) => link === 'shut-before')).toMatchObject({
+      what: 'no-insects-here',
+      events: [shelter.id],
+    });
+  });
+
+  test('where insects can get in it is not, nor once a second variety stands there', () => {
+    expect(of(open('in').garden, open('in').female).verdict).toBe('unfit');
+    const { garden, female } = open();
+    const [rival] = garden.plant('squash-maxima', 'Green Rival', 1).plants as [PlantId];
+    house(garden, rival);
+    expect(of(garden, female).verdict).toBe('unfit');
+  });
+
+  test('an insect seen in the flower counts, whatever stands over it', () => {
+    const { garden, female } = open();
+    garden.check(garden.time(DAWN, 6, 10), female, 'insect');
+    expect(of(garden, female).verdict).toBe('unfit');
+  });
+});

@@ -6,3 +6,4 @@ export * from './steps';
 export * from './stopWork';
 export * from './card';
 export * from './progress';
+export * from './missed';

@@ -7,7 +7,7 @@ import type { FatherOffer, Stop } from './stops';
 /** What was answered at one flower of a round, tile by tile. `null`: not answered, and so not recorded. */
 export interface StopAnswers {
   readonly found: CheckResult | null;
-  /** Whether it is worked for the kitchen although its closure failed. */
+  /** Whether it is worked for the kitchen although it was meant for seed: its closure failed, or there is no father. */
   readonly kitchen: boolean;
   /** Males by plant; `null` = as the main key names them. */
   readonly males: Readonly<Record<string, number>> | null;
@@ -69,7 +69,8 @@ export function stopWork(stop: Stop, answers: StopAnswers, offer: StopOffer): St
   const { found, beeIn } = answers;
   const whole = found === 'whole';
   const spoiled = found !== null && found !== 'gone' && !isWhole(found);
-  const forKitchen = reasonFor(stop.flower, stop.growing) === 'fruit' || (spoiled && answers.kitchen);
+  const forKitchen =
+    reasonFor(stop.flower, stop.growing) === 'fruit' || ((spoiled || whole) && answers.kitchen);
   const fathers = offer.offers.flatMap(({ growing: { plant }, free }): Father[] => {
     const count = answers.males ? (answers.males[plant.id] ?? 0) : (offer.suggested.get(plant.id) ?? 0);
     const flowers = free.slice(0, count);
@@ -110,6 +111,14 @@ export function stopDrafts({ flower: { id } }: Stop, answers: StopAnswers, work:
   });
   if (work.mark !== null) drafts.push({ kind: 'marked', flower: id, mark: work.mark });
   return drafts;
+}
+
+/** A whole flower left as it is, since no male is to be had for it. */
+export function withoutMaleDrafts({ flower: { id } }: Pick<Stop, 'flower'>): Draft[] {
+  return [
+    { kind: 'closureChecked', flower: id, result: 'whole' },
+    { kind: 'missed', flower: id, why: 'no-male' },
+  ];
 }
 
 /** A flower found gone, and how: its closure's state and the loss. */

@@ -7,10 +7,8 @@ import { fatherVarietyOf, walkOrder, type Growing } from '../patch';
 import { fitForSeed } from '../purity';
 import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
 
-/**
- * How a stop stands. later: not open yet, come back. kitchen: torn or holed, may still be worked for the kitchen.
- */
-export type StopState = 'to-do' | 'later' | 'worked' | 'spoiled' | 'lost';
+/** How a stop stands. later: not open yet, come back. spoiled: torn or holed. missed: left, and why was said. */
+export type StopState = 'to-do' | 'later' | 'worked' | 'spoiled' | 'lost' | 'missed';
 
 /** One female of the round and how far she is. */
 export interface Stop {
@@ -77,6 +75,7 @@ function stateOn(flower: Flower, crop: Crop, zone: string, date: LocalDate): Sto
   if (crop.family === 'corn' ? !silkReady(flower, zone, date) : roundDateOf(flower, crop, zone) !== date)
     return null;
   if (flower.lost || (checkedToday && check.result === 'gone')) return 'lost';
+  if (flower.missed) return 'missed';
   return checkedToday && !isWhole(check.result) ? 'spoiled' : 'to-do';
 }
 

@@ -15,6 +15,7 @@ import { useOnline } from '@/data/device/update';
 import { useWeather } from '@/data/weather/weather';
 import { DawnBand, type BandBar } from '@/ui/charts/DawnBand';
 import { Card, Icon, Button, Notice } from '@/ui/controls';
+import { LeftCard } from '@/ui/today/LeftCard';
 import { LooksCard } from '@/ui/today/LooksCard';
 import { OutlookCard } from '@/ui/today/OutlookCard';
 import { GoalsCard } from '@/ui/today/GoalsCard';
@@ -169,6 +170,7 @@ function Today() {
       ) : null}
       {first?.kind === 'walk' ? <TonightCard plan={tonight} /> : null}
       {kitchen.length > 0 && !kitchenLeads ? kitchenCard : null}
+      <LeftCard />
       <OtherRounds morning={morning} />
       <WeatherCard bloomDay={morning} />
       <SeenNow spreadMin={morning.spreadMin} />

@@ -98,6 +98,7 @@ export const shelterWords: Record<Shelter, string> = {
 export const missedWords: Record<MissedWhy, string> = {
   'not-reached': 'not reached in time',
   'already-shut': 'it had shut already',
+  'no-male': 'no male to be had',
   weather: 'the weather',
   unknown: 'can’t tell',
 };

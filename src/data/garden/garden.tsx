@@ -75,6 +75,8 @@ export interface Garden {
   newId<Kind extends SubjectKind>(kind: Kind): IdByKind[Kind];
   /** Records one tap's worth of facts. Rejects with `invalid` and the field. */
   record(...drafts: Draft[]): Promise<readonly AnyEvent[]>;
+  /** The same of something that happened earlier, epoch ms. */
+  recordAt(at: number, ...drafts: Draft[]): Promise<readonly AnyEvent[]>;
   /** Takes back the tap with this key, or the last one. */
   undo(key?: string): Promise<void>;
   /** Brings back the tap with this key, if it was the last one taken back. */
@@ -190,6 +192,14 @@ function useOpened(open: OpenSpace | null, prefs: Prefs | null): Garden | null {
     if (!open || !store || !state || !prefs) return null;
     const place = patch?.place ?? NOWHERE;
     const tick = () => setTicked(clock.now());
+    const write = async (drafts: readonly Draft[], at?: number) => {
+      const events = await store.record(drafts, at);
+      if (demo) {
+        await demo.step();
+        tick();
+      }
+      return events;
+    };
     // Just after a switch the tick may still be the other clock's.
     const now = demo ? demo.now() : ticked;
     return {
@@ -203,14 +213,8 @@ function useOpened(open: OpenSpace | null, prefs: Prefs | null): Garden | null {
       store,
       demo,
       newId: (kind) => store.newId(kind),
-      async record(...drafts) {
-        const events = await store.record(drafts);
-        if (demo) {
-          await demo.step();
-          tick();
-        }
-        return events;
-      },
+      record: (...drafts) => write(drafts),
+      recordAt: (at, ...drafts) => write(drafts, at),
       undo: (key) => store.undo(key),
       redo: (key) => store.redo(key),
       async moveDemoTo(time) {

@@ -2,8 +2,7 @@ import { View } from 'react-native';
 import { plantName } from '@core/patch';
 import type { FatherOffer } from '@core/rounds';
 import { useGarden } from '@/data/garden/garden';
-import { Card, Button, Tile, Tiles } from '../controls';
-import { Txt } from '../theme';
+import { Button, Tile, Tiles } from '../controls';
 import { plural } from '../words';
 
 /** Which plants' males were used, and how many of each. A male found torn is said here too. */
@@ -18,20 +17,11 @@ export function FatherTiles({
 }) {
   const { record } = useGarden();
   const usable = offers.filter(({ free }) => free.length > 0);
-  if (usable.length === 0) {
-    return (
-      <Card>
-        <Txt size="strong">No shut male of this variety is left</Txt>
-        <Txt>
-          Males shut last evening are all used, torn or gone. A male that stood open is no good for seed. Skip
-          this flower, or leave the round and come back.
-        </Txt>
-      </Card>
-    );
-  }
+  const others = usable.some(({ selfing }) => !selfing);
+  if (usable.length === 0) return null;
   return (
     <Tiles
-      question={`Pollen from other ${usable[0]?.growing.variety.name ?? ''} plants (tap again for one more male)`}
+      question={`Pollen from ${others ? `other ${usable[0]?.growing.variety.name ?? ''} plants` : 'this plant itself'} (tap again for one more male)`}
     >
       {usable.map(({ growing, free, shut, selfing }) => {
         const count = males[growing.plant.id] ?? 0;

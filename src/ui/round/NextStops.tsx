@@ -14,6 +14,7 @@ const stateWords: Record<StopState, string> = {
   worked: '✓ worked',
   spoiled: 'not whole, skipped',
   lost: 'lost',
+  missed: 'left, not worked',
 };
 
 const skipWords = {

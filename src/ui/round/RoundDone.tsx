@@ -1,3 +1,4 @@
+import { lookDays } from '@core/fruitset';
 import { surplusMales, type PollinationRound } from '@core/rounds';
 import type { DawnPlan } from '@/data/round/dawnPlan';
 import { useGarden } from '@/data/garden/garden';
@@ -26,6 +27,11 @@ export function RoundDone({
   const { state, place, record } = useGarden();
   // With every female done or lost nothing is reserved any more.
   const surplus = dawn ? surplusMales(state, place, round.date, dawn.question.match) : [];
+  const firstLook = Math.min(
+    ...round.stops
+      .filter((stop) => stop.state === 'worked')
+      .map(({ growing }) => lookDays(growing.crop)[0] ?? 3),
+  );
   const squash = surplus.filter(({ variety }) => state.varieties.get(variety)?.crop.startsWith('squash'));
   return (
     <Page
@@ -38,9 +44,12 @@ export function RoundDone({
           <Stat value={count('worked')} name="pollinated" />
           <Stat value={count('spoiled')} name="not whole" />
           <Stat value={count('lost')} name="lost" />
+          {count('missed') > 0 ? <Stat value={count('missed')} name="left" /> : null}
           {round.toDo.length > 0 ? <Stat value={round.toDo.length} name="left out" /> : null}
         </Row>
-        <Txt>The first look that tells something is in three days.</Txt>
+        {count('worked') > 0 ? (
+          <Txt>{`The first look that tells something is in ${plural(firstLook, 'day')}.`}</Txt>
+        ) : null}
       </Card>
       {squash.length > 0 ? (
         <Card>

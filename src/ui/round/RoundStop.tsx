@@ -14,6 +14,8 @@ import {
   suggestFathers,
   type PollinationRound,
   type Stop,
+  whyNoFather,
+  withoutMaleDrafts,
 } from '@core/rounds';
 import { bloomDayOf } from '@core/bloom';
 import { closureAtDawn, DEMO_SEED } from '@core/simulation';
@@ -34,6 +36,7 @@ import { BeesBadge } from './BeesBadge';
 import { DeadlineLine } from './DeadlineLine';
 import { buttonWords } from './buttonWords';
 import { NextStops } from './NextStops';
+import { NoFatherCard } from './NoFatherCard';
 import { ClosureQuestion, ColdNotice, GoneTiles, HoursNotice, SpoiledTiles } from './StopQuestions';
 import { NOTHING_SAID, StopWorkTiles, type Answers } from './StopWork';
 import { WhereItIs } from './WhereItIs';
@@ -56,11 +59,12 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
   const { flower, growing } = stop;
   const { crop, variety, bed } = growing;
   const wide = useIsWide();
-  const { value: answers, change, clear } = useDraft<Answers>(`stop-2/${space}/${flower.id}`, NOTHING_SAID);
+  const { value: answers, change, clear } = useDraft<Answers>(`stop-3/${space}/${flower.id}`, NOTHING_SAID);
   const schools = patch?.schools;
+  const selfing = answers.selfOnce ? 'allowed' : (schools?.selfing ?? 'others-first');
   const offers = useMemo(
-    () => fathersFor(state, stop, round.date, place.zone, schools?.selfing ?? 'others-first'),
-    [state, stop, round.date, place.zone, schools],
+    () => fathersFor(state, stop, round.date, place.zone, selfing),
+    [state, stop, round.date, place.zone, selfing],
   );
   const match = dawn?.question.match;
   const suggested = useMemo(() => {
@@ -106,6 +110,8 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
   const window = bloomDay.window(crop);
   const cold = bloomDay.pollen(crop);
   const noMales = offers.every(({ free }) => free.length === 0);
+  const kitchen = work.purpose === 'kitchen';
+  const noFather = noMales && !kitchen ? whyNoFather(state, stop, round.date, place.zone, selfing) : null;
   const hermaphrodite = systemAdvice(
     variety.system ?? crop.sexSystem.value,
     flower.sex,
@@ -129,12 +135,14 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
           <>
             <DeadlineLine round={round} dawn={dawn} />
             <Button
-              title={buttonWords(found, pollinating, noMales, carried, work.males, () =>
+              title={buttonWords(found, pollinating, noMales, kitchen, carried, work.males, () =>
                 workWords(state, work),
               )}
               look="main"
               busy={busy}
-              disabled={found === null || (pollinating && (work.males === 0 || carried !== null))}
+              disabled={
+                found === null || (pollinating && ((work.males === 0 && !kitchen) || carried !== null))
+              }
               onPress={() => void save(...stopDrafts(stop, answers, work))}
             />
           </>
@@ -175,6 +183,17 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
           worn={flower.shuttings[flower.shuttings.length - 1]?.closure ?? 'tape'}
           shutBefore={shutBefore}
           carried={carried}
+          noFather={
+            noFather ? (
+              <NoFatherCard
+                why={noFather}
+                crop={crop}
+                onSelf={() => change({ selfOnce: true })}
+                onKitchen={() => change({ kitchen: true })}
+                onLeave={() => void save(...withoutMaleDrafts(stop))}
+              />
+            ) : null
+          }
         />
       ) : null}
       {wide ? null : (

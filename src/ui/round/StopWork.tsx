@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { Closure, Tool } from '@core/crops';
 import { fatherVarietyOf, type Growing } from '@core/patch';
 import {
@@ -22,9 +23,17 @@ export interface Answers extends StopAnswers {
   readonly went: boolean;
   /** Hands and brush cleaned, where they carried another variety. */
   readonly clean: boolean;
+  /** Its own males are used for this one flower, though the patch never does. */
+  readonly selfOnce: boolean;
 }
 
-export const NOTHING_SAID: Answers = { ...NO_ANSWERS, more: false, went: false, clean: false };
+export const NOTHING_SAID: Answers = {
+  ...NO_ANSWERS,
+  more: false,
+  went: false,
+  clean: false,
+  selfOnce: false,
+};
 
 /** The work at a flower whose closure was looked at: whose pollen, how, how it went, shut again with what. */
 export function StopWorkTiles({
@@ -38,6 +47,7 @@ export function StopWorkTiles({
   worn,
   shutBefore,
   carried,
+  noFather,
 }: {
   growing: Growing;
   answers: Answers;
@@ -52,6 +62,8 @@ export function StopWorkTiles({
   shutBefore: Closure;
   /** Name of another variety whose pollen the brush carries. */
   carried: string | null;
+  /** What to say where no father is to be had. */
+  noFather: ReactNode;
 }) {
   const { state } = useGarden();
   const { crop } = growing;
@@ -68,6 +80,7 @@ export function StopWorkTiles({
           <Button title="Clean hands, fresh brush" small onPress={() => onChange({ clean: true })} />
         </Notice>
       ) : null}
+      {noFather}
       <FatherTiles offers={offers} males={males} onChange={(next) => onChange({ males: next })} />
       {work.fathers.some(({ plant }) => plant === growing.plant.id) ? (
         <Notice

@@ -5,6 +5,8 @@ export function buttonWords(
   found: CheckResult | null,
   pollinating: boolean,
   noMales: boolean,
+  /** Worked for the kitchen: any pollen will do, and none need be named. */
+  kitchen: boolean,
   carried: string | null,
   males: number,
   work: () => string,
@@ -12,7 +14,7 @@ export function buttonWords(
   if (found === 'not-open') return 'Come back to it later';
   if (found === 'gone') return 'Gone';
   if (!pollinating) return found === null ? 'First look at the closure' : 'Skip it';
-  if (noMales) return 'No male to be had';
+  if (noMales && !kitchen) return 'No male to be had';
   if (carried) return 'Clean hands and brush first';
-  return males === 0 ? 'Choose the males first' : work();
+  return males === 0 && !kitchen ? 'Choose the males first' : work();
 }

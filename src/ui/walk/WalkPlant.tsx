@@ -1,5 +1,5 @@
-import { useMemo, useState, type ReactNode } from 'react';
-import { doubtAbout, type Doubt } from '@core/bloom';
+import { useMemo, useRef, useState, type ReactNode } from 'react';
+import { doubtAbout, nodeTaken, type Doubt } from '@core/bloom';
 import {
   closuresFor,
   eveningAdvice,
@@ -28,6 +28,9 @@ import { PlannedHere } from './PlannedHere';
 import { Tonight } from './Tonight';
 import { WhatYouSee } from './WhatYouSee';
 import { closureWords, healthWords, plural } from '../words';
+
+/** Two taps nearer than this are one press of a cold thumb [M]. */
+const DOUBLE_TAP_MS = 600;
 
 const FIRST: Omit<EveningSight, 'sex'> = { stage: 'coloured', node: null, count: 1, ovaryMm: null };
 
@@ -77,6 +80,7 @@ export function WalkPlant({
   const value = sexes.includes(kept.sex) ? kept : { ...kept, sex: bearer };
   const stages = stagesOf(crop, value.sex);
   const [again, setAgain] = useState<{ sight: EveningSight; shut: boolean } | null>(null);
+  const savedAt = useRef(-Infinity);
   const [doubted, setDoubted] = useState<Doubted | null>(null);
   useShortcuts(useMemo(() => ({ ArrowLeft: onBack, ArrowRight: onNext }), [onBack, onNext]));
   const closures = closuresFor(crop, value.sex);
@@ -98,17 +102,22 @@ export function WalkPlant({
   );
   const forFruit = stand.reason === 'fruit';
   const covers = useMemo(() => coversFor(state, growing, today).needed, [state, growing, today]);
-  const advice = eveningAdvice(crop, value.sex, value.stage, stand.reason, covers);
+  const advice = eveningAdvice(crop, value.sex, value.stage, stand.reason, forFruit || covers);
   const special = systemAdvice(variety.system ?? crop.sexSystem.value, value.sex, stand.reason);
   const doubtful = plant.health === 'doubtful' || plant.health === 'sick';
 
   const save = async (sight: EveningSight, shut: boolean, bud?: Flower, certain = false) => {
     const known = bud ?? sameBud(sight, awaited);
-    const doubt = doubtAbout({ ...sight, crop: crop.id, at: now }, known, now, place.zone);
+    // A second tap of the same press is no second flower.
+    if (!certain && performance.now() - savedAt.current < DOUBLE_TAP_MS) return;
+    const doubt =
+      doubtAbout({ ...sight, crop: crop.id, at: now }, known, now, place.zone) ??
+      (known ? null : nodeTaken(sight, flowers));
     if (doubt && !certain) return setDoubted({ doubt, sight, shut, known: bud });
     setDoubted(null);
     const drafts = eveningDrafts(sight, plant.id, shut ? closure : null, known, () => newId('flower'));
     if (!(await record(...drafts))) return;
+    savedAt.current = performance.now();
     setAgain({ sight: { ...sight, node: null, ovaryMm: null }, shut });
     clear();
   };
@@ -167,6 +176,9 @@ export function WalkPlant({
               onPress={() => void save(value, advice.shutTonight && !sick)}
             />
           )}
+          {tonight.length > 0 ? (
+            <Txt size="label" tone="muted">{`Written here tonight: ${plural(tonight.length, 'flower')}`}</Txt>
+          ) : null}
           <Row gap={8} style={{ flexWrap: 'nowrap' }}>
             <Button title="Back" disabled={onBack === null} onPress={() => onBack?.()} />
             <Button title={onNext ? 'Next plant' : 'Finish the walk'} grow onPress={onNext ?? onLeave} />

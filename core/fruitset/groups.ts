@@ -49,6 +49,7 @@ function group(
     facts: null,
     harvested: false,
     cause: null,
+    missed: null,
   };
 }
 

@@ -1,7 +1,7 @@
 import { isWhole, roundDateOf } from '../bloom';
 import { cropOf, type Closure, type Crop, type CropId } from '../crops';
 import type { EventId, FlowerId, PlantId, StandId, VarietyId } from '../ids';
-import type { Flower, GroupHow, LossCause, NotedDay, Purpose, State } from '../ledger';
+import type { Flower, GroupHow, LossCause, MissedWhy, NotedDay, Purpose, State } from '../ledger';
 import { flowersOn, growing, mainPatch, type Growing } from '../patch';
 import { localDateOf, type LocalDate } from '../time';
 import { remembered } from '../remember';
@@ -51,6 +51,8 @@ export interface Trial {
   readonly facts: FateFacts | null;
   readonly harvested: boolean;
   readonly cause: LossCause | null;
+  /** Why it was not worked, where somebody said so. */
+  readonly missed: MissedWhy | null;
 }
 
 /** A flower's row; `null` when it is no trial: a male, or a female neither worked nor shut whole. */
@@ -69,7 +71,10 @@ function rowOf(flower: Flower, { plant, stand, variety, crop }: Growing, zone: s
   if (flower.sex === 'male') return null;
   const first = flower.pollinations[0];
   const last = flower.pollinations[flower.pollinations.length - 1];
-  const on = first ? localDateOf(Date.parse(first.at), zone) : openDay(flower, crop, zone);
+  const on = first
+    ? localDateOf(Date.parse(first.at), zone)
+    : (openDay(flower, crop, zone) ??
+      (flower.missed ? localDateOf(Date.parse(flower.missed.at), zone) : null));
   if (on === null) return null;
   const fathers = new Map<PlantId, number>();
   for (const { fathers: used } of flower.pollinations)
@@ -101,6 +106,7 @@ function rowOf(flower: Flower, { plant, stand, variety, crop }: Growing, zone: s
     facts: fateFacts(flower, crop, zone),
     harvested: flower.harvested !== null,
     cause: flower.lost?.cause ?? null,
+    missed: flower.missed?.why ?? null,
   };
 }
 
@@ -126,7 +132,7 @@ export function outcomeOn(trial: Trial, today: LocalDate): Outcome | null {
     if (trial.set !== null) return 'set';
     return fateOn({ day0: trial.until, set: null, failed: null }, crop, today);
   }
-  if (trial.facts === null) return trial.on < today ? 'missed' : null;
+  if (trial.facts === null) return trial.on < today || trial.missed !== null ? 'missed' : null;
   const fate = fateOn(trial.facts, crop, today);
   return fate === 'set' && trial.harvested ? 'harvested' : fate;
 }

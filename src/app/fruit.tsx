@@ -10,6 +10,7 @@ import { Badge, Card, Button, Row, Tile, Tiles } from '@/ui/controls';
 import { flowerAppearance } from '@/ui/drawings/appearance';
 import { FlowerDrawing } from '@/ui/drawings/FlowerDrawing';
 import { setCountsBy, workedFlowers, type Worked } from '@/ui/fruit/flowersOf';
+import { GroupsCard } from '@/ui/fruit/GroupsCard';
 import { gated } from '@/ui/Gate';
 import { SetStats } from '@/ui/fruit/SetStats';
 import { Page } from '@/ui/Page';
@@ -53,16 +54,17 @@ function Fruit() {
     () => worked.filter((each) => fate === 'all' || fateNow(each, today) === fate),
     [worked, fate, today],
   );
-  if (all.worked === 0) {
+  if (all.worked + all.missed === 0) {
     return (
       <Page
         title="Fruit"
         foot={<Button title="Go to Today" look="main" onPress={() => router.replace('/')} />}
       >
         <Txt>
-          Every female you pollinate comes up here, with what became of it. Shut some on the evening walk
-          first.
+          Every flower you pollinate, one by one or counted, comes up here with what became of it. Today says
+          what to work next.
         </Txt>
+        <GroupsCard />
       </Page>
     );
   }
@@ -71,73 +73,76 @@ function Fruit() {
     <Page
       title="Fruit"
       side={
-        <Card>
-          <Tiles question="Worked females">
-            {FATES.filter((each) => each !== 'not-looked-at' || each === fate || all.notLookedAt > 0).map(
-              (each) => (
-                <Tile
-                  key={each}
-                  title={each === 'all' ? 'all' : fateWords[each]}
-                  chosen={fate === each}
-                  onPress={() => setFate(each)}
-                  minWidth={70}
-                />
-              ),
-            )}
-          </Tiles>
-          {listed.slice(0, shown).map((each) => {
-            const { flower, growing: found, trial } = each;
-            const what = fateNow(each, today);
-            const at = Date.parse(trial.at ?? '');
-            return (
-              <Pressable
-                key={flower.id}
-                role="link"
-                aria-label={`${plantName(found)}, ${flowerPlace(flower)}: ${fateWords[what]}`}
-                onPress={() =>
-                  router.navigate({
-                    pathname: '/plant/[id]',
-                    params: { id: found.plant.id, flower: flower.id },
-                  })
-                }
-                style={{
-                  flexDirection: 'row',
-                  alignItems: 'center',
-                  gap: 10,
-                  minHeight: 56,
-                  borderBottomWidth: 1,
-                  borderBottomColor: colours.rule,
-                }}
-              >
-                <FlowerDrawing
-                  {...flowerAppearance(flower, found.crop, place.zone)}
-                  shape={found.variety.shape}
-                  crop={found.crop.id}
-                  size={46}
-                />
-                <View style={{ flex: 1 }}>
-                  <Txt>
-                    {plantName(found)}, {flowerPlace(flower)}
-                  </Txt>
-                  <Txt size="label" tone="muted">
-                    {shortDayText(localDateOf(at, place.zone))}{' '}
-                    {clockText(at, place.zone, prefs.clock === '12')}
-                    {flower.mark ? ` · mark ${flower.mark}` : ''}
-                    {flower.lost ? ` · ${causeWords[flower.lost.cause]}` : ''}
-                  </Txt>
-                </View>
-                <Badge text={fateWords[what]} tone={fateTone[what]} />
-              </Pressable>
-            );
-          })}
-          {listed.length === 0 ? <Txt tone="muted">None of these.</Txt> : null}
-          {listed.length > shown ? (
-            <Button
-              title={`Show ${Math.min(PAGE, listed.length - shown)} more of ${listed.length}`}
-              onPress={() => setShown(shown + PAGE)}
-            />
-          ) : null}
-        </Card>
+        <>
+          <Card>
+            <Tiles question="Worked one by one">
+              {FATES.filter((each) => each !== 'not-looked-at' || each === fate || all.notLookedAt > 0).map(
+                (each) => (
+                  <Tile
+                    key={each}
+                    title={each === 'all' ? 'all' : fateWords[each]}
+                    chosen={fate === each}
+                    onPress={() => setFate(each)}
+                    minWidth={70}
+                  />
+                ),
+              )}
+            </Tiles>
+            {listed.slice(0, shown).map((each) => {
+              const { flower, growing: found, trial } = each;
+              const what = fateNow(each, today);
+              const at = Date.parse(trial.at ?? '');
+              return (
+                <Pressable
+                  key={flower.id}
+                  role="link"
+                  aria-label={`${plantName(found)}, ${flowerPlace(flower)}: ${fateWords[what]}`}
+                  onPress={() =>
+                    router.navigate({
+                      pathname: '/plant/[id]',
+                      params: { id: found.plant.id, flower: flower.id },
+                    })
+                  }
+                  style={{
+                    flexDirection: 'row',
+                    alignItems: 'center',
+                    gap: 10,
+                    minHeight: 56,
+                    borderBottomWidth: 1,
+                    borderBottomColor: colours.rule,
+                  }}
+                >
+                  <FlowerDrawing
+                    {...flowerAppearance(flower, found.crop, place.zone)}
+                    shape={found.variety.shape}
+                    crop={found.crop.id}
+                    size={46}
+                  />
+                  <View style={{ flex: 1 }}>
+                    <Txt>
+                      {plantName(found)}, {flowerPlace(flower)}
+                    </Txt>
+                    <Txt size="label" tone="muted">
+                      {shortDayText(localDateOf(at, place.zone))}{' '}
+                      {clockText(at, place.zone, prefs.clock === '12')}
+                      {flower.mark ? ` · mark ${flower.mark}` : ''}
+                      {flower.lost ? ` · ${causeWords[flower.lost.cause]}` : ''}
+                    </Txt>
+                  </View>
+                  <Badge text={fateWords[what]} tone={fateTone[what]} />
+                </Pressable>
+              );
+            })}
+            {listed.length === 0 ? <Txt tone="muted">None of these.</Txt> : null}
+            {listed.length > shown ? (
+              <Button
+                title={`Show ${Math.min(PAGE, listed.length - shown)} more of ${listed.length}`}
+                onPress={() => setShown(shown + PAGE)}
+              />
+            ) : null}
+          </Card>
+          <GroupsCard />
+        </>
       }
     >
       <Card>
@@ -148,7 +153,7 @@ function Fruit() {
           <Button title={byPlant ? 'By variety' : 'By plant'} small onPress={() => setByPlant(!byPlant)} />
         </Row>
         <Txt size="label" tone="muted">
-          A trial is a worked female with a verdict. Those still waiting, and those nobody looked at in time,
+          A trial is a worked flower with a verdict. Those still waiting, and those nobody looked at in time,
           count as neither. A fruit that set and was lost later did set. The line is the 95 % range of what
           the share may truly be: few trials, long line.
         </Txt>

@@ -49,10 +49,10 @@ function Round() {
   const toDo = round?.toDo ?? [];
   const chosen = round?.stops.find(({ flower }) => flower.id === value.flower);
   // What the plan leaves out comes up only when it is asked for.
-  const planned =
-    dawn?.order.find(
-      (id) => toDo.some(({ flower }) => flower.id === id) && (dawn.plan === null || dawn.at.has(id)),
-    ) ?? null;
+  const open = (id: string) => toDo.some(({ flower }) => flower.id === id);
+  // One for which there is no male is not passed over in silence: it comes last, with the ways out.
+  const without = dawn?.plan?.skipped.find(({ id, reason }) => reason === 'pollen' && open(id))?.id ?? null;
+  const planned = dawn?.order.find((id) => open(id) && (dawn.plan === null || dawn.at.has(id))) ?? without;
   // What is on the screen stays there while the plan changes under it: no tap may land on another flower.
   const held = toDo.some(({ flower, state: how }) => flower.id === pinned && how === 'to-do') ? pinned : null;
   const stop = chosen ?? round?.stops.find(({ flower }) => flower.id === (held ?? planned)) ?? null;

@@ -10,6 +10,7 @@ export function SetStats({ count }: { count: SetCount }) {
       <Stat value={count.dropped} name="dropped" />
       <Stat value={count.waiting} name="waiting" />
       {count.notLookedAt > 0 ? <Stat value={count.notLookedAt} name="not looked at" /> : null}
+      {count.missed > 0 ? <Stat value={count.missed} name="missed" /> : null}
     </Row>
   );
 }

@@ -26,7 +26,8 @@ export function RoundDone({
   const count = (how: string) => round.stops.filter(({ state }) => state === how).length;
   const { state, place, record } = useGarden();
   // With every female done or lost nothing is reserved any more.
-  const surplus = dawn ? surplusMales(state, place, round.date, dawn.question.match) : [];
+  const surplus =
+    dawn && round.toDo.length === 0 ? surplusMales(state, place, round.date, dawn.question.match) : [];
   const firstLook = Math.min(
     ...round.stops
       .filter((stop) => stop.state === 'worked')

@@ -110,6 +110,7 @@ export function WalkPlant({
     const known = bud ?? sameBud(sight, awaited);
     // A second tap of the same press is no second flower.
     if (!certain && performance.now() - savedAt.current < DOUBLE_TAP_MS) return;
+    savedAt.current = performance.now();
     const doubt =
       doubtAbout({ ...sight, crop: crop.id, at: now }, known, now, place.zone) ??
       (known ? null : nodeTaken(sight, flowers));
@@ -117,7 +118,6 @@ export function WalkPlant({
     setDoubted(null);
     const drafts = eveningDrafts(sight, plant.id, shut ? closure : null, known, () => newId('flower'));
     if (!(await record(...drafts))) return;
-    savedAt.current = performance.now();
     setAgain({ sight: { ...sight, node: null, ovaryMm: null }, shut });
     clear();
   };

@@ -1,0 +1,86 @@
+import { expect, test, type Page } from '@playwright/test';
+import { beginPatch, setTime } from './helpers';
+
+/** Two females of the first plant shut on the evening, and males of the plant named. */
+async function shutTwo(page: Page, malesOn: 1 | 2): Promise<void> {
+  await page.getByRole('button', { name: 'Start the evening walk' }).click();
+  await page.getByRole('button', { name: 'healthy' }).click();
+  for (const _ of [1, 2]) {
+    await page.getByRole('button', { name: 'Node from the root (may be left out): one more' }).click();
+    await page.getByRole('button', { name: 'Shut this female with tape' }).click();
+    await expect(page.getByText(/^Last: shut/)).toBeVisible();
+    // Slower than two taps of one cold thumb.
+    await page.waitForTimeout(700);
+  }
+  await expect(page.getByText('Written here tonight: 2 flowers')).toBeVisible();
+  if (malesOn === 2) await page.getByRole('button', { name: 'Next plant' }).click();
+  await page.getByRole('button', { name: /^male/ }).click();
+  await page.getByRole('button', { name: 'How many like this: one more' }).click();
+  await page.getByRole('button', { name: 'Shut 2 males with tape' }).click();
+  await expect(page.getByText(/^Last: shut 2 flowers/)).toBeVisible();
+  await page.getByRole('button', { name: 'Leave the walk; everything is kept' }).click();
+}
+
+test('two quick taps write one female; a node that has one is asked about', async ({ page }) => {
+  await setTime(page, '2026-07-13T17:30:00Z');
+  await beginPatch(page);
+  await page.getByRole('button', { name: 'Start the evening walk' }).click();
+  await page.getByRole('button', { name: 'healthy' }).click();
+  await page.getByRole('button', { name: 'Node from the root (may be left out): one more' }).click();
+  await page.getByRole('button', { name: 'Shut this female with tape' }).dblclick();
+  await expect(page.getByText('Written here tonight: 1 flower')).toBeVisible();
+  await page.waitForTimeout(800);
+  await expect(page.getByText('Written here tonight: 1 flower')).toBeVisible();
+  await page.getByRole('button', { name: 'Node from the root (may be left out): one more' }).click();
+  await page.getByRole('button', { name: 'Node from the root: one less' }).click();
+  await page.getByRole('button', { name: 'Shut this female with tape' }).click();
+  await expect(page.getByText('Node 1 has a female already. Is this another one?')).toBeVisible();
+  await page.getByRole('button', { name: 'Look again' }).click();
+  await expect(page.getByText('Written here tonight: 1 flower')).toBeVisible();
+});
+
+test('two shut, one worked: once the flowers are over Today asks what became of the other', async ({
+  page,
+}) => {
+  await setTime(page, '2026-07-13T17:30:00Z');
+  await beginPatch(page);
+  await shutTwo(page, 2);
+  await setTime(page, '2026-07-14T03:30:00Z');
+  await page.goto('/round?date=2026-07-14&kind=dawn');
+  await page.getByRole('button', { name: /^Picked: / }).click();
+  await page.getByRole('button', { name: 'whole', exact: true }).click();
+  await page.getByRole('button', { name: /^Pollinated: / }).click();
+  await expect(page.getByText(/^Stop 2 of 2/)).toBeVisible();
+  await page.getByRole('button', { name: /^Leave the round/ }).click();
+  await expect(page.getByRole('heading', { name: 'What became of it?' })).toHaveCount(0);
+  await setTime(page, '2026-07-14T10:10:00Z');
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'What became of it?' })).toBeVisible();
+  await page.getByRole('button', { name: /: not reached$/ }).click();
+  await expect(page.getByText(/^Last: not worked: Harbour Lantern 1/)).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'What became of it?' })).toHaveCount(0);
+  await page.goto('/fruit');
+  await expect(page.getByText('missed').first()).toBeVisible();
+});
+
+test('one plant in a patch that never selfs: what stands in the way is said, and selfing this once works', async ({
+  page,
+}) => {
+  await setTime(page, '2026-07-13T17:30:00Z');
+  await beginPatch(page);
+  await page.getByRole('button', { name: 'Settings' }).click();
+  await page.getByRole('button', { name: /^Never/ }).click();
+  await page.goto('/');
+  await shutTwo(page, 1);
+  await setTime(page, '2026-07-14T03:30:00Z');
+  await page.goto('/round?date=2026-07-14&kind=dawn');
+  await page.getByRole('button', { name: 'whole', exact: true }).click();
+  await expect(page.getByText(/stand on this very plant, and this patch never uses those/)).toBeVisible();
+  await page.getByRole('button', { name: 'Use its own males this once' }).click();
+  await expect(page.getByText(/Pollen from this plant itself/)).toBeVisible();
+  await page.getByRole('button', { name: /^Pollinated: / }).click();
+  // The other is left: nothing more is due, and nothing is called pollinated that was not.
+  await page.getByRole('button', { name: 'whole', exact: true }).click();
+  await page.getByRole('button', { name: 'Leave it: not worked' }).click();
+  await expect(page.getByRole('heading', { name: 'The round is done' })).toBeVisible();
+});

@@ -1,0 +1,82 @@
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { allTrials, outcomeOn, type Trial } from '@core/fruitset';
+import { growing, plantName } from '@core/patch';
+import { shortDayText } from '@core/time';
+import { useGarden } from '@/data/garden/garden';
+import { Button, Card } from '../controls';
+import { Txt, useColours } from '../theme';
+import { fateWords, plural, toolWords } from '../words';
+import { CountSheet } from './CountSheet';
+
+const PAGE = 8;
+
+/** Flowers that were counted together: by the tally of the kitchen round, or by hand afterwards. */
+export function GroupsCard() {
+  const { state, place, today } = useGarden();
+  const colours = useColours();
+  const [counting, setCounting] = useState(false);
+  const [shown, setShown] = useState(PAGE);
+  const groups = useMemo(
+    () =>
+      allTrials(state, place.zone)
+        .filter(({ kind }) => kind === 'group')
+        .sort((a, b) => (a.until < b.until ? 1 : -1)),
+    [state, place.zone],
+  );
+  const nameOf = ({ plant, variety }: Trial) => {
+    const found = plant === null ? null : growing(state, plant);
+    return found ? plantName(found) : (state.varieties.get(variety)?.name ?? 'A stand');
+  };
+  const howOf = ({ how }: Trial) =>
+    how === null
+      ? ''
+      : how === 'insects'
+        ? 'left to insects'
+        : how === 'before'
+          ? 'before hand work'
+          : toolWords[how];
+  const cameTo = (trial: Trial) => {
+    if (trial.set !== null)
+      return `${trial.set} of ${trial.worked} set${trial.bent === null ? '' : `, ${trial.bent} bent`}`;
+    const outcome = outcomeOn(trial, today);
+    return `${plural(trial.worked, 'flower')}: ${outcome === 'not-looked-at' ? fateWords['not-looked-at'] : fateWords.waiting}`;
+  };
+  return (
+    <Card>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+        <Txt size="heading" style={{ flex: 1 }}>
+          Counted together
+        </Txt>
+        <Button title="Count" small label="Count flowers together" onPress={() => setCounting(true)} />
+      </View>
+      {groups.length === 0 ? (
+        <Txt tone="muted">
+          Trusses shaken, flowers left to insects, what fell before you began: counted together, they show
+          what your hands bring.
+        </Txt>
+      ) : null}
+      {groups.slice(0, shown).map((trial) => (
+        <View key={trial.id} style={{ borderTopWidth: 1, borderTopColor: colours.rule, paddingTop: 6 }}>
+          <Txt>
+            {nameOf(trial)}: {cameTo(trial)}
+          </Txt>
+          <Txt size="label" tone="muted">
+            {[
+              howOf(trial),
+              trial.on === trial.until
+                ? shortDayText(trial.on)
+                : `${shortDayText(trial.on)} to ${shortDayText(trial.until)}`,
+            ]
+              .filter(Boolean)
+              .join(' · ')}
+          </Txt>
+        </View>
+      ))}
+      {groups.length > shown ? (
+        <Button title={`Show more of ${groups.length}`} small onPress={() => setShown(shown + 20)} />
+      ) : null}
+      {counting ? <CountSheet onClose={() => setCounting(false)} /> : null}
+    </Card>
+  );
+}

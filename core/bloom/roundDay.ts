@@ -4,7 +4,7 @@ import { addDays, isForenoon, localDateOf, type LocalDate } from '../time';
 
 /**
  * The garden day on which a shut flower is expected to open: for dawn crops the morning after it was shut (a flower shut before
- * noon counts for that same day), for dusk crops the same evening. A flower found not open yet moves to the day after that look.
+ * noon counts for that same day), for dusk crops the same evening; a day later for a green bud in a bag. A flower found not open yet moves to the day after that look.
  * `null` for a flower never shut. By the clock of the garden, not by hours gone: on the night of a clock change these differ.
  */
 export function roundDateOf(flower: Flower, crop: Crop, zone: string): LocalDate | null {
@@ -12,11 +12,19 @@ export function roundDateOf(flower: Flower, crop: Crop, zone: string): LocalDate
   if (!shut) return null;
   const shutMs = Date.parse(shut.at);
   const shutOn = localDateOf(shutMs, zone);
-  const expected = crop.clock.round === 'dusk' || isForenoon(shutMs, zone) ? shutOn : addDays(shutOn, 1);
+  const next = crop.clock.round === 'dusk' || isForenoon(shutMs, zone) ? shutOn : addDays(shutOn, 1);
+  const expected = baggedGreen(flower) ? addDays(next, 1) : next;
   const check = lastCheck(flower);
   if (check?.result !== 'not-open') return expected;
-  const next = addDays(localDateOf(Date.parse(check.at), zone), 1);
-  return next > expected ? next : expected;
+  const later = addDays(localDateOf(Date.parse(check.at), zone), 1);
+  return later > expected ? later : expected;
+}
+
+/** A bag may go on a green bud a day ahead of the evening before it opens (common practice); tape may not. */
+function baggedGreen({ shuttings, sightings }: Flower): boolean {
+  const shut = shuttings[0];
+  const seen = sightings.filter(({ at }) => shut !== undefined && at <= shut.at).at(-1);
+  return seen?.stage === 'green' && (shut?.closure === 'mesh-bag' || shut?.closure === 'cloth-bag');
 }
 
 /**

@@ -35,6 +35,8 @@ export interface WarningOptions {
   readonly before?: readonly WeatherDay[];
   /** A temperature in the grower's units. */
   readonly degrees: (celsius: number) => string;
+  /** Whether some of the work is under a tunnel or in a closed house. */
+  readonly inside?: boolean;
   /** The same day as the patch knows it, for anthers that open late. */
   readonly bloomDay?: BloomDay;
 }
@@ -53,14 +55,14 @@ const DRY_DEW_POINT_C = 12;
 export function weatherWarnings(
   crops: readonly WeatheredCrop[],
   day: WeatherDay,
-  { before = [], degrees, bloomDay }: WarningOptions,
+  { before = [], degrees, bloomDay, inside = false }: WarningOptions,
 ): WeatherWarning[] {
   const warnings: WeatherWarning[] = [];
   const add = (kind: WeatherWarning['kind'], words: string | null) => {
     if (words !== null) warnings.push({ kind, date: day.date, words });
   };
   const known = isKnownWeather(day);
-  if (known) add('people', peopleWords(day, degrees));
+  if (known) add('people', peopleWords(day, degrees, inside));
   if ((day.rainMm ?? 0) >= WET_MM)
     add(
       'rain',
@@ -168,8 +170,12 @@ function coldPollenWords(
   return `A cold morning, ${degrees(day.minC)} at its coldest: anthers open from about ${[...said].join(', ')}. Flowers may be open before: look for loose pollen.`;
 }
 
-function peopleWords(day: WeatherDay, degrees: WarningOptions['degrees']): string | null {
-  const care = heatCare(day);
+/** A tunnel or a closed house in the sun is so much hotter than the shade outside [M]. */
+const INSIDE_C = 8;
+
+function peopleWords(day: WeatherDay, degrees: WarningOptions['degrees'], inside: boolean): string | null {
+  const outside = heatCare(day);
+  const care = inside ? heatCare({ ...day, maxC: day.maxC + INSIDE_C }) : outside;
   if (!care) return null;
   const then =
     care.care === 'danger'
@@ -177,5 +183,8 @@ function peopleWords(day: WeatherDay, degrees: WarningOptions['degrees']): strin
       : care.care === 'extreme-caution'
         ? 'Work early, drink, rest, not alone.'
         : 'Drink, and rest in the shade.';
-  return `Feels like ${degrees(care.feelsC)} in the afternoon’s shade, more in a tunnel. ${then} Dizzy or sick: stop, cool down, get help.`;
+  const where = inside
+    ? `May feel like ${degrees(care.feelsC)} under cover in the afternoon.`
+    : `Feels like ${degrees(care.feelsC)} in the afternoon’s shade, more in a tunnel.`;
+  return `${where} ${then} Dizzy or sick: stop, cool down, get help.`;
 }

@@ -11,6 +11,7 @@ import {
   eveningAdvice,
   FAMILIES,
   FRUIT_SHAPES,
+  NEIGHBOUR_IDS,
   neighbourCrops,
   REASONS,
   SCHOOLS,
@@ -112,6 +113,7 @@ const cropSchema = Joi.object({
   setShare: fact(Joi.number().min(0.1).max(0.9)),
   femalesADay: fact(range(5)),
   stigmaDays: fact(range(10)).allow(null),
+  pollenDays: fact(range(10)).allow(null),
   daysToSeed: fact(range(120)).allow(null),
   seedsPerFruit: fact(range(2000)).allow(null),
   isolationM: fact(range(1600)).allow(null),
@@ -232,7 +234,13 @@ describe('values of the trade', () => {
       potato: 'perfect',
       strawberry: 'perfect',
     });
-    expect(cropOf('cucumber').otherSystems?.value).toEqual(['gynoecious', 'parthenocarpic']);
+    expect(cropOf('cucumber').otherSystems?.value).toEqual([
+      'gynoecious',
+      'parthenocarpic',
+      'andromonoecious',
+    ]);
+    expect(cropOf('watermelon').otherSystems?.value).toEqual(['andromonoecious']);
+    expect(cropOf('squash-pepo').otherSystems?.value).toEqual(['parthenocarpic']);
     for (const crop of catalogue)
       expect(sexesOf(crop)).toEqual(crop.sexSystem.value === 'perfect' ? ['perfect'] : ['female', 'male']);
   });
@@ -245,9 +253,22 @@ describe('values of the trade', () => {
       keep: [50, 50],
       conserve: [200, 200],
     });
-    for (const { isolationM, apartM, sexSystem } of neighbourCrops)
-      expect([isolationM.value, apartM.value, sexSystem.value]).toEqual([[3, 6], [3, 5], 'perfect']);
-    expect(neighbourCrops.map(({ id }) => id)).toEqual(['bean', 'pea', 'lettuce']);
+    for (const { isolationM, apartM, carriedBy } of neighbourCrops)
+      if (carriedBy.value === 'self')
+        expect([isolationM.value, apartM?.value]).toEqual([
+          [3, 6],
+          [3, 5],
+        ]);
+      else expect([apartM, isolationM.value[0] >= 245]).toEqual([null, true]);
+    expect(neighbourCrops.map(({ id }) => id)).toEqual([...NEIGHBOUR_IDS]);
+    const kin = (a: string, b: string) =>
+      neighbourCrops.find(({ id }) => id === a)?.botanical ===
+      neighbourCrops.find(({ id }) => id === b)?.botanical;
+    expect([kin('beet', 'chard'), kin('cabbage-kinds', 'turnip-kinds'), kin('bean', 'runner-bean')]).toEqual([
+      true,
+      false,
+      false,
+    ]);
   });
 });
 

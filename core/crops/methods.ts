@@ -62,3 +62,15 @@ export function kitchenTools(crop: Crop): readonly Tool[] {
 export function kitchenTool(crop: Crop): Tool {
   return kitchenTools(crop)[0] ?? 'brush';
 }
+
+/** How a fruit of the crop is marked for seed, so that the mark is still there at harvest (common practice). */
+export function markWords(crop: Crop): string {
+  if (crop.family === 'corn') return 'Write it on the bag, and tie a tag round the stalk below the ear.';
+  if (crop.id === 'melon')
+    return 'A loose loop round the fruit stalk, and a second on the vine: a ripe muskmelon slips off and leaves the first behind.';
+  if (crop.id === 'squash-maxima')
+    return 'A loose loop round the fruit stalk, of something that neither rots nor melts in sun: leave room for a stalk of 25-30 mm.';
+  if (crop.family === 'cucurbit')
+    return 'A loose loop round the fruit stalk, of something that neither rots nor melts in sun.';
+  return 'A loose loop of bright wool round the stalk of the fruit or truss; further flowers of that truss are pinched off.';
+}

@@ -147,6 +147,8 @@ export interface Crop {
   readonly femalesADay: Fact<Range>;
   /** Days from opening (or from being laid bare) for which a stigma takes pollen; `null` where it is that day's alone. */
   readonly stigmaDays: Fact<Range> | null;
+  /** Days for which its pollen, kept dry, is good after the flower opened; `null`: that morning only (corn: minutes to hours). */
+  readonly pollenDays: Fact<Range> | null;
   /** Days from pollination; `null` where it is not eaten or not kept for seed. */
   readonly daysToEat: Fact<Range> | null;
   /** The same for varieties picked young (courgette, snake melon, green pepper); `null` where none are. */

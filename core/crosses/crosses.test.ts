@@ -40,7 +40,9 @@ test('father buds are bagged for tomorrow, two for each mother; bagged ones serv
   garden.write(garden.time(DAY, 10), { kind: 'flowerShut', flower: bud, closure: 'mesh-bag' });
   expect(day().fathersReady).toEqual([]);
   expect(day('2026-07-15').fathersReady).toHaveLength(1);
-  expect(day('2026-07-18').fathersReady).toEqual([]);
+  // Tomato pollen lives up to five days, kept dry.
+  expect(day('2026-07-20').fathersReady).toHaveLength(1);
+  expect(day('2026-07-21').fathersReady).toEqual([]);
 });
 
 test('a mother at the right stage is to be opened; green is too early, open too late', () => {

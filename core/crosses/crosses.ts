@@ -92,8 +92,9 @@ export function crossDay(state: State, place: Place, date: LocalDate): CrossDay 
       if (flower.emasculatedAt !== null || flower.pollinations.length > 0) continue;
       const shut = flower.shuttings[0];
       if (!shut && isAt(flower, 'coloured', date, place.zone)) fathersToBag.push({ flower, growing });
-      // Open for two or three days: its pollen serves from the day after the bag went on.
-      const fresh = shut && on(shut.at) < date && on(shut.at) >= addDays(date, -3);
+      // It opens the day after the bag went on, and its pollen serves for as long as the crop's lives.
+      const lives = growing.crop.pollenDays?.value[1] ?? 1;
+      const fresh = shut && on(shut.at) < date && on(shut.at) >= addDays(date, -1 - lives);
       if (fresh && fitForSeed(flower, state).verdict !== 'unfit') fathersReady.push({ flower, growing });
     }
   const coming = toEmasculate.length + mothers.filter(({ nextAt }) => nextAt !== null).length;

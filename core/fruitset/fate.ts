@@ -53,9 +53,13 @@ function factsFrom(flower: Flower, crop: Crop, zone: string): FateFacts | null {
         set ??= seen;
         failed = null;
       }
-    } else if (result !== 'same') failed ??= seen;
-    // One that never grew is not going to; one that has grown and stops is ripening.
-    else if (set === null && day >= lastDay) failed ??= seen;
+    } else if (result === 'same') {
+      // One that never grew is not going to; one that has grown and stops is ripening.
+      if (set === null && day >= lastDay) failed ??= seen;
+    } else if (result === 'gone' || day >= crop.verdictDay.value) {
+      // Yellow before the day of the verdict is only noted: some come round, and one given up says its cause.
+      failed ??= seen;
+    }
     after = day;
   }
   const of = ({ at }: { at: string }) => ({ at, day: dayOf(at), after });
@@ -131,4 +135,19 @@ export function lookDue(flower: Flower, crop: Crop, zone: string, today: LocalDa
   if (fate === 'not-looked-at' && !owed)
     return lastLooked < day ? { day, scheduled: day, expect: 'set or not: look now', verdict: true } : null;
   return owed;
+}
+
+/** From this day on a pumpkin that took is plainly big (common practice: the size of a ball on day 14). */
+const BALL_DAY = 12;
+
+/** What to see on a day after the pollination, if it took; before the first look, that it is too early to tell. */
+export function expectOn(crop: Crop, day: number): string {
+  const looks = crop.looks.value;
+  const first = looks[0]?.day ?? crop.verdictDay.value;
+  if (day < Math.min(2, first))
+    return `Too early: a flower is shut and limp on day ${Math.max(0, day)} whether it took or not. The first look that tells is on day ${first}.`;
+  if (day < first) return `Early yet: the first look that tells is on day ${first}.`;
+  if (crop.id.startsWith('squash') && day >= BALL_DAY)
+    return 'By day 14 a pumpkin is the size of a ball; what still stands small has been given up.';
+  return [...looks].reverse().find((look) => look.day <= day)?.expect ?? '';
 }

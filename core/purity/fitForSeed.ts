@@ -76,7 +76,7 @@ export function fitForSeed(
     under(shutBefore(flower, schools, found?.crop.family === 'corn')),
     under(whole(flower)),
     ...kept(flower),
-    ...(found?.crop.flowers.perfect && reasonFor(flower, found) === 'cross' && flower.pollinations.length > 0
+    ...(found && hasAnthers(found) && reasonFor(flower, found) === 'cross' && flower.pollinations.length > 0
       ? [anthersOut(flower)]
       : []),
     ...flower.pollinations.flatMap((pollination) => [
@@ -163,6 +163,11 @@ function kept({ sex, lost, harvested, checks }: Flower): FitReason[] {
   if (bare) return [{ link: 'kept', state: 'broken', what: 'no-pollen', events: [bare.event] }];
   if (lost) return [{ link: 'kept', state: 'broken', what: 'lost', events: [lost.event] }];
   return harvested ? [{ link: 'kept', state: 'broken', what: 'picked', events: [harvested.event] }] : [];
+}
+
+/** Whether the flowers that bear fruit have anthers of their own: perfect ones, and the "females" of many melons. */
+function hasAnthers({ crop, variety }: Growing): boolean {
+  return crop.flowers.perfect !== undefined || (variety.system ?? crop.sexSystem.value) === 'andromonoecious';
 }
 
 function anthersOut({ emasculatedAt, pollinations }: Flower): FitReason {

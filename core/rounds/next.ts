@@ -123,13 +123,7 @@ export function eveningWalk(
 ): EveningWalk | null {
   const all = walkOrder(state).filter((each) => kitchen || hasSeedWork(state, each));
   const vines = all.filter(({ crop }) => crop.family === 'cucurbit');
-  const plants =
-    vines.length > 0
-      ? vines
-      : all.filter(
-          ({ crop, stand }) =>
-            !kitchen && crop.family !== 'corn' && !(crop.flowers.perfect && stand.reason === 'cross'),
-        );
+  const plants = vines.length > 0 ? vines : kitchen ? [] : all;
   if (plants.length === 0) return null;
   const day = gardenDay(place, date);
   const startsAt = day.sunset - WALK_BEFORE_SUNSET_MIN * MINUTE;

@@ -17,6 +17,9 @@ export interface StopAnswers {
   readonly lobes: number | null;
   readonly openS: number | null;
   readonly beeIn: boolean | null;
+  /** Melon: whether the male was left inside; for a cross, whether the anthers came out first. */
+  readonly maleInside: boolean | null;
+  readonly anthersOut: boolean | null;
 }
 
 /** A stop at which nothing has been answered yet. */
@@ -29,6 +32,8 @@ export const NO_ANSWERS: StopAnswers = {
   lobes: null,
   openS: null,
   beeIn: null,
+  maleInside: null,
+  anthersOut: null,
 };
 
 /** What the work at a flower comes to by the answers so far: just what the main key says in words, and records. */
@@ -97,7 +102,8 @@ export function stopDrafts({ flower: { id } }: Stop, answers: StopAnswers, work:
   if (answers.found === null) return [];
   const drafts: Draft[] = [{ kind: 'closureChecked', flower: id, result: answers.found }];
   if (!work.pollinating) return drafts;
-  const { lobes, openS, beeIn } = answers;
+  const { lobes, openS, beeIn, maleInside, anthersOut } = answers;
+  if (anthersOut) drafts.push({ kind: 'emasculated', flower: id });
   drafts.push({
     kind: 'pollinated',
     flower: id,
@@ -108,6 +114,7 @@ export function stopDrafts({ flower: { id } }: Stop, answers: StopAnswers, work:
     ...(lobes === null ? {} : { lobes }),
     ...(openS === null ? {} : { openS }),
     ...(beeIn === null ? {} : { beeIn }),
+    ...(maleInside === null ? {} : { maleInside }),
   });
   if (work.mark !== null) drafts.push({ kind: 'marked', flower: id, mark: work.mark });
   return drafts;

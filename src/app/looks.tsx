@@ -21,10 +21,10 @@ function Looks() {
   const { state, place, today, record, patch } = useGarden();
   const router = useRouter();
   const owed = useMemo(() => looksDue(state, place.zone, today), [state, place.zone, today]);
-  const [asking, setAsking] = useState<{ flower: Flower; result: LookResult } | null>(null);
+  const [asking, setAsking] = useState<{ flower: Flower; result: LookResult; early: boolean } | null>(null);
   const lookDays = useLookDays();
-  const answer = (flower: Flower, result: LookResult) => {
-    if (result === 'yellowing' || result === 'gone') setAsking({ flower, result });
+  const answer = (flower: Flower, result: LookResult, early: boolean) => {
+    if (result === 'yellowing' || result === 'gone') setAsking({ flower, result, early });
     else void record({ kind: 'lookedAt', flower: flower.id, result, sizeMm: null });
   };
   const counts = useMemo(() => countsDue(state, place.zone, today), [state, place.zone, today]);
@@ -39,7 +39,7 @@ function Looks() {
     <LookRow
       key={each.flower.id}
       owed={each}
-      onAnswer={(result) => answer(each.flower, result)}
+      onAnswer={(result) => answer(each.flower, result, !each.due.verdict)}
       markWhenGrowing={patch?.schools.marking === 'when-growing'}
     />
   ));
@@ -74,6 +74,15 @@ function Looks() {
             { kind: 'lost', flower: flower.id, cause },
           );
         }}
+        onWait={
+          asking?.result === 'yellowing' && asking.early
+            ? () => {
+                const { flower, result } = asking;
+                setAsking(null);
+                void record({ kind: 'lookedAt', flower: flower.id, result, sizeMm: null });
+              }
+            : undefined
+        }
         crop={asking ? cropAndShape(state, asking.flower) : null}
       />
     </Page>

@@ -76,11 +76,9 @@ export class LedgerStore extends LogReader {
     const events = this.make(drafts, at);
     const entry = events.filter(({ kind }) => kind !== 'withdrawn');
     const key = this.newKey('tap');
-    if (entry.length > 0 && !beginsPatch(this.ledger.state, entry))
-      this.change({
-        undoable: [...this.ledger.undoable, { key, events: entry }].slice(-this.limits.undoDepth),
-        redoable: [],
-      });
+    const { undoable, state } = this.ledger;
+    const own = entry.length > 0 && !beginsPatch(state, entry) ? [{ key, events: entry }] : [];
+    this.change({ undoable: [...undoable, ...own].slice(-this.limits.undoDepth), redoable: [] });
     await this.put(key, events);
     return events;
   }

@@ -1,6 +1,6 @@
 import type { FruitShape } from '@core/crops';
 import { LOSS_CAUSES, type LossCause } from '@core/ledger';
-import { Row, Sheet, Tile } from '../controls';
+import { Button, Row, Sheet, Tile } from '../controls';
 import { LossDrawing } from '../drawings/LossDrawing';
 import { Txt } from '../theme';
 import { causeHints, causeWords } from '../words';
@@ -13,16 +13,20 @@ export function CauseSheet({
   title,
   onClose,
   onCause,
+  onWait,
   crop,
 }: {
   open: boolean;
   title: string;
   onClose: () => void;
   onCause: (cause: LossCause) => void;
+  /** Before the day of the verdict: only yellowing, and looked at again. */
+  onWait?: (() => void) | undefined;
   crop: { shape: FruitShape } | null;
 }) {
   return (
     <Sheet open={open} title={title} onClose={onClose}>
+      {onWait ? <Button title="Only yellowing so far: look again" onPress={onWait} /> : null}
       <Row gap={6} style={{ alignItems: 'stretch' }}>
         {LOSS_CAUSES.map((cause) => (
           <Tile

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { LOOK_RESULTS, type LookResult } from '@core/ledger';
+import { expectOn } from '@core/fruitset';
 import type { OwedLook } from '@core/rounds';
 import { plantName } from '@core/patch';
 import { DEMO_SEED, lookOn, trueOutcome } from '@core/simulation';
@@ -48,7 +49,7 @@ export function LookRow({
         />
       </View>
       <Txt size="label" tone="muted">
-        If it took: {due.expect}
+        If it took: {expectOn(crop, due.day)}
       </Txt>
       {demo ? (
         <Txt

@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { markWords } from '@core/crops';
 import type { Flower } from '@core/ledger';
 import { plantName, type Growing } from '@core/patch';
 import { useNextMark } from '@/data/garden/nextMark';
@@ -30,6 +31,9 @@ export function MarkRow({ flower, growing }: { flower: Flower; growing: Growing 
           onPress={() => void save({ kind: 'marked', flower: flower.id, mark })}
         />
       </View>
+      <Txt size="label" tone="muted">
+        {markWords(growing.crop)}
+      </Txt>
     </Card>
   );
 }

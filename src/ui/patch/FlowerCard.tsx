@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { isEdible, reasonsOf } from '@core/crops';
-import { fateOf, workedOn } from '@core/fruitset';
+import { expectOn, fateOf, workedOn } from '@core/fruitset';
 import {
   LOOK_RESULTS,
   standings,
@@ -155,6 +155,11 @@ export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growi
       ) : null}
       {fate !== null && !flower.harvested ? (
         <>
+          {day !== null && fate !== 'set' ? (
+            <Txt size="label" tone="muted">
+              {expectOn(growing.crop, day)}
+            </Txt>
+          ) : null}
           <Tiles question={`How is it now${day === null ? '' : `, day ${day}`}?`}>
             {LOOK_RESULTS.map((result) => (
               <Tile key={result} title={lookWords[result]} chosen={false} onPress={() => look(result)} />
@@ -212,6 +217,14 @@ export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growi
         title={`${plantName(growing)}, ${flowerPlace(flower)}: what happened?`}
         crop={{ shape: growing.variety.shape }}
         onClose={() => setAsking(null)}
+        onWait={
+          asking === 'yellowing' && day !== null && day < growing.crop.verdictDay.value
+            ? () => {
+                setAsking(null);
+                void record({ kind: 'lookedAt', flower: flower.id, result: 'yellowing', sizeMm });
+              }
+            : undefined
+        }
         onCause={(cause) => {
           const seen =
             asking === 'lost' || asking === null

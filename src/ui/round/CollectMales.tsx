@@ -1,17 +1,18 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import { plantName, growing as growingOf } from '@core/patch';
 import { pickedDrafts, type Collecting } from '@core/rounds';
-import type { Draft } from '@core/ledger';
+import type { CheckResult, Draft } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
-import { Card, Button, Notice } from '../controls';
+import { Card, Button, Notice, Tile, Tiles } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { LeaveButton } from '../LeaveButton';
 import { Page } from '../Page';
 import { Txt } from '../theme';
 import { UndoLine } from '../UndoLine';
-import { plural } from '../words';
+import { checkWords, plural } from '../words';
 
 /** The males of one variety, picked before its females: plant by plant, with what is torn or missing said at once. */
 export function CollectMales({
@@ -36,7 +37,8 @@ export function CollectMales({
   const name = state.varieties.get(variety)?.name ?? '';
   const before = hands !== null && hands !== variety ? state.varieties.get(hands)?.name : null;
   const total = collecting.reduce((sum, { males }) => sum + males.length, 0);
-  const check = (id: string, result: 'torn' | 'gone'): Draft => ({
+  const [refusing, setRefusing] = useState<string | null>(null);
+  const check = (id: string, result: CheckResult): Draft => ({
     kind: 'closureChecked',
     flower: id,
     result,
@@ -100,6 +102,13 @@ export function CollectMales({
                 onPress={() => void save(check(last, 'torn'))}
               />
               <Button
+                title="Other"
+                look="quiet"
+                small
+                label={`A male of ${plantName(growing)} is no good for another reason`}
+                onPress={() => setRefusing(refusing === id ? null : id)}
+              />
+              <Button
                 title="Missing"
                 small
                 label={`A male of ${plantName(growing)} is missing`}
@@ -107,6 +116,23 @@ export function CollectMales({
                 onPress={() => void save(check(last, 'gone'))}
               />
             </View>
+            {refusing === id ? (
+              <Tiles question="One of them is no good: why?">
+                {(['no-pollen', 'not-open', 'insect', 'holed'] as const).map((result) => (
+                  <Tile
+                    key={result}
+                    title={checkWords[result]}
+                    small
+                    chosen={false}
+                    onPress={() => {
+                      setRefusing(null);
+                      void save(check(last, result));
+                    }}
+                    minWidth={92}
+                  />
+                ))}
+              </Tiles>
+            ) : null}
           </Card>
         );
       })}

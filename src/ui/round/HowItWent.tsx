@@ -7,6 +7,8 @@ export interface Went {
   readonly lobes: number | null;
   readonly openS: number | null;
   readonly beeIn: boolean | null;
+  readonly maleInside?: boolean | null;
+  readonly anthersOut?: boolean | null;
 }
 
 const OPEN = [
@@ -19,23 +21,28 @@ const OPEN = [
 export function HowItWent({
   crop,
   value,
+  withAnthers = false,
   open,
   onOpen,
   onChange,
 }: {
   crop: Crop;
   value: Went;
+  /** A cross whose mother has anthers of her own (many melons): were they taken out? */
+  withAnthers?: boolean;
   open: boolean;
   onOpen: () => void;
   onChange: (part: Partial<Went>) => void;
 }) {
   const all = lobesOf(crop);
-  const { lobes, openS, beeIn } = value;
+  const { lobes, openS, beeIn, maleInside = null, anthersOut = null } = value;
   if (!open) {
     const said = [
       ...(all && lobes !== null ? [plural(lobes, 'lobe')] : []),
       ...OPEN.filter((each) => each.openS === openS).map(({ title }) => `open ${title}`),
       ...(beeIn === null ? [] : [beeIn ? 'a bee got in' : 'no bee']),
+      ...(maleInside ? ['male left inside'] : []),
+      ...(anthersOut ? ['anthers out'] : []),
     ];
     return (
       <Button
@@ -89,6 +96,32 @@ export function HowItWent({
           onPress={() => onChange({ beeIn: beeIn === true ? null : true })}
         />
       </Tiles>
+      {crop.id === 'melon' ? (
+        <Tiles question="The male">
+          <Tile
+            title="left inside"
+            small
+            chosen={maleInside === true}
+            onPress={() => onChange({ maleInside: maleInside === true ? null : true })}
+          />
+          <Tile
+            title="taken out"
+            small
+            chosen={maleInside === false}
+            onPress={() => onChange({ maleInside: maleInside === false ? null : false })}
+          />
+        </Tiles>
+      ) : null}
+      {withAnthers ? (
+        <Tiles question="Her own anthers, before the pollen">
+          <Tile
+            title="taken out"
+            small
+            chosen={anthersOut === true}
+            onPress={() => onChange({ anthersOut: anthersOut === true ? null : true })}
+          />
+        </Tiles>
+      ) : null}
     </Card>
   );
 }

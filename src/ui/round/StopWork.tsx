@@ -1,5 +1,5 @@
-import type { ReactNode } from 'react';
-import type { Closure, Tool } from '@core/crops';
+import { useState, type ReactNode } from 'react';
+import { markWords, type Closure, type Tool } from '@core/crops';
 import { fatherVarietyOf, type Growing } from '@core/patch';
 import {
   holdSeconds,
@@ -12,6 +12,7 @@ import {
 import { useGarden } from '@/data/garden/garden';
 import { Button, Notice, Tile, Tiles } from '../controls';
 import { Steps } from '../Steps';
+import { Txt } from '../theme';
 import { closureWords, toolWords } from '../words';
 import { FatherTiles } from './FatherTiles';
 import { HoldTimer } from './HoldTimer';
@@ -66,6 +67,7 @@ export function StopWorkTiles({
   noFather: ReactNode;
 }) {
   const { state } = useGarden();
+  const [damp, setDamp] = useState(false);
   const { crop } = growing;
   const hold = holdSeconds(tool);
   const { shutAgain, mark } = work;
@@ -90,10 +92,40 @@ export function StopWorkTiles({
       ) : null}
       {work.purpose === 'kitchen' ? <Notice tone="brick" text={crop.caution} /> : null}
       <Steps steps={workSteps(crop, tool, worn)} />
+      {tool === 'brush' || tool === 'swab' ? (
+        damp ? (
+          <Notice
+            tone="brick"
+            title={`Not with a damp ${toolWords[tool]}`}
+            text="Damp, pollen sticks to it and clumps: next to nothing reaches the stigma. Dry it for another day."
+          >
+            {crop.tools
+              .filter((each) => each !== tool)
+              .slice(0, 3)
+              .map((each) => (
+                <Button
+                  key={each}
+                  title={`Take the ${toolWords[each]}`}
+                  small
+                  onPress={() => {
+                    setDamp(false);
+                    onChange({ tool: each });
+                  }}
+                />
+              ))}
+          </Notice>
+        ) : (
+          <Button title={`The ${toolWords[tool]} is damp`} look="quiet" small onPress={() => setDamp(true)} />
+        )
+      ) : null}
       {hold ? <HoldTimer seconds={hold} verb={tool === 'vibration' ? 'Vibrate' : 'Brush'} /> : null}
       <HowItWent
         crop={crop}
         value={answers}
+        withAnthers={
+          growing.stand.reason === 'cross' &&
+          (growing.variety.system ?? crop.sexSystem.value) === 'andromonoecious'
+        }
         open={answers.went}
         onOpen={() => onChange({ went: true })}
         onChange={onChange}
@@ -117,6 +149,11 @@ export function StopWorkTiles({
           />
         ))}
       </Tiles>
+      {mark ? (
+        <Txt size="label" tone="muted">
+          {markWords(crop)}
+        </Txt>
+      ) : null}
       {work.purpose === 'seed' && !answers.beeIn && shutAgain === 'open' ? (
         <Notice tone="brick" text="Left open, insects can add pollen: the seed can't be called pure." />
       ) : null}

@@ -10,6 +10,7 @@ import { CollectMales } from './CollectMales';
 import { DeadlineLine } from './DeadlineLine';
 import { FatherTiles } from './FatherTiles';
 import { HowItWent } from './HowItWent';
+import { NoFatherCard } from './NoFatherCard';
 import { NextStops } from './NextStops';
 
 const EVENING = '2026-07-13';
@@ -117,9 +118,26 @@ describe('whose pollen', () => {
     expect(round().toDo).toHaveLength(3);
   });
 
-  test('none to be had is said, with what to do', async () => {
-    renderIn(await morning().store(), <FatherTiles offers={[]} males={{}} onChange={() => undefined} />);
-    expect(screen.getByText('No shut male of this variety is left')).toBeTruthy();
+  test('none to be had is said, with why and the ways out', async () => {
+    const done: string[] = [];
+    const { garden, store } = morning();
+    const crop = garden.growing([...garden.state.plants.keys()][0] as never).crop;
+    const note = (what: string) => () => void done.push(what);
+    renderIn(
+      await store(),
+      <NoFatherCard
+        why="own-only"
+        crop={crop}
+        onSelf={note('self')}
+        onKitchen={note('kitchen')}
+        onLeave={note('leave')}
+      />,
+    );
+    expect(screen.getByText(/true to this mother/)).toBeTruthy();
+    for (const key of ['Use its own males this once', 'Work it for the kitchen, with any open male'])
+      fireEvent.press(screen.getByText(key));
+    fireEvent.press(screen.getByText('Leave it: not worked'));
+    expect(done).toEqual(['self', 'kitchen', 'leave']);
   });
 });
 

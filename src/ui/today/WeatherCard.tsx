@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { weatheredCrops, weatherWarnings, type BloomDay } from '@core/bloom';
 import { isKnownWeather, type WeatherDay } from '@core/sky';
-import { walkOrder } from '@core/patch';
+import { shelterOn, walkOrder } from '@core/patch';
 import { addDays } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useWeather } from '@/data/weather/weather';
@@ -18,13 +18,18 @@ export function WeatherCard({ bloomDay }: { bloomDay: BloomDay }) {
   const { date } = bloomDay.day;
   const day = weatherOf(date);
   if (!day) return null;
-  const crops = weatheredCrops(walkOrder(state));
+  const order = walkOrder(state);
+  const crops = weatheredCrops(order);
+  const inside = order.some(({ bed }) =>
+    ['tunnel', 'closed-house'].includes(shelterOn(bed, date)?.shelter ?? ''),
+  );
   const before = Array.from({ length: 5 }, (_, i) => weatherOf(addDays(date, i - 5))).filter(
     (each): each is WeatherDay => each !== null,
   );
   const warnings = weatherWarnings(crops, day, {
     before,
     bloomDay,
+    inside,
     degrees: (celsius) => degrees(celsius, prefs.units),
   });
   return (

@@ -69,7 +69,7 @@ export interface Bringing {
 
 /**
  * Reads the stand's trials since a day. What was meant for seed and is not fit for it counts for the kitchen: it can be eaten. What
- * nobody looked at in time is counted on no longer.
+ * nobody looked at in time is counted on no longer; seed that came too late to ripen is fruit for the kitchen.
  */
 export function bringing(
   state: State,
@@ -77,6 +77,8 @@ export function bringing(
   stand: Stand,
   today: LocalDate,
   since: LocalDate,
+  /** Seed worked after this day does not ripen; `null`: nothing is ruled out. */
+  ripensUntil: LocalDate | null = null,
 ): Bringing {
   const seed = { set: 0, waiting: 0 };
   const kitchen = { set: 0, waiting: 0 };
@@ -89,7 +91,8 @@ export function bringing(
   for (const trial of trialsOfStand(state, stand.id, place.zone)) {
     if (trial.until < since) continue;
     const outcome = outcomeOn(trial, today);
-    const into = isForSeed(state, trial) ? seed : kitchen;
+    const late = ripensUntil !== null && trial.on > ripensUntil;
+    const into = isForSeed(state, trial) && !late ? seed : kitchen;
     if (outcome === 'waiting') into.waiting += trial.worked;
     else if (outcome === 'set' || outcome === 'harvested') into.set += trial.set ?? trial.worked;
     else continue;

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { cropOf } from '../crops';
 import { chanceOfAtLeast, pollinationsNeeded, ratesOf, workTime } from '../fruitset';
-import type { Goal } from '../ledger';
+import type { Goal, Stand } from '../ledger';
 import { TestGarden, type Planted } from '../testGarden';
 import { addDays } from '../time';
-import { goalSum, goalSums } from '.';
+import { goalSum, goalSums, lastUseful } from '.';
 
 const TODAY = '2026-07-10';
 const seeds = (amount: number, more: Partial<Goal> = {}): Partial<Goal> => ({
@@ -124,6 +124,41 @@ test('standings: done, on course, behind, past the last useful day, more than wi
   const tight = garden(seeds(3000, { by: addDays(TODAY, 60 + 11), bent: { seedsPerFruit: 200 } }));
   expect(sumOf(tight, TODAY, 3)?.standing).toBe('behind');
   expect(sumOf(tight, TODAY, 0.1)?.standing).toBe('unreachable');
+});
+
+test('what not knowing the set rate costs is said: known to the point fewer would do, and own verdicts mend it', () => {
+  const sum = sumOf(garden(seeds(300)), TODAY, 3);
+  if (!sum) throw new Error('no sum');
+  const { known, asKnown, toHalve } = sum.doubt;
+  expect(asKnown).toBe(sum.pollinations);
+  expect(known).toBeLessThan(asKnown);
+  expect(toHalve).toBeGreaterThan(0);
+  // A share given by hand is known: there is no doubt to pay for.
+  const bent = sumOf(garden(seeds(300, { bent: { setShare: 0.4 } })), TODAY, 3);
+  expect(bent?.doubt).toMatchObject({ toHalve: null, known: bent?.pollinations });
+});
+
+test('seed worked after the last useful day is no seed any more, where that day was said', () => {
+  const made = garden(seeds(2000, { by: '2026-10-01' }));
+  const stand = made.made.state.stands.get(made.squash.stand) as Stand;
+  expect(lastUseful(made.made.state, made.made.place, stand, TODAY)).toMatchObject({
+    on: '2026-08-02',
+    said: true,
+  });
+  worked(made, 0, '2026-08-02', 'set');
+  expect(sumOf(made, '2026-08-20', 3)?.forSeed.set).toBe(1);
+  worked(made, 1, '2026-08-03', 'set');
+  expect(sumOf(made, '2026-08-20', 3)).toMatchObject({ forSeed: { set: 1 }, standing: 'unreachable' });
+});
+
+test('a squash may ripen on indoors, so frost leaves it more days than a date on which it must be ripe', () => {
+  const made = new TestGarden();
+  const { stand } = made.plant('squash-maxima', 'Slate Dome', 1);
+  made.write(made.time('2026-07-01', 9), { kind: 'frostExpected', patch: made.patchId, frostOn: '10-10' });
+  const on = () => lastUseful(made.state, made.place, made.state.stands.get(stand) as Stand, TODAY).on;
+  expect(on()).toBe('2026-08-31');
+  made.goal(stand, { seed: { amount: 100, unit: 'seeds' }, by: '2026-10-10' });
+  expect(on()).toBe('2026-08-11');
 });
 
 test('no goal, no plants, or a goal that asks for nothing: no sum, no crash', () => {

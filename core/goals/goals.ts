@@ -1,7 +1,6 @@
 import {
   closureFacts,
   closuresFor,
-  daysToEatOf,
   kitchenSeconds,
   kitchenTool,
   middleOf,
@@ -13,10 +12,10 @@ import {
 import { pollinationsNeeded, ratesOf, workTime, type Rate } from '../fruitset';
 import type { Goal, Place, Stand, State, Variety } from '../ledger';
 import { coversFor, growing, mainPatch, plantsOfStand } from '../patch';
-import { addDays, daysBetween, type LocalDate } from '../time';
+import { daysBetween, type LocalDate } from '../time';
 import { bringing, NO_PART, parentsMissing, partOf, type GoalPart } from './goalParts';
 import { malesFor, SPARE_MALES } from './malesFor';
-import { seasonOf, type Season } from './season';
+import { lastUseful, seasonOf, type Season } from './season';
 import type { SumNumber } from './sumNumber';
 
 /** over: the season has ended without it. */
@@ -40,6 +39,7 @@ export interface GoalSum {
   readonly setShare: SumNumber;
   /** Of both halves. */
   readonly pollinations: number;
+  readonly doubt: SetDoubt;
   readonly wholeShare: SumNumber;
   readonly wholeRate: Rate;
   readonly closure: Closure;
@@ -94,7 +94,8 @@ export function goalSum(
   if (!goal || !variety || !first || (goal.seed === null && goal.kitchenFruits === null)) return null;
   const { crop } = first;
   const season = seasonOf(state, place, stand, today);
-  const done = bringing(state, place, stand, today, season.begins);
+  const useful = lastUseful(state, place, stand, today, goal.seed !== null);
+  const done = bringing(state, place, stand, today, season.begins, useful.said ? useful.on : null);
   const males = malesFor(state, crop, goal);
   const setRate = ratesOf(state, place.zone).set(crop, variety.id);
   const wanted = fruitsWanted(goal, crop);
@@ -116,7 +117,7 @@ export function goalSum(
     males.value,
   );
   const pollinations = forSeed.pollinations + forKitchen.pollinations;
-  const left = timeLeft(goal, crop, variety, season, wanted.fruits > 0, today);
+  const left = timeLeft(useful.on, season, today);
   const flowering = perMorning ?? plants.length * middleOf(crop.femalesADay.value);
   return {
     stand,
@@ -133,6 +134,7 @@ export function goalSum(
     setRate,
     setShare: shareOf(goal.bent.setShare, setRate),
     pollinations,
+    doubt: doubtOf(goal, setRate, forSeed.left + forKitchen.left),
     ...toShut,
     malesPerFemale: males,
     marks: forSeed.pollinations,
@@ -176,6 +178,38 @@ function needingAt({ bent, assurance }: Goal, rate: Rate, season: Season): (frui
   return (fruits) => (season.over ? 0 : pollinationsNeeded({ fruitsWanted: fruits, alpha, beta, assurance }));
 }
 
+/** What not knowing the set rate costs: said beside the sum, so that it can be followed. */
+export interface SetDoubt {
+  /** Pollinations for the fruits still to come, if the rate were known to the point. */
+  readonly known: number;
+  /** And as little as it is known. */
+  readonly asKnown: number;
+  /** Verdicts of one's own that would halve the difference; `null` where there is none to speak of, or too many are wanted. */
+  readonly toHalve: number | null;
+}
+
+/** More verdicts than this nobody waits for [M]. */
+const MOST_VERDICTS = 400;
+
+function doubtOf(goal: Goal, { alpha, beta }: Rate, fruits: number): SetDoubt {
+  const { assurance, bent } = goal;
+  const mean = bent.setShare ?? alpha / (alpha + beta);
+  const need = (verdicts: number) =>
+    pollinationsNeeded({
+      fruitsWanted: fruits,
+      alpha: alpha + verdicts * mean,
+      beta: Math.max(1e-6, beta + verdicts * (1 - mean)),
+      assurance,
+    });
+  const known = need(POINT);
+  const asKnown = bent.setShare === undefined ? need(0) : known;
+  const cost = asKnown - known;
+  if (cost < 2 || !Number.isFinite(cost)) return { known, asKnown, toHalve: null };
+  let verdicts = 5;
+  while (need(verdicts) - known > cost / 2 && verdicts <= MOST_VERDICTS) verdicts += 5;
+  return { known, asKnown, toHalve: verdicts > MOST_VERDICTS ? null : verdicts };
+}
+
 /** A share of the sum: the grower's own, what the records say, or the usual. */
 function shareOf(bent: number | undefined, { mean, own, crop }: Rate): SumNumber {
   if (bent !== undefined) return { value: bent, from: 'bent' };
@@ -216,18 +250,12 @@ function shuttingFor(
   };
 }
 
-/** Until when a pollination still ripens in time, and how many mornings that leaves. */
+/** How many mornings are left on which a pollination still ripens in time. */
 function timeLeft(
-  goal: Goal,
-  crop: Crop,
-  variety: Variety,
+  lastUsefulOn: LocalDate | null,
   season: Season,
-  forSeed: boolean,
   today: LocalDate,
 ): Pick<GoalSum, 'lastUsefulOn' | 'morningsLeft'> {
-  const until = goal.by ?? season.frost.early;
-  const ripens = forSeed ? crop.daysToSeed : (daysToEatOf(crop, variety.traits) ?? crop.daysToSeed);
-  const lastUsefulOn = until && ripens ? addDays(until, -ripens.value[1]) : null;
   if (season.over) return { lastUsefulOn, morningsLeft: 0 };
   return {
     lastUsefulOn,

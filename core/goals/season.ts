@@ -1,4 +1,4 @@
-import { cropOf } from '../crops';
+import { cropOf, daysToEatOf } from '../crops';
 import type { Place, Stand, State } from '../ledger';
 import { mainPatch, plantsOfStand } from '../patch';
 import { usualFrost } from '../sky';
@@ -85,4 +85,44 @@ export function seasonOf(state: State, place: Place, stand: Stand, today: LocalD
   const frost = frostAfter(state, place, begins);
   const frosted = frost.from === 'said' && frost.late !== null && today > frost.late;
   return { begins, frost, over: frosted || today > addDays(begins, ANNUAL_DAYS) };
+}
+
+/** The last day on which a pollination still ripens in time. */
+export interface LastUseful {
+  /** `null`: nothing ends the season that anybody knows of. */
+  readonly on: LocalDate | null;
+  /** The day by which it must be ripe: wanted, or the first frost. */
+  readonly until: LocalDate | null;
+  /** Somebody said that day; a frost that is only guessed rules nothing out. */
+  readonly said: boolean;
+}
+
+/** Squash picked at this age or older ripens on indoors, 3-8 weeks at 15-20 C (common practice). */
+const RIPENS_INDOORS_FROM_DAYS = 40;
+
+/**
+ * Until when a pollination of a stand still brings ripe seed (or fruit to eat): the day wanted or the first frost, less the late end
+ * of the crop's days to ripe; squash for seed may finish indoors. Common practice.
+ */
+export function lastUseful(
+  state: State,
+  place: Place,
+  stand: Stand,
+  today: LocalDate,
+  forSeed: boolean = stand.reason !== 'fruit',
+): LastUseful {
+  const variety = state.varieties.get(stand.variety);
+  const season = seasonOf(state, place, stand, today);
+  const by = stand.goal?.by ?? null;
+  const until = by ?? season.frost.early;
+  const said = by !== null || season.frost.from === 'said';
+  if (!variety) return { on: null, until, said };
+  const crop = cropOf(variety.crop);
+  const ripens = forSeed ? crop.daysToSeed : (daysToEatOf(crop, variety.traits) ?? crop.daysToSeed);
+  if (!ripens || until === null) return { on: null, until, said };
+  const late = ripens.value[1];
+  // A frost only ends it outdoors; by a day that was wanted it must be ripe.
+  const indoors = by === null && forSeed && crop.id.startsWith('squash');
+  const days = indoors ? Math.min(late, RIPENS_INDOORS_FROM_DAYS) : late;
+  return { on: addDays(until, -days), until, said };
 }

@@ -142,6 +142,7 @@ export function derivePlant(id: string, events: readonly LedgerEvent[]): Plant |
   const males: Plant['males'][number][] = [];
   const tallies: Plant['tallies'][number][] = [];
   let reason: Plant['reason'] = null;
+  let passedAt: Plant['passedAt'] = null;
   const notes: Note[] = [];
   for (const event of events) {
     switch (event.kind) {
@@ -157,6 +158,9 @@ export function derivePlant(id: string, events: readonly LedgerEvent[]): Plant |
       case 'plantChecked':
         health = event.health;
         healthAt = event.at;
+        break;
+      case 'plantPassed':
+        passedAt = event.at;
         break;
       case 'malesCounted':
         males.push({ at: event.at, stage: event.stage, count: event.count });
@@ -189,6 +193,7 @@ export function derivePlant(id: string, events: readonly LedgerEvent[]): Plant |
     health,
     healthAt,
     reason,
+    passedAt,
     males,
     tallies,
     notes,

@@ -214,6 +214,10 @@ export interface PlantChecked extends Recorded<'plantChecked'> {
   readonly plant: PlantId;
   readonly health: Health;
 }
+/** A plant looked over and nothing found to write down. Since version 6. */
+export interface PlantPassed extends Recorded<'plantPassed'> {
+  readonly plant: PlantId;
+}
 /** Male buds of a plant counted, not noted one by one. */
 export interface MalesCounted extends Recorded<'malesCounted'> {
   readonly plant: PlantId;
@@ -374,6 +378,7 @@ export type LedgerEvent =
   | PlantRemoved
   | PlantDied
   | PlantChecked
+  | PlantPassed
   | MalesCounted
   | Tallied
   | GroupCounted
@@ -426,6 +431,7 @@ export const SUBJECT_FIELD: Readonly<Record<EventKind, SubjectKind | 'subject'>>
   plantRemoved: 'plant',
   plantDied: 'plant',
   plantChecked: 'plant',
+  plantPassed: 'plant',
   malesCounted: 'plant',
   tallied: 'plant',
   groupCounted: 'stand',

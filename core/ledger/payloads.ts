@@ -204,6 +204,7 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
   plantRemoved: () => ({ plant: id('plant') }),
   plantDied: () => ({ plant: id('plant'), cause: oneOf(LOSS_CAUSES) }),
   plantChecked: () => ({ plant: id('plant'), health: oneOf(HEALTH) }),
+  plantPassed: () => ({ plant: id('plant') }),
   malesCounted: () => ({ plant: id('plant'), stage: oneOf(STAGES), count: count.max(500).required() }),
   tallied: () => ({
     plant: id('plant'),

@@ -135,6 +135,8 @@ export interface Plant {
   } | null;
   readonly health: Health | null;
   readonly healthAt: Instant | null;
+  /** When it was last looked over without a find. */
+  readonly passedAt: Instant | null;
   readonly males: readonly MaleCount[];
   /** Where it differs from its stand's. */
   readonly reason: Reason | null;

@@ -14,7 +14,8 @@ import type { Flower, Place, State } from '../ledger';
 import { fatherVarietyOf, mainPatch, walkOrder, type Growing } from '../patch';
 import { markMissing } from '../purity';
 import { addDays, localDateOf, type LocalDate } from '../time';
-import { LATE_OPENER_MIN, roundMinutes, stopsOf, type Stop } from './stops';
+import { femalesPerMale } from '../goals';
+import { givesPollen, LATE_OPENER_MIN, maleUses, roundMinutes, stopsOf, type Stop } from './stops';
 
 const MINUTE = 60_000;
 /** An evening walk begins no earlier than this long before sunset [M]: earlier, tomorrow's buds don't show yet. */
@@ -86,11 +87,17 @@ export function pollinationRound(
   const inTime = afterEnd.length === toDo.length ? toDo : toDo.filter((stop) => !afterEnd.includes(stop));
   const minutes = roundMinutes(inTime, (crop) => workTime(state, crop).minutes);
   const varieties = new Set(stops.map(({ growing }) => fatherVarietyOf(growing)));
+  const uses = maleUses(state, date, place.zone);
   let males = 0;
   let fatherPlants = 0;
   for (const each of walkOrder(state)) {
     if (!varieties.has(each.variety.id)) continue;
-    const found = shutMales(state, each, date, place.zone).length;
+    // What gave its pollen, or is torn, is there no more.
+    const found = shutMales(state, each, date, place.zone).filter(
+      (male) =>
+        givesPollen(state, male, date, place.zone) &&
+        (uses.get(male.id) ?? 0) < femalesPerMale(state, each.crop),
+    ).length;
     males += found;
     if (found > 0) fatherPlants++;
   }
@@ -157,7 +164,8 @@ function hasSeedWork(state: State, { plant, stand }: Growing): boolean {
 function walkedBetween(state: State, plantId: PlantId, from: string, to: string): boolean {
   const within = (at: string | null | undefined) => at !== null && at !== undefined && at >= from && at <= to;
   const plant = state.plants.get(plantId);
-  if (within(plant?.healthAt) || plant?.males.some(({ at }) => within(at))) return true;
+  if (within(plant?.healthAt) || within(plant?.passedAt) || plant?.males.some(({ at }) => within(at)))
+    return true;
   return (state.flowersOf.get(plantId) ?? []).some((id) => {
     const flower = state.flowers.get(id);
     return flower?.sightings.some(({ at }) => within(at)) || flower?.shuttings.some(({ at }) => within(at));

@@ -86,6 +86,9 @@ export interface FatherOffer {
   readonly free: readonly FlowerId[];
   /** How many were shut for this day in all. */
   readonly shut: number;
+  /** Of these: have served as many females as they may; torn, gone, not open or without pollen. */
+  readonly used: number;
+  readonly spoiled: number;
   readonly selfing: boolean;
 }
 
@@ -111,8 +114,9 @@ export function fathersFor(
     const own = each.plant.id === plant.id;
     if (own && selfing === 'never') continue;
     const shut = shutMales(state, each, date, zone);
-    const free = shut
-      .filter((male) => givesPollen(state, male, date, zone) && (uses.get(male.id) ?? 0) < most)
+    const good = shut.filter((male) => givesPollen(state, male, date, zone));
+    const free = good
+      .filter((male) => (uses.get(male.id) ?? 0) < most)
       // What is in hand goes first, then what has served least.
       .sort(
         (a, b) =>
@@ -120,7 +124,14 @@ export function fathersFor(
           (uses.get(a.id) ?? 0) - (uses.get(b.id) ?? 0),
       );
     if (shut.length > 0)
-      offers.push({ growing: each, free: free.map(({ id }) => id), shut: shut.length, selfing: own });
+      offers.push({
+        growing: each,
+        free: free.map(({ id }) => id),
+        shut: shut.length,
+        used: good.length - free.length,
+        spoiled: shut.length - good.length,
+        selfing: own,
+      });
   }
   const rank = (offer: FatherOffer) => (offer.selfing && selfing !== 'allowed' ? 1 : 0);
   return offers.sort((a, b) => rank(a) - rank(b) || b.free.length - a.free.length);

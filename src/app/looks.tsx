@@ -24,7 +24,9 @@ function Looks() {
   const [asking, setAsking] = useState<{ flower: Flower; result: LookResult; early: boolean } | null>(null);
   const lookDays = useLookDays();
   const answer = (flower: Flower, result: LookResult, early: boolean) => {
-    if (result === 'yellowing' || result === 'gone') setAsking({ flower, result, early });
+    // Still the same on the day of the verdict: it may have been given up, and then there is a cause.
+    const asks = result === 'yellowing' || result === 'gone' || (result === 'same' && !early);
+    if (asks) setAsking({ flower, result, early });
     else void record({ kind: 'lookedAt', flower: flower.id, result, sizeMm: null });
   };
   const counts = useMemo(() => countsDue(state, place.zone, today), [state, place.zone, today]);
@@ -75,7 +77,7 @@ function Looks() {
           );
         }}
         onWait={
-          asking?.result === 'yellowing' && asking.early
+          asking && (asking.early || asking.result === 'same') && asking.result !== 'gone'
             ? () => {
                 const { flower, result } = asking;
                 setAsking(null);

@@ -192,12 +192,14 @@ function PlantRow({ growing: { plant, crop, variety } }: { growing: Growing }) {
   const count = (wanted: Fate) =>
     flowers.filter((flower) => fateOf(flower, crop, place.zone, today) === wanted).length;
   const waiting = count('waiting');
+  const counted = plant.tallies.reduce((sum, tally) => sum + tally.flowers, 0);
   const set = count('set');
   const words = [
-    `${set} set`,
+    set > 0 || counted === 0 ? `${set} set` : null,
     waiting > 0 ? `${waiting} waiting` : null,
     count('not-looked-at') > 0 ? `${count('not-looked-at')} not looked at` : null,
     count('dropped') > 0 ? `${count('dropped')} dropped` : null,
+    counted > 0 ? `${plural(counted, 'flower')} counted` : null,
   ]
     .filter(Boolean)
     .join(', ');
@@ -219,7 +221,7 @@ function PlantRow({ growing: { plant, crop, variety } }: { growing: Growing }) {
         {plant.label}
       </Txt>
       <Txt style={{ flex: 1 }} tone={plant.ended ? 'muted' : 'ink'}>
-        {plant.ended ? plant.ended.how : flowers.length === 0 ? 'no flower yet' : words}
+        {plant.ended ? plant.ended.how : flowers.length + counted === 0 ? 'no flower yet' : words}
       </Txt>
       {plant.health && plant.health !== 'healthy' && !plant.ended ? (
         <Badge text={healthWords[plant.health]} tone="brick" />

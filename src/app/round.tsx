@@ -1,8 +1,9 @@
 import { useEffect, useMemo } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { gardenDay } from '@core/bloom';
+import { growing } from '@core/patch';
 import { numberedStops, pollinationRound } from '@core/rounds';
-import { isLocalDate } from '@core/time';
+import { clockText, isLocalDate } from '@core/time';
 import { useDawnPlan } from '@/data/round/dawnPlan';
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
@@ -66,12 +67,37 @@ function Round() {
   }, [settled, asked, shown, pinned, change]);
   if (!ready) return null;
   const night = prefs.light === 'by-itself' && now < gardenDay(place, date).sunrise && date === today;
+  const windowOf = (plant: string | undefined) => {
+    const father = plant === undefined ? null : growing(state, plant);
+    return father && dawn ? dawn.morning.window(father.crop) : null;
+  };
   const leave = () => router.replace('/');
   if (!round) {
     return (
       <Page title="No round" foot={<Button title="Back to Today" onPress={leave} />}>
         <Txt>No flower was shut for this {kind}. Flowers are shut on the evening walk.</Txt>
       </Page>
+    );
+  }
+  if (round.date > today && round.kind === 'dawn') {
+    // The evening before there is nothing to do yet, and nothing to record.
+    return (
+      <LightProvider light={light}>
+        <Page
+          title="Tomorrow’s round"
+          over={`start by ${clockText(round.startBy, place.zone, prefs.clock === '12')} · ${round.toDo.length} shut`}
+          foot={<Button title="Back to Today" onPress={leave} />}
+        >
+          <Txt>To look at only: the males are picked and the flowers worked in the morning.</Txt>
+          <NextStops
+            round={round}
+            dawn={dawn}
+            numbered={numberedStops(round, [], dawn?.order ?? [])}
+            current=""
+            all
+          />
+        </Page>
+      </LightProvider>
     );
   }
   const planning = toDo.length > 0 && dawn !== null && dawn.plan === null;
@@ -89,6 +115,7 @@ function Round() {
           key={collecting[0]?.variety}
           collecting={collecting}
           hands={dawn.hands}
+          window={windowOf(collecting[0]?.plant)}
           badge={<BeesBadge round={round} />}
           foot={<DeadlineLine round={round} dawn={dawn} />}
           side={<NextStops round={round} dawn={dawn} numbered={numbered} current="" onGo={onGo} all={wide} />}

@@ -40,8 +40,9 @@ export function FirstStart({ onBegin, onDemo, onFile }: FirstStartProps) {
       </View>
       <Txt size="heading">Shut in the evening, worked at dawn, watched till it sets.</Txt>
       <Txt>
-        For people who pollinate squash, melons, cucumbers and gourds by hand: which flowers to shut tonight,
-        which to work before the bees, whose pollen, and what became of each.
+        For people who pollinate by hand: squash, melons, cucumbers, gourds and corn; tomatoes, peppers,
+        aubergines, potatoes, strawberries. Which flowers to shut tonight and which to work this morning, for
+        pure seed, for a cross or for the fruit; whose pollen, and what became of each.
       </Txt>
       <Txt tone="muted">
         Everything you record stays in this browser, and in the files you export. It works with no network.

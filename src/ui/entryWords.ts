@@ -104,6 +104,8 @@ function wordsOf(state: State, event: LedgerEvent, events: readonly LedgerEvent[
       return `died: ${plantAt(event.plant)}`;
     case 'plantChecked':
       return `${healthWords[event.health]}: ${plantAt(event.plant)}`;
+    case 'plantPassed':
+      return `nothing to write on ${plantAt(event.plant)}`;
     case 'malesCounted':
       return `counted ${plural(event.count, 'male')}, ${plantAt(event.plant)}`;
     case 'tallied': {

@@ -20,13 +20,13 @@ export function CauseSheet({
   title: string;
   onClose: () => void;
   onCause: (cause: LossCause) => void;
-  /** Before the day of the verdict: only yellowing, and looked at again. */
+  /** Where it may still come round: only noted, and looked at again. */
   onWait?: (() => void) | undefined;
   crop: { shape: FruitShape } | null;
 }) {
   return (
     <Sheet open={open} title={title} onClose={onClose}>
-      {onWait ? <Button title="Only yellowing so far: look again" onPress={onWait} /> : null}
+      {onWait ? <Button title="Not given up yet: look again" onPress={onWait} /> : null}
       <Row gap={6} style={{ alignItems: 'stretch' }}>
         {LOSS_CAUSES.map((cause) => (
           <Tile

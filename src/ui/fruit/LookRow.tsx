@@ -25,6 +25,13 @@ export function LookRow({
   const { state, place, demo, record } = useGarden();
   const mark = useNextMark();
   const { crop, variety } = growing;
+  const { shutAgain = null, purpose } = flower.pollinations.at(-1) ?? {};
+  // Once the fruit plainly grows the cover comes off and the lasting mark goes on (common practice).
+  const covered = due.verdict && flower.coverOffAt === null && shutAgain !== null && shutAgain !== 'open';
+  const unmarked = flower.mark === null && purpose === 'seed' && (markWhenGrowing || due.verdict);
+  const toDo = [covered ? 'cover off' : null, unmarked ? `mark ${mark} on` : null].filter(
+    (each) => each !== null,
+  );
   return (
     <Card>
       <View style={{ flexDirection: 'row', gap: 10, alignItems: 'center' }}>
@@ -69,18 +76,15 @@ export function LookRow({
           />
         ))}
       </Tiles>
-      {markWhenGrowing && flower.mark === null && flower.pollinations.at(-1)?.purpose === 'seed' ? (
+      {toDo.length > 0 ? (
         <Button
-          title={`It grows: put mark ${mark} on`}
+          title={`It grows: ${toDo.join(', ')}`}
           small
           onPress={() =>
             void record(
               { kind: 'lookedAt', flower: flower.id, result: 'growing', sizeMm: null },
-              {
-                kind: 'marked',
-                flower: flower.id,
-                mark,
-              },
+              ...(covered ? [{ kind: 'coverOff' as const, flower: flower.id }] : []),
+              ...(unmarked ? [{ kind: 'marked' as const, flower: flower.id, mark }] : []),
             )
           }
         />

@@ -79,13 +79,21 @@ function seedRows({ seeds, seedsPerFruit, goal, forSeed, mothers, fathers }: Goa
   ];
 }
 
-function pollinationsRow({ pollinations, setShare, setRate, goal }: GoalSum): SumLine {
+/** What it costs that the set rate is only guessed at, and what would mend it. */
+function doubtWords({ known, asKnown, toHalve }: GoalSum['doubt']): string {
+  const cost = asKnown - known;
+  if (cost < 2 || !Number.isFinite(cost)) return '';
+  const mend = toHalve === null ? '' : `; ${toHalve} more verdicts of your own would halve that`;
+  return `. Were that share certain, ${known} would do; not knowing it costs ${cost}${mend}`;
+}
+
+function pollinationsRow({ pollinations, setShare, setRate, goal, doubt }: GoalSum): SumLine {
   const own =
     setRate.own.n > 0 && setShare.from === 'records' ? `, ${setRate.own.k} of ${setRate.own.n} here` : '';
   return [
     'Pollinations',
     Number.isFinite(pollinations) ? String(pollinations) : 'too many',
-    `${pct(setShare.value)} set (${fromWords[setShare.from]}${own}); enough with ${pct(goal.assurance)} certainty`,
+    `${pct(setShare.value)} set (${fromWords[setShare.from]}${own}); enough with ${pct(goal.assurance)} certainty${doubtWords(doubt)}`,
   ];
 }
 

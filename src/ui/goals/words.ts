@@ -50,7 +50,7 @@ export function standingSentence(sum: GoalSum): string {
       return `The season is over: ${plural(sum.forSeed.left + sum.forKitchen.left, 'fruit')} short of it.`;
     case 'unreachable':
       return sum.morningsLeft === 0
-        ? `A fruit pollinated now would not ripen in time${last ? `; the last useful day was ${last}` : ''}. A later date, or fewer, might do.`
+        ? `A fruit pollinated now would not ripen in time${last ? `; the last useful day was ${last}` : ''}. ${sum.goal.by === null ? 'Next year the plants would have to begin earlier.' : 'A later date might do.'}`
         : 'More flowers are needed than will open in time. More plants, a later date, or a smaller goal.';
   }
 }

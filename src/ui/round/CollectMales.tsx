@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { windowNow, type OpenWindow } from '@core/bloom';
 import { plantName, growing as growingOf } from '@core/patch';
+import { clockText } from '@core/time';
 import { pickedDrafts, type Collecting } from '@core/rounds';
 import type { CheckResult, Draft } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
@@ -18,6 +20,7 @@ import { checkWords, plural } from '../words';
 export function CollectMales({
   collecting,
   hands,
+  window = null,
   badge,
   foot,
   side,
@@ -26,12 +29,15 @@ export function CollectMales({
   collecting: readonly Collecting[];
   /** Variety on the hands now. */
   hands: string | null;
+  /** When flowers of this variety are open. */
+  window?: OpenWindow | null;
   badge: React.ReactNode;
   foot: React.ReactNode;
   side: React.ReactNode;
   onLeave: () => void;
 }) {
-  const { state, place } = useGarden();
+  const { state, place, prefs, now } = useGarden();
+  const early = window && windowNow(window, now) === 'before' ? window : null;
   const { busy, problem, save } = useRecording();
   const variety = collecting[0]?.variety ?? '';
   const name = state.varieties.get(variety)?.name ?? '';
@@ -72,6 +78,12 @@ export function CollectMales({
       ) : (
         <Notice tone="pollen" text={`Clean hands, and the dry brush for ${name}.`} />
       )}
+      {early ? (
+        <Notice
+          tone="dusk"
+          text={`They open about ${clockText(early.opens, place.zone, prefs.clock === '12')}: picked before, they may not shed. Wait, or work another variety first.`}
+        />
+      ) : null}
       {collecting.map(({ id, plant, males }) => {
         const growing = growingOf(state, plant);
         const first = males[0] ? state.flowers.get(males[0]) : undefined;

@@ -23,7 +23,7 @@ export function FatherTiles({
     <Tiles
       question={`Pollen from ${others ? `other ${usable[0]?.growing.variety.name ?? ''} plants` : 'this plant itself'} (tap again for one more male)`}
     >
-      {usable.map(({ growing, free, shut, selfing }) => {
+      {usable.map(({ growing, free, used, spoiled, selfing }) => {
         const count = males[growing.plant.id] ?? 0;
         return (
           <View
@@ -33,7 +33,7 @@ export function FatherTiles({
             <Tile
               title={`plant ${growing.plant.label}`}
               label={`Pollen of ${plantName(growing)}: ${count} of ${plural(free.length, 'male')}`}
-              note={`${count > 0 ? `${count} of ${free.length}` : plural(free.length, 'male')}${selfing ? ', same plant' : ''}${shut > free.length ? `, ${shut - free.length} used` : ''}`}
+              note={`${count > 0 ? `${count} of ${free.length}` : plural(free.length, 'male')}${selfing ? ', same plant' : ''}${used > 0 ? `, ${used} used` : ''}${spoiled > 0 ? `, ${spoiled} torn or gone` : ''}`}
               chosen={count > 0}
               onPress={() => onChange({ ...males, [growing.plant.id]: count >= free.length ? 0 : count + 1 })}
             />

@@ -37,7 +37,8 @@ export function NextStops({
   /** Flower ids in the order of the round. */
   numbered: readonly string[];
   current: string;
-  onGo: (flower: string) => void;
+  /** Left out where the list is only to be looked at. */
+  onGo?: (flower: string) => void;
   all?: boolean;
 }) {
   const { place, prefs } = useGarden();
@@ -76,7 +77,7 @@ export function NextStops({
               {growing.bed.name} · {whenWords(flower.id, state)}
             </Txt>
           </View>
-          {state === 'worked' || flower.id === current ? null : (
+          {state === 'worked' || flower.id === current || !onGo ? null : (
             <Button
               title="Go"
               look="quiet"

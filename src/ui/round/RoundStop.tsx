@@ -21,6 +21,7 @@ import { bloomDayOf } from '@core/bloom';
 import { closureAtDawn, DEMO_SEED } from '@core/simulation';
 import type { DawnPlan } from '@/data/round/dawnPlan';
 import { useDraft } from '@/data/device/draft';
+import { clockText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useNextMark } from '@/data/garden/nextMark';
 import { useRecording } from '@/data/garden/useRecording';
@@ -54,7 +55,7 @@ export interface RoundStopProps {
 
 /** One flower of the round: find it, look at its closure, pollinate, shut again, mark. */
 export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }: RoundStopProps) {
-  const { state, place, patch, demo, space } = useGarden();
+  const { state, place, patch, demo, space, prefs, now } = useGarden();
   const { weatherOf } = useWeather();
   const { flower, growing } = stop;
   const { crop, variety, bed } = growing;
@@ -109,6 +110,8 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
   const bloomDay = dawn?.morning ?? bloomDayOf(state, place, round.date, weatherOf);
   const window = bloomDay.window(crop);
   const cold = bloomDay.pollen(crop);
+  // When it should be open; one that is late is worth another look in half an hour.
+  const comeBack = now < window.opens ? window.opens : Math.max(cold?.from ?? 0, now + 30 * 60_000);
   const noMales = offers.every(({ free }) => free.length === 0);
   const kitchen = work.purpose === 'kitchen';
   const noFather = noMales && !kitchen ? whyNoFather(state, stop, round.date, place.zone, selfing) : null;
@@ -135,8 +138,15 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
           <>
             <DeadlineLine round={round} dawn={dawn} />
             <Button
-              title={buttonWords(found, pollinating, noMales, kitchen, carried, work.males, () =>
-                workWords(state, work),
+              title={buttonWords(
+                found,
+                pollinating,
+                noMales,
+                kitchen,
+                carried,
+                work.males,
+                () => workWords(state, work),
+                clockText(comeBack, place.zone, prefs.clock === '12'),
               )}
               look="main"
               busy={busy}

@@ -10,8 +10,10 @@ export function buttonWords(
   carried: string | null,
   males: number,
   work: () => string,
+  /** When to come back to one that is not open yet, by the clock. */
+  comeBack: string | null = null,
 ): string {
-  if (found === 'not-open') return 'Come back to it later';
+  if (found === 'not-open') return comeBack ? `Come back to it about ${comeBack}` : 'Come back to it later';
   if (found === 'gone') return 'Gone';
   if (!pollinating) return found === null ? 'First look at the closure' : 'Skip it';
   if (noMales && !kitchen) return 'No male to be had';

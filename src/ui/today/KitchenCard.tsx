@@ -31,7 +31,8 @@ export function KitchenCard({
   const closes = Math.max(...vines.map(({ growing }) => bloomDay.window(growing.crop).closes));
   const over = vines.length > 0 && now >= closes;
   const alone = plants.some(({ insectsOut }) => insectsOut);
-  const others = plants.length - vines.length;
+  const corn = plants.filter(({ growing }) => growing.crop.family === 'corn').length;
+  const others = plants.length - vines.length - corn;
   const words = [
     vines.length === 0
       ? null
@@ -44,6 +45,9 @@ export function KitchenCard({
             : 'Look each plant over for open females, or leave them to the insects.',
     alone && !over ? 'Where no insect gets in, every flower is yours to pollinate.' : null,
     others > 0 ? `${plural(others, 'plant')} to shake or brush, in the dry middle of the day.` : null,
+    corn > 0
+      ? `While silk shows: shake the tassels over the block of ${plural(corn, 'corn plant')} once the dew is off.`
+      : null,
     passed > 0
       ? `Of ${plural(passed, 'female')} nobody wrote what became of ${passed === 1 ? 'it' : 'them'}.`
       : null,

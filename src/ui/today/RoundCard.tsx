@@ -49,7 +49,7 @@ export function RoundCard({ round, onStart }: { round: Round; onStart: () => voi
 }
 
 function PollinationCard({ round, onStart }: { round: PollinationRound; onStart: () => void }) {
-  const { place, prefs, now, patch } = useGarden();
+  const { place, prefs, now, today, patch } = useGarden();
   const time = (epochMs: number) => clockText(epochMs, place.zone, prefs.clock === '12');
   const { toDo, males, fatherPlants, startBy, kind, window } = round;
   const changePrefs = useChangePrefs();
@@ -71,7 +71,7 @@ function PollinationCard({ round, onStart }: { round: PollinationRound; onStart:
     markNow ? `${plural(toDo.length, 'mark')} (from ${mark})` : null,
     varieties > 1 ? `a clean brush for each of ${varieties} varieties` : 'a clean dry brush',
   ].filter((each) => each !== null);
-  const tomorrow = startBy - now > 12 * 3_600_000;
+  const tomorrow = round.date > today;
   const late =
     left <= 0
       ? 'The bees are about: look well whether each closure is whole.'
@@ -107,7 +107,8 @@ function PollinationCard({ round, onStart }: { round: PollinationRound; onStart:
         {toDo.length > SHOWN ? <Txt tone="muted">+ {toDo.length - SHOWN}</Txt> : null}
       </View>
       <Txt tone="muted">
-        Pockets: {pockets.join(', ')}. {kind === 'dawn' && !tomorrow ? late : ''}
+        Pockets: {pockets.join(', ')}.{' '}
+        {kind === 'dawn' ? (tomorrow ? `Be there by ${time(startBy)}.` : late) : ''}
         {after}
       </Txt>
       <Txt size="label" tone="muted">

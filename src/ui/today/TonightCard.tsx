@@ -26,11 +26,16 @@ export function TonightCard({ plan }: { plan: TonightPlan | null }) {
   return (
     <Card>
       <Txt size="heading">Shut tonight</Txt>
-      <Row gap={20}>
-        <Stat value={females} name={females === 1 ? 'female, likely' : 'females, likely'} />
-        <Stat value={males} name={males === 1 ? 'male' : 'males'} />
-        <Stat value={plan.minutes} name="minutes" />
-      </Row>
+      {females + males === 0 ? (
+        <Txt>Of the buds seen so far none is to be shut tonight. The walk may find more.</Txt>
+      ) : null}
+      {females + males === 0 ? null : (
+        <Row gap={20}>
+          <Stat value={females} name={females === 1 ? 'female, likely' : 'females, likely'} />
+          <Stat value={males} name={males === 1 ? 'male' : 'males'} />
+          <Stat value={plan.minutes} name="minutes" />
+        </Row>
+      )}
       {plan.varieties.map((each) => (
         <View key={each.variety} style={{ borderTopWidth: 1, borderTopColor: colours.rule, paddingTop: 6 }}>
           <Txt size="strong">{each.name}</Txt>

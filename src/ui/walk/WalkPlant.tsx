@@ -13,17 +13,20 @@ import { workedForKitchen, type Flower } from '@core/ledger';
 import { coversFor, flowersOn, hasFlowersOf, plantName, type Growing } from '@core/patch';
 import { awaitedBuds, bearingSex, eveningDrafts, sameBud, writtenOn, type EveningSight } from '@core/rounds';
 import type { PlantTonight } from '@core/goals';
+import { localDateOf } from '@core/time';
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { Card, Button, Notice, Row, Sheet, Stepper } from '../controls';
 import { CoverAdvice } from '../patch/CoverAdvice';
+import { MalesButton } from '../kitchen/PickedSheet';
 import { HealthTiles } from '../patch/HealthTiles';
 import { Page } from '../Page';
 import { Txt } from '../theme';
 import { UndoLine } from '../UndoLine';
 import { useShortcuts } from '../useShortcuts';
 import { InSight } from './InSight';
+import { LastUsefulNotice } from './LastUsefulNotice';
 import { PlannedHere } from './PlannedHere';
 import { Tonight } from './Tonight';
 import { WhatYouSee } from './WhatYouSee';
@@ -104,6 +107,9 @@ export function WalkPlant({
   const covers = useMemo(() => coversFor(state, growing, today).needed, [state, growing, today]);
   const advice = eveningAdvice(crop, value.sex, value.stage, stand.reason, forFruit || covers);
   const special = systemAdvice(variety.system ?? crop.sexSystem.value, value.sex, stand.reason);
+  const on = (at: string | null) => at !== null && localDateOf(Date.parse(at), place.zone) === today;
+  const lookedOver =
+    tonight.length > 0 || on(plant.healthAt) || on(plant.passedAt) || plant.males.some(({ at }) => on(at));
   const doubtful = plant.health === 'doubtful' || plant.health === 'sick';
 
   const save = async (sight: EveningSight, shut: boolean, bud?: Flower, certain = false) => {
@@ -128,6 +134,18 @@ export function WalkPlant({
     const saved = await record(
       { kind: 'flowerSeen', flower, plant: plant.id, sex: bearer, stage: 'open', node },
       workedForKitchen(flower),
+    );
+    if (saved) clear();
+  };
+  // The school that works a flower as it opens, before the bees, and ties it shut: weaker proof, and recorded as what it is.
+  const practical = patch?.schools.proof === 'practical';
+  const workTied = async () => {
+    const bud = sameBud(openNow, unworked);
+    const flower = bud?.id ?? newId('flower');
+    const node = bud?.node ?? value.node;
+    const saved = await record(
+      { kind: 'flowerSeen', flower, plant: plant.id, sex: 'female', stage: 'open', node },
+      { kind: 'pollinated', flower, fathers: [], shutAgain: 'tie', purpose: 'seed' },
     );
     if (saved) clear();
   };
@@ -181,7 +199,15 @@ export function WalkPlant({
           ) : null}
           <Row gap={8} style={{ flexWrap: 'nowrap' }}>
             <Button title="Back" disabled={onBack === null} onPress={() => onBack?.()} />
-            <Button title={onNext ? 'Next plant' : 'Finish the walk'} grow onPress={onNext ?? onLeave} />
+            <Button
+              title={`${lookedOver ? '' : 'Nothing here. '}${onNext ? 'Next plant' : 'Finish the walk'}`}
+              grow
+              onPress={() => {
+                const go = onNext ?? onLeave;
+                if (lookedOver) go();
+                else void record({ kind: 'plantPassed', plant: plant.id }).then((saved) => saved && go());
+              }}
+            />
           </Row>
         </>
       }
@@ -201,6 +227,7 @@ export function WalkPlant({
         </Card>
       ) : null}
       <CoverAdvice growing={growing} />
+      <LastUsefulNotice growing={growing} />
       {plan ? <PlannedHere plan={plan} /> : null}
       {awaited.length > 0 ? (
         <Card>
@@ -297,6 +324,21 @@ export function WalkPlant({
               disabled={busy}
               onPress={() => void workNow()}
             />
+          ) : null}
+          {!forFruit &&
+          !crop.flowers.perfect &&
+          value.stage === 'open' &&
+          value.sex === 'female' &&
+          practical ? (
+            <Button
+              title="Worked as it opened, then tied shut: for seed"
+              small
+              disabled={busy}
+              onPress={() => void workTied()}
+            />
+          ) : null}
+          {crop.id.startsWith('squash') && value.sex === 'male' && value.stage === 'open' ? (
+            <MalesButton stand={stand.id} name={variety.name} />
           ) : null}
           {again ? (
             <Button

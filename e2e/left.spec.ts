@@ -5,7 +5,7 @@ import { beginPatch, setTime } from './helpers';
 async function shutTwo(page: Page, malesOn: 1 | 2): Promise<void> {
   await page.getByRole('button', { name: 'Start the evening walk' }).click();
   await page.getByRole('button', { name: 'healthy' }).click();
-  for (const _ of [1, 2]) {
+  for (let node = 1; node <= 2; node++) {
     await page.getByRole('button', { name: 'Node from the root (may be left out): one more' }).click();
     await page.getByRole('button', { name: 'Shut this female with tape' }).click();
     await expect(page.getByText(/^Last: shut/)).toBeVisible();

@@ -1,6 +1,6 @@
 import { sexesOf, type Closure, type Crop, type Sex, type Stage } from '../crops';
 import type { FlowerId, PlantId } from '../ids';
-import type { Draft, Flower, State } from '../ledger';
+import { workedForKitchen, type Draft, type Flower, type Plant, type State } from '../ledger';
 import { fitForSeed } from '../purity';
 import { daysBetween, localDateOf, type LocalDate } from '../time';
 
@@ -79,5 +79,46 @@ export function eveningDrafts(
       },
       ...(closure ? [{ kind: 'flowerShut', flower, closure } as const] : []),
     ],
+  );
+}
+
+/**
+ * An open flower worked as it stands, as events. kitchen: no more is said. tied: for seed by the school that works a flower as it
+ * opens and ties it shut. One that has a record (`known`) goes on in it.
+ */
+export function openDrafts(
+  { sex, node }: Pick<EveningSight, 'sex' | 'node'>,
+  plant: PlantId,
+  known: Flower | null,
+  newFlower: () => FlowerId,
+  how: 'kitchen' | 'tied',
+): Draft[] {
+  const flower = known?.id ?? newFlower();
+  return [
+    { kind: 'flowerSeen', flower, plant, sex, stage: 'open', node: known?.node ?? node },
+    how === 'kitchen'
+      ? workedForKitchen(flower)
+      : { kind: 'pollinated', flower, fathers: [], shutAgain: 'tie', purpose: 'seed' },
+  ];
+}
+
+/** Flowers of a plant that bear and were never worked: work at one of their nodes is work on that very flower. */
+export function unworkedOn(flowers: readonly Flower[], crop: Crop): Flower[] {
+  return flowers.filter(
+    ({ sex, pollinations, lost, missed }) =>
+      sex === bearingSex(crop) && pollinations.length === 0 && !lost && !missed,
+  );
+}
+
+/** Whether somebody looked a plant over on this day: a flower written, its health, males counted, or nothing found. */
+export function lookedOverOn(
+  plant: Plant,
+  written: readonly Flower[],
+  today: LocalDate,
+  zone: string,
+): boolean {
+  const on = (at: string | null) => at !== null && localDateOf(Date.parse(at), zone) === today;
+  return (
+    written.length > 0 || on(plant.healthAt) || on(plant.passedAt) || plant.males.some(({ at }) => on(at))
   );
 }

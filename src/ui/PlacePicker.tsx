@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { ListItem } from '@rneui/themed';
 import type { Town } from '@core/towns';
-import { Field, Button, Row } from './controls';
+import { Field, Button, Notice, Row } from './controls';
 import { Txt, useColours } from './theme';
 
 export interface PlaceDraft {
@@ -23,6 +23,8 @@ export function PlacePicker({ value, errors, onChange }: PlacePickerProps) {
   const colours = useColours();
   const [typed, setTyped] = useState('');
   const [found, setFound] = useState<readonly Town[]>([]);
+  // What was looked for when `found` was found.
+  const [searched, setSearched] = useState('');
   const [byHand, setByHand] = useState(false);
   useEffect(() => {
     let current = true;
@@ -30,6 +32,7 @@ export function PlacePicker({ value, errors, onChange }: PlacePickerProps) {
     void import('@core/towns').then(({ findTowns, townOfZone }) => {
       if (!current) return;
       setFound(findTowns(typed));
+      setSearched(typed);
       if (value.zone !== '') return;
       const here = townOfZone(Intl.DateTimeFormat().resolvedOptions().timeZone);
       if (here) onChange(fromTown(here));
@@ -57,6 +60,12 @@ export function PlacePicker({ value, errors, onChange }: PlacePickerProps) {
         placeholder="e.g. Ljubljana"
         error={errors['zone'] ?? null}
       />
+      {searched.trim() !== '' && found.length === 0 ? (
+        <Notice
+          tone="pollen"
+          text={`No “${searched.trim()}” in the list${value.placeName ? `: the place is still ${value.placeName}` : ''}. Try a larger town within 30 km, or type the coordinates.`}
+        />
+      ) : null}
       {found.map((town) => (
         <ListItem
           key={`${town.zone}${town.name}`}

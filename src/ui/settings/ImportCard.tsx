@@ -4,7 +4,7 @@ import { LinearProgress } from '@rneui/themed';
 import { useQueryClient } from '@tanstack/react-query';
 import type { AnyEvent } from '@core/ledger';
 import type { PracticeRecord } from '@core/practice';
-import { localDateOf, shortDayText } from '@core/time';
+import { localDateOf, shortDayText, type LocalDate } from '@core/time';
 import { pickFile, readFile } from '@/data/device/files';
 import { useGarden } from '@/data/garden/garden';
 import { practiceStore } from '@/data/device/practiceStores';
@@ -28,7 +28,7 @@ type Step =
 
 /** Reads a file, shows what it would add, and adds it only when told to. */
 export function ImportCard() {
-  const { store, place, space } = useGarden();
+  const { store, place, space, now } = useGarden();
   const answers = practiceStore(space);
   const client = useQueryClient();
   const colours = useColours();
@@ -65,6 +65,7 @@ export function ImportCard() {
     void client.invalidateQueries({ queryKey: ['practice'] });
     setStep({ at: 'done', added: fresh.length + practice.length });
   };
+  const future = step.at === 'preview' ? futureWords(step.fresh, now, place.zone) : null;
   return (
     <View style={{ gap: 8 }}>
       <Button title="Import a file" disabled={step.at === 'reading'} onPress={() => void choose()} />
@@ -93,6 +94,7 @@ export function ImportCard() {
         >
           <View style={{ flex: 1, gap: 6 }}>
             <Txt>{previewWords(step.fresh, place.zone)}</Txt>
+            {future ? <Notice tone="brick" text={future} /> : null}
             {step.known > 0 ? <Txt size="label">{plural(step.known, 'record')} you already have.</Txt> : null}
             {step.unknownKinds > 0 ? (
               <Txt size="label">
@@ -118,6 +120,21 @@ export function ImportCard() {
   );
 }
 
+function dayWithYear(date: LocalDate): string {
+  return `${shortDayText(date)} ${date.slice(0, 4)}`;
+}
+
+/** A day of grace: clocks of two devices seldom agree. */
+const GRACE_MS = 86_400_000;
+
+/** Records from the time to come: a clock that was wrong, or a year mistyped. `null` where there are none. */
+function futureWords(fresh: readonly AnyEvent[], now: number, zone: string): string | null {
+  const later = fresh.filter(({ at }) => Date.parse(at) > now + GRACE_MS);
+  if (later.length === 0) return null;
+  const last = later.reduce((most, { at }) => (at > most ? at : most), '');
+  return `${plural(later.length, 'record is', 'records are')} dated after today, the last ${dayWithYear(localDateOf(Date.parse(last), zone))}: a device’s clock was wrong, or a year mistyped. Add them all the same?`;
+}
+
 function previewWords(fresh: readonly AnyEvent[], zone: string): string {
   if (fresh.length === 0) return 'Every record in it is here already.';
   const count = (kind: string) => fresh.filter((event) => event.kind === kind).length;
@@ -128,6 +145,6 @@ function previewWords(fresh: readonly AnyEvent[], zone: string): string {
     plural(count('lookedAt'), 'look'),
   ];
   const times = fresh.map(({ at }) => at).sort();
-  const day = (at: string | undefined) => shortDayText(localDateOf(Date.parse(at ?? ''), zone));
+  const day = (at: string | undefined) => dayWithYear(localDateOf(Date.parse(at ?? ''), zone));
   return `${parts.join(', ')}, from ${day(times[0])} to ${day(times[times.length - 1])}.`;
 }

@@ -9,15 +9,24 @@ import {
   systemAdvice,
   type Closure,
 } from '@core/crops';
-import { workedForKitchen, type Flower } from '@core/ledger';
+import type { Flower } from '@core/ledger';
 import { coversFor, flowersOn, hasFlowersOf, plantName, type Growing } from '@core/patch';
-import { awaitedBuds, bearingSex, eveningDrafts, sameBud, writtenOn, type EveningSight } from '@core/rounds';
+import {
+  awaitedBuds,
+  bearingSex,
+  eveningDrafts,
+  lookedOverOn,
+  openDrafts,
+  sameBud,
+  unworkedOn,
+  writtenOn,
+  type EveningSight,
+} from '@core/rounds';
 import type { PlantTonight } from '@core/goals';
-import { localDateOf } from '@core/time';
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
-import { Card, Button, Notice, Row, Sheet, Stepper } from '../controls';
+import { Card, Button, Notice, Row, Sheet } from '../controls';
 import { CoverAdvice } from '../patch/CoverAdvice';
 import { MalesButton } from '../kitchen/PickedSheet';
 import { HealthTiles } from '../patch/HealthTiles';
@@ -25,9 +34,11 @@ import { Page } from '../Page';
 import { Txt } from '../theme';
 import { UndoLine } from '../UndoLine';
 import { useShortcuts } from '../useShortcuts';
+import { AwaitedCard } from './AwaitedCard';
 import { InSight } from './InSight';
 import { LastUsefulNotice } from './LastUsefulNotice';
 import { PlannedHere } from './PlannedHere';
+import { SightSteppers } from './SightSteppers';
 import { Tonight } from './Tonight';
 import { WhatYouSee } from './WhatYouSee';
 import { closureWords, healthWords, plural } from '../words';
@@ -95,21 +106,12 @@ export function WalkPlant({
     [flowers, crop, state, today, place.zone],
   );
   // Flowers that a record is open for: work on one of these nodes is work on that very flower.
-  const unworked = useMemo(
-    () =>
-      flowers.filter(
-        (flower) =>
-          flower.sex === bearer && flower.pollinations.length === 0 && !flower.lost && !flower.missed,
-      ),
-    [flowers, bearer],
-  );
+  const unworked = useMemo(() => unworkedOn(flowers, crop), [flowers, crop]);
   const forFruit = stand.reason === 'fruit';
   const covers = useMemo(() => coversFor(state, growing, today).needed, [state, growing, today]);
   const advice = eveningAdvice(crop, value.sex, value.stage, stand.reason, forFruit || covers);
   const special = systemAdvice(variety.system ?? crop.sexSystem.value, value.sex, stand.reason);
-  const on = (at: string | null) => at !== null && localDateOf(Date.parse(at), place.zone) === today;
-  const lookedOver =
-    tonight.length > 0 || on(plant.healthAt) || on(plant.passedAt) || plant.males.some(({ at }) => on(at));
+  const lookedOver = lookedOverOn(plant, tonight, today, place.zone);
   const doubtful = plant.health === 'doubtful' || plant.health === 'sick';
 
   const save = async (sight: EveningSight, shut: boolean, bud?: Flower, certain = false) => {
@@ -128,27 +130,11 @@ export function WalkPlant({
     clear();
   };
   const openNow = { ...value, sex: bearer, stage: 'open' as const };
-  const workNow = async (bud: Flower | null = sameBud(openNow, unworked)) => {
-    const flower = bud?.id ?? newId('flower');
-    const node = bud?.node ?? value.node;
-    const saved = await record(
-      { kind: 'flowerSeen', flower, plant: plant.id, sex: bearer, stage: 'open', node },
-      workedForKitchen(flower),
-    );
-    if (saved) clear();
+  const workOpen = async (how: 'kitchen' | 'tied', bud: Flower | null = sameBud(openNow, unworked)) => {
+    if (await record(...openDrafts(openNow, plant.id, bud, () => newId('flower'), how))) clear();
   };
   // The school that works a flower as it opens, before the bees, and ties it shut: weaker proof, and recorded as what it is.
   const practical = patch?.schools.proof === 'practical';
-  const workTied = async () => {
-    const bud = sameBud(openNow, unworked);
-    const flower = bud?.id ?? newId('flower');
-    const node = bud?.node ?? value.node;
-    const saved = await record(
-      { kind: 'flowerSeen', flower, plant: plant.id, sex: 'female', stage: 'open', node },
-      { kind: 'pollinated', flower, fathers: [], shutAgain: 'tie', purpose: 'seed' },
-    );
-    if (saved) clear();
-  };
   const one = crop.family === 'corn' ? 'ear shoot' : value.sex === 'perfect' ? 'flower' : 'female';
   const what =
     value.sex === 'male' ? plural(value.count, crop.family === 'corn' ? 'tassel' : 'male') : `this ${one}`;
@@ -184,7 +170,7 @@ export function WalkPlant({
               title="Pollinated now, for the kitchen"
               look="main"
               busy={busy}
-              onPress={() => void workNow()}
+              onPress={() => void workOpen('kitchen')}
             />
           ) : (
             <Button
@@ -229,28 +215,17 @@ export function WalkPlant({
       <CoverAdvice growing={growing} />
       <LastUsefulNotice growing={growing} />
       {plan ? <PlannedHere plan={plan} /> : null}
-      {awaited.length > 0 ? (
-        <Card>
-          <Txt size="label" tone="muted">
-            {forFruit
-              ? 'Seen before, not worked yet. Open now?'
-              : 'Seen before, not shut yet. Full and coloured now?'}
-          </Txt>
-          <Row>
-            {awaited.map((flower) => (
-              <Button
-                key={flower.id}
-                small
-                title={`Node ${flower.node ?? '?'}: ${forFruit ? 'open, pollinated now' : covers ? 'coloured, shut it' : 'coloured, due tomorrow'}`}
-                disabled={busy}
-                onPress={() =>
-                  void (forFruit ? workNow(flower) : save({ ...first, node: flower.node }, covers, flower))
-                }
-              />
-            ))}
-          </Row>
-        </Card>
-      ) : null}
+      <AwaitedCard
+        awaited={awaited}
+        forFruit={forFruit}
+        covers={covers}
+        busy={busy}
+        onReady={(flower) =>
+          void (forFruit
+            ? workOpen('kitchen', flower)
+            : save({ ...first, node: flower.node }, covers, flower))
+        }
+      />
       {demo ? (
         <InSight
           growing={growing}
@@ -272,33 +247,7 @@ export function WalkPlant({
           text={`${stages[value.stage].looks} ${advice.words}`}
         />
         {special ? <Txt size="label">{special}</Txt> : null}
-        {value.sex === 'male' ? (
-          <Stepper
-            label="How many like this"
-            value={value.count}
-            least={1}
-            most={40}
-            onChange={(count) => change({ count })}
-          />
-        ) : null}
-        <Stepper
-          label={value.node === null ? 'Node from the root (may be left out)' : 'Node from the root'}
-          value={value.node ?? suggestedNode(flowers)}
-          unset={value.node === null}
-          least={0}
-          most={200}
-          onChange={(node) => change({ node })}
-        />
-        {value.sex === 'female' && crop.family === 'cucurbit' && value.stage !== 'spent' ? (
-          <Stepper
-            label={value.ovaryMm === null ? 'Ovary, mm (may be left out)' : 'Ovary, mm'}
-            value={value.ovaryMm ?? 25}
-            unset={value.ovaryMm === null}
-            least={1}
-            most={200}
-            onChange={(ovaryMm) => change({ ovaryMm })}
-          />
-        ) : null}
+        <SightSteppers crop={crop} sight={value} flowers={flowers} onChange={change} />
         <Row>
           {sick && advice.shutTonight ? (
             <Button
@@ -322,7 +271,7 @@ export function WalkPlant({
               title="Pollinated now, for the kitchen"
               small
               disabled={busy}
-              onPress={() => void workNow()}
+              onPress={() => void workOpen('kitchen')}
             />
           ) : null}
           {!forFruit &&
@@ -334,7 +283,7 @@ export function WalkPlant({
               title="Worked as it opened, then tied shut: for seed"
               small
               disabled={busy}
-              onPress={() => void workTied()}
+              onPress={() => void workOpen('tied')}
             />
           ) : null}
           {crop.id.startsWith('squash') && value.sex === 'male' && value.stage === 'open' ? (
@@ -369,8 +318,4 @@ export function WalkPlant({
       </Sheet>
     </Page>
   );
-}
-
-function suggestedNode(flowers: readonly Flower[]): number {
-  return flowers.reduce((most, { node }) => Math.max(most, node ?? 0), 0) + 1;
 }

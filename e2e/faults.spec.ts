@@ -19,7 +19,7 @@ test('full storage: the grower is told, keeps what is on screen, and can export 
   await page.getByRole('button', { name: 'Shut this female with tape' }).click();
   await expect(page.getByText('Not saved: the storage of this browser is full')).toBeVisible();
   await expect(page.getByText('Tonight on this plant: 1 flower')).toBeVisible();
-  const download = page.waitForEvent('download');
+  const download = page.waitForEvent('download', { timeout: 30_000 });
   await page.getByRole('button', { name: 'Export now' }).click();
   expect((await download).suggestedFilename()).toBe('steady-trowel-2026-07-13.json');
   await page.evaluate(() => (window as unknown as { mend: () => void }).mend());
@@ -77,7 +77,7 @@ test('a screen that breaks says so; the records are safe, can be saved, and the 
   await beginPatch(page);
   await page.goto('/dev/broken');
   await expect(page.getByRole('heading', { name: 'This screen broke' })).toBeVisible();
-  const download = page.waitForEvent('download');
+  const download = page.waitForEvent('download', { timeout: 30_000 });
   await page.getByRole('button', { name: 'Save all records as a file' }).click();
   const file = JSON.parse(readFileSync(await (await download).path(), 'utf8')) as {
     events: { kind: string }[];

@@ -184,7 +184,7 @@ test('the calendar file is read by an independent reader, and keeps its uids', a
   await openDemo(page);
   const save = async () => {
     const [download] = await Promise.all([
-      page.waitForEvent('download'),
+      page.waitForEvent('download', { timeout: 30_000 }),
       page.getByRole('button', { name: 'Save rounds and looks as a calendar file' }).click(),
     ]);
     const text = readFileSync(await download.path(), 'utf8');

@@ -134,7 +134,7 @@ export function goalSum(
     setRate,
     setShare: shareOf(goal.bent.setShare, setRate),
     pollinations,
-    doubt: doubtOf(goal, setRate, forSeed.left + forKitchen.left),
+    doubt: doubtOf(goal, setRate, forSeed.left + forKitchen.left, forSeed.waiting + forKitchen.waiting),
     ...toShut,
     malesPerFemale: males,
     marks: forSeed.pollinations,
@@ -191,16 +191,20 @@ export interface SetDoubt {
 /** More verdicts than this nobody waits for [M]. */
 const MOST_VERDICTS = 400;
 
-function doubtOf(goal: Goal, { alpha, beta }: Rate, fruits: number): SetDoubt {
+function doubtOf(goal: Goal, { alpha, beta }: Rate, fruits: number, waiting: number): SetDoubt {
   const { assurance, bent } = goal;
   const mean = bent.setShare ?? alpha / (alpha + beta);
+  // Over and above those that wait on the plants, as in the sum.
   const need = (verdicts: number) =>
-    pollinationsNeeded({
-      fruitsWanted: fruits,
-      alpha: alpha + verdicts * mean,
-      beta: Math.max(1e-6, beta + verdicts * (1 - mean)),
-      assurance,
-    });
+    Math.max(
+      0,
+      pollinationsNeeded({
+        fruitsWanted: fruits,
+        alpha: alpha + verdicts * mean,
+        beta: Math.max(1e-6, beta + verdicts * (1 - mean)),
+        assurance,
+      }) - waiting,
+    );
   const known = need(POINT);
   const asKnown = bent.setShare === undefined ? need(0) : known;
   const cost = asKnown - known;

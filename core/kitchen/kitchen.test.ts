@@ -74,6 +74,12 @@ test('for seed a female stands in the dawn round once shut, unless no cover is n
   expect(plants.flatMap(({ females: found }) => found.map(({ seed }) => seed))).toEqual([true]);
 });
 
+test('a seed stand that also feeds the kitchen stands in the round, and its open flowers are no seed', () => {
+  const garden = new TestGarden();
+  garden.plant('squash-pepo', 'Low Lantern', 1, { goal: { kitchenFruits: 4 } });
+  expect(kitchenRound(garden.state, garden.place.zone, DAWN)).toMatchObject([{ seed: false, females: [] }]);
+});
+
 test('one flower of a plant for the kitchen can be for seed, and the other way round', () => {
   const { garden, one, females } = courgettes();
   const flower = garden.see(garden.time(EVENING, 19), one, 'female', 'coloured', 9);

@@ -1,6 +1,14 @@
 import { isEdible, kitchenSeconds, kitchenTool, middleOf, type Tool } from '../crops';
 import type { Place, State } from '../ledger';
-import { flowersOn, insectsKeptOut, reasonFor, shelterOn, walkOrder, type Growing } from '../patch';
+import {
+  coversFor,
+  flowersOn,
+  insectsKeptOut,
+  reasonFor,
+  shelterOn,
+  walkOrder,
+  type Growing,
+} from '../patch';
 import { climateDay } from '../sky';
 import { addDays, localDateOf, type LocalDate } from '../time';
 import { openFemales, type OpenFemale } from './openFemales';
@@ -16,6 +24,8 @@ export interface KitchenPlant {
   readonly females: readonly OpenFemale[];
   /** Nothing but the grower comes to its flowers. */
   readonly insectsOut: boolean;
+  /** Its flowers are worked for seed as they open: it needs no covers where it stands. */
+  readonly seed: boolean;
 }
 
 /** Plants worked without closures, each with its usual tool, what is expected open and what was done on `date`. */
@@ -37,6 +47,7 @@ export function kitchenRound(state: State, zone: string, date: LocalDate): Kitch
         lastTruss: last?.truss ?? null,
         females,
         insectsOut: insectsKeptOut(bed, date),
+        seed: stand.reason !== 'fruit' && !coversFor(state, growing, date).needed,
       },
     ];
   });

@@ -48,9 +48,7 @@ function Kitchen() {
   });
   return (
     <Page
-      title={
-        plants.some(({ growing }) => growing.stand.reason !== 'fruit') ? 'Open flowers' : 'Kitchen round'
-      }
+      title={plants.some(({ seed }) => seed) ? 'Open flowers' : 'Kitchen round'}
       over={plural(plants.length, 'plant')}
       side={
         <Card>

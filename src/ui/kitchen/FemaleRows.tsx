@@ -20,7 +20,7 @@ const howWords: Record<OpenState, string> = {
 
 /** The females of one plant that open this morning, each with what can be said of it, and a key for one nobody noted. */
 export function FemaleRows({
-  plant: { growing, females, tool },
+  plant: { growing, females, tool, seed: seedStand },
   from,
   saidTool,
   busy,
@@ -38,7 +38,6 @@ export function FemaleRows({
   const colours = useColours();
   const mark = useNextMark();
   const name = plantName(growing);
-  const seedStand = growing.stand.reason !== 'fruit';
   const work = (flower: string, seed: boolean, known?: Flower): Draft[] => [
     seed || from || saidTool
       ? {

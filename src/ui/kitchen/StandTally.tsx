@@ -38,7 +38,7 @@ export function StandTally({ plants }: { plants: readonly KitchenPlant[] }) {
   const [from, setFrom] = useState<PlantId | null>(null);
   const [picking, setPicking] = useState(false);
   const { state, place, today: date } = useGarden();
-  const seed = first.growing.stand.reason !== 'fruit';
+  const { seed } = first;
   const carried = pollenOnTool(state, place.zone, date);
   const foreign =
     carried && carried.variety !== variety.id ? state.varieties.get(carried.variety) : undefined;

@@ -9,5 +9,6 @@ export * from './windows';
 export * from './over';
 export * from './warnings';
 export * from './roundDay';
+export * from './dueOn';
 export * from './shutMales';
 export * from './warmMorning';

@@ -4,15 +4,17 @@ import { addDays, isForenoon, localDateOf, type LocalDate } from '../time';
 
 /**
  * The garden day on which a shut flower is expected to open: for dawn crops the morning after it was shut (a flower shut before
- * noon counts for that same day), for dusk crops the same evening; a day later for a green bud in a bag. A flower found not open yet moves to the day after that look.
- * `null` for a flower never shut. By the clock of the garden, not by hours gone: on the night of a clock change these differ.
+ * noon counts for that same day), for dusk crops the same evening; a day later for a green bud in a bag. A flower found not open
+ * yet moves to the day after that look. `null` for a flower never shut. By the clock of the garden, not by hours gone: on the night of a clock change these differ.
  */
 export function roundDateOf(flower: Flower, crop: Crop, zone: string): LocalDate | null {
   const shut = flower.shuttings[0];
   if (!shut) return null;
   const shutMs = Date.parse(shut.at);
   const shutOn = localDateOf(shutMs, zone);
-  const next = crop.clock.round === 'dusk' || isForenoon(shutMs, zone) ? shutOn : addDays(shutOn, 1);
+  // A tassel that is bagged in the forenoon stood open that morning: its bag counts from the next on.
+  const thatDay = crop.clock.round === 'dusk' || (isForenoon(shutMs, zone) && crop.family !== 'corn');
+  const next = thatDay ? shutOn : addDays(shutOn, 1);
   const expected = baggedGreen(flower) ? addDays(next, 1) : next;
   const check = lastCheck(flower);
   if (check?.result !== 'not-open') return expected;

@@ -1,14 +1,14 @@
 import type { Flower, State } from '../ledger';
 import type { Growing } from '../patch';
 import type { LocalDate } from '../time';
-import { roundDateOf } from './roundDay';
+import { dueOn } from './dueOn';
 
 /** Males of a plant that were shut to open on `date`. */
 export function shutMales(state: State, { plant, crop }: Growing, date: LocalDate, zone: string): Flower[] {
   const males: Flower[] = [];
   for (const id of state.flowersOf.get(plant.id) ?? []) {
     const flower = state.flowers.get(id);
-    if (flower?.sex === 'male' && roundDateOf(flower, crop, zone) === date) males.push(flower);
+    if (flower?.sex === 'male' && dueOn(state, flower, crop, zone) === date) males.push(flower);
   }
   return males;
 }

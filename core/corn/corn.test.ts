@@ -52,6 +52,17 @@ test('from the scouting list to the pour: each ear stands where it belongs on a 
   ]);
 });
 
+test('a tassel bagged this morning stood open: its bag is poured tomorrow, not today', () => {
+  const { garden, corn } = patch(2);
+  const [a, b] = corn.plants;
+  ear(garden, a, YESTERDAY);
+  const bag = tassel(garden, b, TODAY, 9);
+  expect(cornDay(garden.state, garden.place, TODAY).pairs).toEqual([]);
+  expect(cornDay(garden.state, garden.place, '2026-07-15').pairs).toMatchObject([
+    { tassel: { flower: { id: bag } } },
+  ]);
+});
+
 test('as many tassel bags as silked ears; other plants’ tassels first; own only when nothing else is left', () => {
   const { garden, corn } = patch(2);
   const [a, b] = corn.plants;

@@ -95,7 +95,7 @@ function cucurbitAdvice(
     case 'green':
       return say('wait', 'Opens the day after tomorrow: look again tomorrow evening.');
     case 'coloured': {
-      const when = crop.clock.round === 'dusk' ? 'at the next dusk' : 'tomorrow';
+      const when = crop.clock.round === 'dusk' ? 'at the next dusk, for that one night only' : 'tomorrow';
       if (part === 'morning')
         return say(
           'wait',

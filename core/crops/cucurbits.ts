@@ -13,6 +13,11 @@ const vineLooks: readonly Look[] = [
   { day: 8, expect: 'Plainly growing, or yellow and shrivelling from the tip.' },
 ];
 
+/** The same of a bottle gourd, which is measured sooner than it is seen. */
+const gourdLooks: readonly Look[] = vineLooks.map((look) =>
+  look.day === 5 ? { ...look, expect: 'From about 25 mm on the evening it was worked to 75 mm now.' } : look,
+);
+
 const squashClock = {
   round: 'dawn',
   opensMin: ours(-25, 'growers go out at first light and find squash open or opening'),
@@ -222,7 +227,7 @@ export const cucurbits: readonly Crop[] = [
     clock: gourdClock,
     malesPerFemale: practice<Range>([1, 3]),
     minutesPerFemale: ours(3, 'as squash'),
-    looks: practice(vineLooks, 'fruit from about 25 to 75 mm by day 4-5'),
+    looks: practice(gourdLooks, 'fruit from about 25 to 75 mm by day 4-5'),
     daysToEat: handbook<Range>([10, 15], GENERAL),
     daysToSeed: handbook<Range>([60, 90], `${GENERAL}: dry and rattling`),
     seedsPerFruit: handbook<Range>([80, 400], GENERAL),

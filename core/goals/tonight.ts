@@ -1,4 +1,4 @@
-import { roundDateOf, type Forecast, type VarietyOutlook, shutMales } from '../bloom';
+import { dueOn, type Forecast, type VarietyOutlook, shutMales } from '../bloom';
 import { closureFacts, closuresFor, type Closure, type Crop, type Sex } from '../crops';
 import type { Flower, Health, Place, Stand, State } from '../ledger';
 import { fatherVarietyOf, walkOrder, type Growing } from '../patch';
@@ -248,7 +248,7 @@ function femalesShutFor(
   return growings.flatMap((growing) =>
     (state.flowersOf.get(growing.plant.id) ?? []).flatMap((id) => {
       const flower = state.flowers.get(id);
-      return flower?.sex === 'female' && !flower.lost && roundDateOf(flower, growing.crop, zone) === date
+      return flower?.sex === 'female' && !flower.lost && dueOn(state, flower, growing.crop, zone) === date
         ? growing
         : [];
     }),

@@ -1,4 +1,4 @@
-import { isWhole, roundDateOf, shutMales, windowNow, type BloomDay } from '../bloom';
+import { dueOn, isWhole, shutMales, windowNow, type BloomDay } from '../bloom';
 import type { Draft, Flower, MissedWhy, State } from '../ledger';
 import { femalesPerMale } from '../goals';
 import { fatherVarietyOf, walkOrder, type Growing } from '../patch';
@@ -36,7 +36,7 @@ export function leftFlowers(
       if (!flower || flower.sex !== 'female' || flower.shuttings.length === 0) return [];
       if (flower.pollinations.length > 0 || flower.lost || flower.missed || flower.harvested) return [];
       if (flower.checks.some(({ result }) => !isWhole(result))) return [];
-      const date = roundDateOf(flower, crop, zone);
+      const date = dueOn(state, flower, crop, zone);
       if (date === null || date < since || date > today) return [];
       return windowNow(dayOf(date).window(crop), now) === 'over' ? [{ flower, growing, date }] : [];
     });

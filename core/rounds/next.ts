@@ -22,6 +22,8 @@ const MINUTE = 60_000;
 const WALK_BEFORE_SUNSET_MIN = 180;
 /** Looking over and shutting, per plant [M]. */
 const WALK_MINUTES_PER_PLANT = 1.5;
+/** From so long before the flowers of the night open their round comes first [M]. */
+const DUSK_FIRST_MIN = 45;
 
 /** The round of one dawn or dusk. */
 export interface PollinationRound {
@@ -192,7 +194,12 @@ export function nextRounds(
   const walk = eveningWalk(state, place, today);
   const walkOpen = walk !== null && walk.walked.length < walk.plants.length && now < walk.endsAt;
   if (walk && walkOpen) rounds.push(walk);
-  add(pollinationRound(state, place, today, 'dusk', weatherOf));
+  const dusk = pollinationRound(state, place, today, 'dusk', weatherOf);
+  // Flowers of the night don't wait for the end of the walk.
+  const before = rounds.indexOf(walk as Round);
+  add(dusk);
+  if (dusk && before >= 0 && rounds.at(-1) === dusk && now >= dusk.window.opens - DUSK_FIRST_MIN * MINUTE)
+    rounds.splice(before, 0, rounds.pop() as Round);
   const tomorrow = pollinationRound(state, place, addDays(today, 1), 'dawn', weatherOf);
   add(tomorrow);
   if (!walkOpen && !tomorrow) {

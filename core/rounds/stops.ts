@@ -1,4 +1,4 @@
-import { isWhole, lastCheck, roundDateOf, shutMales } from '../bloom';
+import { dueOn, isWhole, lastCheck, shutMales } from '../bloom';
 import type { Crop } from '../crops';
 import type { FlowerId, PlantId } from '../ids';
 import type { Flower, State } from '../ledger';
@@ -58,21 +58,21 @@ function stopsAmong(state: State, date: LocalDate, zone: string, wanted: (each: 
     for (const id of state.flowersOf.get(each.plant.id) ?? []) {
       const flower = state.flowers.get(id);
       if (!flower || flower.sex !== 'female' || flower.shuttings.length === 0) continue;
-      const found = stateOn(flower, each.crop, zone, date);
+      const found = stateOn(state, flower, each.crop, zone, date);
       if (found) stops.push({ flower, growing: each, state: found });
     }
   }
   return stops;
 }
 
-function stateOn(flower: Flower, crop: Crop, zone: string, date: LocalDate): StopState | null {
+function stateOn(state: State, flower: Flower, crop: Crop, zone: string, date: LocalDate): StopState | null {
   const worked = flower.pollinations.some(({ at }) => localDateOf(Date.parse(at), zone) === date);
   if (worked) return 'worked';
   const check = lastCheck(flower);
   const checkedToday = check !== null && localDateOf(Date.parse(check.at), zone) === date;
   if (checkedToday && check.result === 'not-open') return 'later';
   if (flower.pollinations.length > 0) return null;
-  if (crop.family === 'corn' ? !silkReady(flower, zone, date) : roundDateOf(flower, crop, zone) !== date)
+  if (crop.family === 'corn' ? !silkReady(flower, zone, date) : dueOn(state, flower, crop, zone) !== date)
     return null;
   if (flower.lost || (checkedToday && check.result === 'gone')) return 'lost';
   if (flower.missed) return 'missed';

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { plantName, walkOrder, type Growing } from '@core/patch';
+import { flowersOn, plantName, walkOrder, type Growing } from '@core/patch';
 import { bloomDayOf, windowNow } from '@core/bloom';
 import { clockText } from '@core/time';
 import { cornDay, pourDrafts, type Ear, type EarPair } from '@core/corn';
@@ -11,7 +11,7 @@ import { useGarden } from '@/data/garden/garden';
 import { useNextMark } from '@/data/garden/nextMark';
 import { useRecording } from '@/data/garden/useRecording';
 import { useWeather } from '@/data/weather/weather';
-import { Badge, Card, Button, Notice } from '@/ui/controls';
+import { Badge, Card, Button, Notice, Row } from '@/ui/controls';
 import { FlowerRow } from '@/ui/FlowerRow';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
@@ -51,16 +51,26 @@ function Corn() {
     );
   };
   const seenShedding = (growing: Growing) => {
-    const flower = newId('flower');
+    // A plant has one tassel: seen again, it is the same.
+    const known = flowersOn(state, growing.plant.id).find(({ sex, lost }) => sex === 'male' && !lost);
     return save({
       kind: 'flowerSeen',
-      flower,
+      flower: known?.id ?? newId('flower'),
       plant: growing.plant.id,
       sex: 'male',
       stage: 'open',
       node: null,
     });
   };
+  const silkUnbagged = (growing: Growing) =>
+    save({
+      kind: 'flowerSeen',
+      flower: newId('flower'),
+      plant: growing.plant.id,
+      sex: 'female',
+      stage: 'open',
+      node: null,
+    });
   const plants = walkOrder(state)
     .filter(({ crop: { family }, stand }) => family === 'corn' && stand.reason !== 'fruit')
     .sort((a, b) => (a.stand.id === b.stand.id ? 0 : a.stand.id < b.stand.id ? -1 : 1));
@@ -98,8 +108,8 @@ function Corn() {
                 {plants[i - 1]?.stand.id === growing.stand.id ? null : (
                   <Txt size="strong">{growing.variety.name}</Txt>
                 )}
-                <View style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}>
-                  <Txt style={{ flex: 1 }}>Plant {growing.plant.label}</Txt>
+                <Row gap={6}>
+                  <Txt style={{ flexBasis: '100%' }}>Plant {growing.plant.label}</Txt>
                   <Button
                     title="New shoot, bagged"
                     small
@@ -114,7 +124,14 @@ function Corn() {
                     disabled={busy}
                     onPress={() => void seenShedding(growing)}
                   />
-                </View>
+                  <Button
+                    title="Silk, no bag"
+                    small
+                    label={`Silk is out on ${plantName(growing)}, no bag on: spoiled for seed`}
+                    disabled={busy}
+                    onPress={() => void silkUnbagged(growing)}
+                  />
+                </Row>
               </View>
             ))}
             {nothing ? <Txt>No corn grown for seed or a cross stands here.</Txt> : null}

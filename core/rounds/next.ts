@@ -11,7 +11,7 @@ import {
 import { lookDue, trialOf, type LookDue, workTime } from '../fruitset';
 import type { PlantId } from '../ids';
 import type { Flower, Place, State } from '../ledger';
-import { fatherVarietyOf, mainPatch, walkOrder, type Growing } from '../patch';
+import { coversFor, fatherVarietyOf, mainPatch, walkOrder, type Growing } from '../patch';
 import { markMissing } from '../purity';
 import { addDays, localDateOf, type LocalDate } from '../time';
 import { femalesPerMale } from '../goals';
@@ -122,7 +122,8 @@ export function pollinationRound(
 
 /**
  * The evening walk of one day: what is to be shut for seed, vines before all. Corn, crosses and kitchen plants have rounds of their
- * own; with `kitchen` the vines for fruit are looked over too, to know tomorrow's females. `null` where there is nothing to look at.
+ * own; with `kitchen` it is the vines of the kitchen round instead, looked over for tomorrow's females. `null` where there is nothing
+ * to look at.
  */
 export function eveningWalk(
   state: State,
@@ -130,9 +131,11 @@ export function eveningWalk(
   date: LocalDate,
   { kitchen = false }: { readonly kitchen?: boolean } = {},
 ): EveningWalk | null {
-  const all = walkOrder(state).filter((each) => kitchen || hasSeedWork(state, each));
+  const all = walkOrder(state).filter((each) =>
+    kitchen ? workedAsItOpens(state, each, date) : hasSeedWork(state, each),
+  );
   const vines = all.filter(({ crop }) => crop.family === 'cucurbit');
-  const plants = vines.length > 0 ? vines : kitchen ? [] : all;
+  const plants = vines.length > 0 || kitchen ? vines : all;
   if (plants.length === 0) return null;
   const day = gardenDay(place, date);
   const startsAt = day.sunset - WALK_BEFORE_SUNSET_MIN * MINUTE;
@@ -153,6 +156,12 @@ export function eveningWalk(
     startBy: day.lastLight - minutes * MINUTE,
     endsAt,
   };
+}
+
+/** For the fruit, or where no cover is needed: its flowers are worked as they open. */
+function workedAsItOpens(state: State, each: Growing, date: LocalDate): boolean {
+  const { reason, goal } = each.stand;
+  return reason === 'fruit' || (goal?.kitchenFruits ?? 0) > 0 || !coversFor(state, each, date).needed;
 }
 
 /** Grown for seed or a cross, or with a flower that is. */

@@ -127,7 +127,7 @@ function Corn() {
                   <Button
                     title="Silk, no bag"
                     small
-                    label={`Silk is out on ${plantName(growing)}, no bag on: spoiled for seed`}
+                    label={`Silk without a bag on ${plantName(growing)}: spoiled for seed`}
                     disabled={busy}
                     onPress={() => void silkUnbagged(growing)}
                   />

@@ -19,7 +19,10 @@ function Walk() {
   const tonight = useTonight();
   const kitchen = useLocalSearchParams<{ kitchen?: string }>().kitchen === '1';
   const walk = useMemo(() => eveningWalk(state, place, today, { kitchen }), [state, place, today, kitchen]);
-  const { value, ready, change } = useDraft(`walk/${space}`, { date: '', plant: '' });
+  const { value, ready, change } = useDraft(`walk${kitchen ? '-kitchen' : ''}/${space}`, {
+    date: '',
+    plant: '',
+  });
   const kept =
     walk && value.date === today ? walk.plants.findIndex(({ plant }) => plant.id === value.plant) : -1;
   const firstLeft = walk?.plants.findIndex(({ plant }) => !walk.walked.includes(plant.id)) ?? 0;

@@ -84,3 +84,22 @@ test('one plant in a patch that never selfs: what stands in the way is said, and
   await page.getByRole('button', { name: 'Leave it: not worked' }).click();
   await expect(page.getByRole('heading', { name: 'The round is done' })).toBeVisible();
 });
+
+test('the walk goes on at the first plant not looked over, and ends when all are', async ({ page }) => {
+  await setTime(page, '2026-07-13T17:30:00Z');
+  await beginPatch(page);
+  await page.getByRole('button', { name: 'Start the evening walk' }).click();
+  await page.getByRole('button', { name: 'healthy' }).click();
+  await page.getByRole('button', { name: 'Shut this female with tape' }).click();
+  await expect(page.getByText('Written here tonight: 1 flower')).toBeVisible();
+  await page.getByRole('button', { name: 'Leave the walk; everything is kept' }).click();
+  await page.getByRole('button', { name: 'Go on with the walk' }).click();
+  await expect(page.getByRole('heading', { name: 'Harbour Lantern 2' })).toBeVisible();
+  for (const plant of [3, 4]) {
+    await page.getByRole('button', { name: 'Nothing here. Next plant' }).click();
+    await expect(page.getByRole('heading', { name: `Harbour Lantern ${plant}` })).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'Nothing here. Finish the walk' }).click();
+  // All four were looked over: nothing is left of this evening's walk.
+  await expect(page.getByRole('button', { name: /^(Start|Go on with) the/ })).toHaveCount(0);
+});

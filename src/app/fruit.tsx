@@ -15,7 +15,7 @@ import { gated } from '@/ui/Gate';
 import { SetStats } from '@/ui/fruit/SetStats';
 import { Page } from '@/ui/Page';
 import { Txt, useColours } from '@/ui/theme';
-import { causeWords, fateWords, flowerPlace } from '@/ui/words';
+import { causeWords, fateText, fateWords, flowerPlace } from '@/ui/words';
 
 const FATES: readonly (Fate | 'all')[] = ['all', 'waiting', 'not-looked-at', 'set', 'dropped', 'lost-later'];
 const PAGE = 30;
@@ -96,7 +96,7 @@ function Fruit() {
                 <Pressable
                   key={flower.id}
                   role="link"
-                  aria-label={`${plantName(found)}, ${flowerPlace(flower)}: ${fateWords[what]}`}
+                  aria-label={`${plantName(found)}, ${flowerPlace(flower)}: ${fateText(what, found)}`}
                   onPress={() =>
                     router.navigate({
                       pathname: '/plant/[id]',
@@ -129,7 +129,7 @@ function Fruit() {
                       {flower.lost ? ` · ${causeWords[flower.lost.cause]}` : ''}
                     </Txt>
                   </View>
-                  <Badge text={fateWords[what]} tone={fateTone[what]} />
+                  <Badge text={fateText(what, found)} tone={fateTone[what]} />
                 </Pressable>
               );
             })}

@@ -54,7 +54,11 @@ function Walk() {
       side={<WalkList walk={walk} index={index} onGo={go} />}
       onBack={index === 0 ? null : () => go(index - 1)}
       onNext={last ? null : () => go(index + 1)}
-      onLeave={() => router.replace(kitchen ? '/kitchen' : '/')}
+      onLeave={() => {
+        // A plant that is done is no place to go on from.
+        if (walk.walked.includes(here.plant.id)) change({ date: '', plant: '' });
+        router.replace(kitchen ? '/kitchen' : '/');
+      }}
       onKey={() => router.navigate(`/key?plant=${here.plant.id}`)}
     />
   );

@@ -9,6 +9,7 @@ import {
   SHELTERS,
   type AnyEvent,
 } from '@core/ledger';
+import { growing } from '@core/patch';
 import { demoLog } from '@core/simulation';
 import { entryWords } from './entryWords';
 import * as words from './words';
@@ -79,4 +80,14 @@ describe('the last entry, in words', () => {
       'an entry of a newer version',
     );
   });
+});
+
+test('a fruit that needs no pollen says nothing about its seed', () => {
+  const first = [...state.plants.keys()][0] as string;
+  const found = growing(state, first);
+  if (!found) throw new Error('no plant');
+  expect(words.fateText('set', found)).toBe('set');
+  const alone = { ...found, variety: { ...found.variety, system: 'parthenocarpic' as const } };
+  expect(words.fateText('set', alone)).toBe('set, seed unknown');
+  expect(words.fateText('dropped', alone)).toBe('dropped');
 });

@@ -11,7 +11,7 @@ import type {
 } from '@core/ledger';
 import type { Fate } from '@core/fruitset';
 import type { Skill } from '@core/practice';
-import { growing, plantName } from '@core/patch';
+import { growing, plantName, type Growing } from '@core/patch';
 import type { StopWork } from '@core/rounds';
 
 // One word per thing, everywhere.
@@ -109,6 +109,11 @@ export const fateWords: Record<Fate, string> = {
   'lost-later': 'set, lost later',
   dropped: 'dropped',
 };
+/** What became of a flower, where fruit that needs no pollen says nothing about seed. */
+export function fateText(fate: Fate, { variety, crop }: Pick<Growing, 'variety' | 'crop'>): string {
+  const alone = (variety.system ?? crop.sexSystem.value) === 'parthenocarpic';
+  return fate === 'set' && alone ? 'set, seed unknown' : fateWords[fate];
+}
 export const causeWords: Record<LossCause, string> = {
   'knocked-off': 'knocked off',
   'not-pollinated': 'not pollinated',

@@ -21,7 +21,7 @@ import { Txt, useColours } from '../theme';
 import { FitnessLine } from './FitnessLine';
 import { MendSheet } from './MendSheet';
 import { storyWords } from './storyWords';
-import { fateWords, flowerPlace, lookWords, plural, reasonWords, sexWords } from '../words';
+import { fateText, flowerPlace, lookWords, plural, reasonWords, sexWords } from '../words';
 
 const MM_PER_INCH = 25.4;
 
@@ -65,7 +65,7 @@ export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growi
         </Txt>
         {fate ? (
           <Badge
-            text={fateWords[fate]}
+            text={fateText(fate, growing)}
             tone={
               fate === 'set' ? 'leaf' : fate === 'waiting' || fate === 'not-looked-at' ? 'pollen' : 'brick'
             }

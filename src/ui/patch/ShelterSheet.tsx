@@ -17,9 +17,20 @@ export function ShelterSheet({ bed, onClose }: { bed: Bed; onClose: () => void }
   const [insects, setInsects] = useState<'out' | 'in' | null>(now?.insects ?? null);
   const [lamp, setLamp] = useState<number | null>(now?.lampHours ?? null);
   const [from, setFrom] = useState(today);
-  const wrong = isLocalDate(from) ? null : 'Write the day as year-month-day: 2026-05-20';
+  const [to, setTo] = useState(now?.to ?? '');
+  const day = 'Write the day as year-month-day: 2026-05-20';
+  const wrong = isLocalDate(from) ? null : day;
+  const wrongEnd =
+    to.trim() === ''
+      ? null
+      : !isLocalDate(to.trim())
+        ? day
+        : to.trim() < from
+          ? 'That is before the first day'
+          : null;
+  const blocked = wrong !== null || wrongEnd !== null || (shelter !== null && insects === null);
   const keep = async () => {
-    if (wrong !== null || (shelter !== null && insects === null)) return;
+    if (blocked) return;
     const saved = await save({
       kind: 'shelterSet',
       bed: bed.id,
@@ -27,7 +38,7 @@ export function ShelterSheet({ bed, onClose }: { bed: Bed; onClose: () => void }
       insects: insects ?? 'in',
       lampHours: shelter === 'indoors' ? lamp : null,
       from,
-      to: null,
+      to: shelter === null || to.trim() === '' ? null : to.trim(),
     });
     if (saved) onClose();
   };
@@ -74,18 +85,15 @@ export function ShelterSheet({ bed, onClose }: { bed: Bed; onClose: () => void }
         />
       ) : null}
       <Field label="From which day on" value={from} onChange={setFrom} error={wrong} />
+      {shelter === null ? null : (
+        <Field label="Last day (may be left out)" value={to} onChange={setTo} error={wrongEnd} />
+      )}
       {shelter === 'tunnel' || shelter === 'closed-house' ? (
         <Txt size="label" tone="muted">
           It is hotter in there than outside: work it in the cool of the morning, and drink.
         </Txt>
       ) : null}
-      <Button
-        title="Keep it"
-        look="main"
-        busy={busy}
-        disabled={wrong !== null || (shelter !== null && insects === null)}
-        onPress={() => void keep()}
-      />
+      <Button title="Keep it" look="main" busy={busy} disabled={blocked} onPress={() => void keep()} />
     </Sheet>
   );
 }

@@ -86,7 +86,12 @@ test('a gourd opens at dusk: shut in the afternoon, worked in the dusk round', a
     for (const sex of ['female', 'male'] as const) garden.shut('2026-07-14', plant, sex, 'mesh-bag', 16);
   await setTime(page, '2026-07-14T18:20:00Z');
   await takeOver(page, garden);
-  await page.getByRole('button', { name: /^Open: Dusk round/ }).click();
+  // About to open, it comes before the evening walk.
+  await expect(page.getByRole('heading', { name: 'Dusk round' })).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Start the/ })
+    .first()
+    .click();
   await page.getByRole('button', { name: /^Picked: / }).click();
   await page.getByRole('button', { name: 'whole', exact: true }).click();
   await page.getByRole('button', { name: /^Pollinated: / }).click();

@@ -6,7 +6,7 @@ import { useGarden } from './garden';
 const SHOWN_AFTER_MS = 150;
 
 export interface Recording {
-  /** Whether an entry is taking long to be stored. A second one meanwhile is passed over, shown or not. */
+  /** Whether an entry is taking long to be stored. The same one again meanwhile is passed over; another waits its turn. */
   readonly busy: boolean;
   /** What was wrong with the last entry, in words that name the field. */
   readonly problem: string | null;
@@ -14,16 +14,27 @@ export interface Recording {
   save(...drafts: Draft[]): Promise<boolean>;
 }
 
+/** What an entry says, whatever id a flower was given that begins with it: two presses of one key say the same. */
+function same(drafts: readonly Draft[]): string {
+  const begun = drafts.flatMap((draft) => (draft.kind === 'flowerSeen' ? [draft.flower] : []));
+  return begun.reduce((text, id) => text.replaceAll(id, 'new'), JSON.stringify(drafts));
+}
+
 /** Recording from a screen: one entry at a time, and what is refused is said, not thrown. */
 export function useRecording(): Recording {
   const { record } = useGarden();
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
-  const under = useRef(false);
+  const under = useRef<{ readonly what: string; readonly stored: Promise<unknown> } | null>(null);
   const save = useCallback(
     async (...drafts: Draft[]) => {
-      if (under.current) return false;
-      under.current = true;
+      const what = same(drafts);
+      while (under.current) {
+        if (under.current.what === what) return false;
+        await under.current.stored;
+      }
+      let stored: () => void = () => undefined;
+      under.current = { what, stored: new Promise<void>((resolve) => (stored = resolve)) };
       const slow = setTimeout(() => setBusy(true), SHOWN_AFTER_MS);
       try {
         await record(...drafts);
@@ -35,7 +46,8 @@ export function useRecording(): Recording {
       } finally {
         clearTimeout(slow);
         setBusy(false);
-        under.current = false;
+        under.current = null;
+        stored();
       }
     },
     [record],

@@ -89,6 +89,9 @@ test('what was noted is forecast: on Today and on the plant, with a warning wher
   await expect(page.getByText(/all male so far. That is normal/)).toBeVisible();
   await expect(page.getByRole('img', { name: /^Harbour Lantern: Tue 14 0 female, 0–1 male/ })).toBeVisible();
   await page.goto('/walk');
+  // The walk goes on at the second plant; the female is on the first, beside the only male.
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Harbour Lantern 1' })).toBeVisible();
   await page.getByRole('button', { name: /^female/ }).click();
   await page.getByRole('button', { name: 'Shut this female with tape' }).click();
   await page.getByRole('button', { name: 'Leave the walk; everything is kept' }).click();

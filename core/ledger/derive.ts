@@ -1,5 +1,6 @@
 import { DEFAULT_SCHOOLS, SCHOOLS, type SchoolChoices } from '../crops';
-import type { LedgerEvent, NotedDay } from './events';
+import type { NotedDay } from './eventParts';
+import type { LedgerEvent } from './events';
 import type { WeatherOrigin } from './values';
 import type { Bed, Flower, Note, Patch, Plant, Stand, Variety, WeatherView } from './views';
 

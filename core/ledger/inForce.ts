@@ -1,12 +1,5 @@
-import {
-  compareEvents,
-  isKnown,
-  subjectOf,
-  type AnyEvent,
-  type Corrected,
-  type LedgerEvent,
-  type Withdrawn,
-} from './events';
+import { compareEvents, isKnown, subjectOf, type AnyEvent, type LedgerEvent } from './events';
+import type { Corrected, Withdrawn } from './flowerEvents';
 import { validateEvent } from './validate';
 
 /** An event as it stands now, with what it said before any correction. */

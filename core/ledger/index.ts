@@ -1,5 +1,8 @@
 export * from './values';
 export * from './events';
+export * from './eventParts';
+export * from './flowerEvents';
+export * from './gardenEvents';
 export * from './views';
 export { placeSchema, notedDay, MOST_DAYS } from './payloads';
 export { validateEvent, eventSchema, type Validation } from './validate';

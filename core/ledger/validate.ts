@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { EVENT_ID } from '../ids';
-import { SCHEMA_VERSION, SUBJECT_FIELD, type AnyEvent, type EventKind, type GroupCounted } from './events';
+import { SCHEMA_VERSION, SUBJECT_FIELD, type AnyEvent, type EventKind } from './events';
+import type { GroupCounted } from './gardenEvents';
 import { instant, payloads, text } from './payloads';
 
 const base: Joi.SchemaMap = {

@@ -12,7 +12,8 @@ import type {
 } from '../crops';
 import type { BedId, EventId, FlowerId, PatchId, PlantId, StandId, VarietyId } from '../ids';
 import type { Instant, LocalDate } from '../time';
-import type { Father, FruitsPicked, Goal, GroupCounted, NotedDay, Place, ShelterSet } from './events';
+import type { Father, Goal, NotedDay, Place } from './eventParts';
+import type { FruitsPicked, GroupCounted, ShelterSet } from './gardenEvents';
 import type {
   CheckResult,
   ClockNote,

@@ -56,6 +56,22 @@ test('alone of its species in a closed house a variety needs no covers; a second
   });
 });
 
+test('who stood there on the day counts: a rival gone before, or planted after, says nothing of it', () => {
+  const garden = new TestGarden();
+  const [lone] = garden.plant('squash-pepo', 'Low Lantern', 1).plants as [PlantId];
+  const [rival] = garden.plant('squash-pepo', 'Green Skiff', 1).plants as [PlantId];
+  for (const plant of [lone, rival]) over(garden, plant, 'closed-house');
+  const needed = (date: string) => coversFor(garden.state, at(garden, lone), date).needed;
+  expect(needed(DAY)).toBe(true);
+  garden.write(garden.time('2026-07-20', 9), { kind: 'plantRemoved', plant: rival });
+  // What was pollinated while it stood there is judged by what stood there.
+  expect([needed(DAY), needed('2026-07-20'), needed('2026-07-21')]).toEqual([true, true, false]);
+  const later = { ...garden.state.plants.get(rival)!, plantedOn: '2026-07-25', ended: null };
+  const state = { ...garden.state, plants: new Map(garden.state.plants).set(rival, later) };
+  const then = (date: string) => coversFor(state, at(garden, lone), date).needed;
+  expect([then(DAY), then('2026-07-25')]).toEqual([false, true]);
+});
+
 test.each([
   ['a tunnel with bees in it', 'squash-pepo', 'tunnel', 'in', true],
   ['a net', 'squash-pepo', 'net', 'out', false],

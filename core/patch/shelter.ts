@@ -1,7 +1,7 @@
-import { isEdible, type Crop } from '../crops';
-import type { Bed, ShelterView, State } from '../ledger';
+import { cropOf, isEdible, type Crop } from '../crops';
+import type { Bed, Plant, ShelterView, State } from '../ledger';
 import type { LocalDate } from '../time';
-import { growing, type Growing } from './garden';
+import { plantsOfStand, type Growing } from './garden';
 
 /** What stands over a bed on a day: what was said last of the days that hold it. `null`: the open air. */
 export function shelterOn(bed: Pick<Bed, 'shelters'>, date: LocalDate): ShelterView | null {
@@ -14,11 +14,18 @@ export function insectsKeptOut(bed: Pick<Bed, 'shelters'>, date: LocalDate): boo
   return shelterOn(bed, date)?.insects === 'out';
 }
 
+type Kind = Pick<Growing, 'variety' | 'crop'>;
+
+/** Whether a plant stood there on a day: what was set later, or is gone since, says nothing of that day's flowers. */
+function stoodOn({ plantedOn, addedAt, ended }: Plant, date: LocalDate): boolean {
+  return (plantedOn ?? addedAt.slice(0, 10)) <= date && (ended === null || ended.at.slice(0, 10) >= date);
+}
+
 /** Peppers of these species cross with each other in part (general texts, from memory). */
 const PARTLY: readonly string[] = ['annuum', 'chinense', 'frutescens'];
 
 /** Varieties that may cross with each other: of one species. Peppers say theirs; one that does not counts with all peppers. */
-function mayCross(a: Growing, b: Growing): boolean {
+function mayCross(a: Kind, b: Kind): boolean {
   if (a.crop.botanical !== b.crop.botanical) return false;
   const [one, other] = [a.variety.traits.species, b.variety.traits.species];
   if (one === undefined || other === undefined || one === other) return true;
@@ -43,10 +50,12 @@ export function coversFor(state: State, each: Growing, date: LocalDate): Covers 
   if (shelter?.insects !== 'out' || (each.crop.family === 'corn' && !walls))
     return { needed: true, others: [], shelter };
   const others = new Set<string>();
-  for (const { id, ended } of state.plants.values()) {
-    const other = ended ? null : growing(state, id);
-    if (!other || other.variety.id === each.variety.id || !mayCross(each, other)) continue;
-    if (insectsKeptOut(other.bed, date)) others.add(other.variety.name);
+  for (const stand of state.stands.values()) {
+    const bed = state.beds.get(stand.bed);
+    const variety = state.varieties.get(stand.variety);
+    if (!bed || !variety || variety.id === each.variety.id || !insectsKeptOut(bed, date)) continue;
+    if (!mayCross(each, { variety, crop: cropOf(variety.crop) })) continue;
+    if (plantsOfStand(state, stand.id).some((plant) => stoodOn(plant, date))) others.add(variety.name);
   }
   return { needed: others.size > 0, others: [...others], shelter };
 }

@@ -39,11 +39,24 @@ describe('flowers left in a round', () => {
     const { garden, dome, left } = patch();
     const flower = garden.shut(EVENING, dome[0] as PlantId, 'female');
     const view = garden.state.flowers.get(flower) as Flower;
-    for (const draft of leftDrafts({ flower: view }, what)) garden.write(garden.time(DAWN, 10), draft);
+    const growing = garden.growing(dome[0] as PlantId);
+    for (const draft of leftDrafts({ flower: view, growing }, what))
+      garden.write(garden.time(DAWN, 10), draft);
     expect(left(12)).toEqual([]);
     const sum = countSet(allTrials(garden.state, garden.place.zone), '2026-07-15');
     expect({ missed: sum.missed, worked: sum.worked }).toEqual(counted);
     expect(sum.dropped).toBe(0);
+  });
+
+  test('one of a stand for the fruit that was worked is kitchen work, not seed', () => {
+    const { garden, dome } = patch();
+    const plant = dome[0] as PlantId;
+    const flower = garden.shut(EVENING, plant, 'female');
+    garden.write(garden.time(EVENING, 20), { kind: 'reasonSet', subject: plant, reason: 'fruit' });
+    const view = garden.state.flowers.get(flower) as Flower;
+    expect(leftDrafts({ flower: view, growing: garden.growing(plant) }, 'worked')).toMatchObject([
+      { purpose: 'kitchen' },
+    ]);
   });
 
   test('one that was lost, torn or found not open yet is no question', () => {

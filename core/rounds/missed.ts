@@ -1,7 +1,7 @@
 import { dueOn, isWhole, shutMales, windowNow, type BloomDay } from '../bloom';
 import type { Draft, Flower, MissedWhy, State } from '../ledger';
 import { femalesPerMale } from '../goals';
-import { fatherVarietyOf, walkOrder, type Growing } from '../patch';
+import { fatherVarietyOf, reasonFor, walkOrder, type Growing } from '../patch';
 import { addDays, type LocalDate } from '../time';
 import { fathersFor, givesPollen, maleUses, type Stop } from './stops';
 
@@ -45,11 +45,14 @@ export function leftFlowers(
 
 /** What became of a flower that was left, as its facts; `worked` says no more than that. */
 export function leftDrafts(
-  { flower }: Pick<LeftFlower, 'flower'>,
+  { flower, growing }: Pick<LeftFlower, 'flower' | 'growing'>,
   what: MissedWhy | 'torn' | 'worked',
 ): Draft[] {
   if (what === 'torn') return [{ kind: 'closureChecked', flower: flower.id, result: 'torn' }];
-  if (what === 'worked') return [{ kind: 'pollinated', flower: flower.id, fathers: [], purpose: 'seed' }];
+  if (what === 'worked') {
+    const purpose = reasonFor(flower, growing) === 'fruit' ? 'kitchen' : 'seed';
+    return [{ kind: 'pollinated', flower: flower.id, fathers: [], purpose }];
+  }
   return [{ kind: 'missed', flower: flower.id, why: what }];
 }
 

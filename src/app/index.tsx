@@ -41,12 +41,12 @@ function Today() {
   const online = useOnline();
   const { weatherOf } = useWeather();
   const rounds = useMemo(() => nextRounds(state, place, now, weatherOf), [state, place, now, weatherOf]);
+  const order = useMemo(() => walkOrder(state), [state]);
   const owed = useMemo(() => looksDue(state, place.zone, today), [state, place.zone, today]);
   const counts = useMemo(() => countsDue(state, place.zone, today), [state, place.zone, today]);
   const unmarked = useMemo(() => marksMissing(state).length, [state]);
   const hour12 = prefs.clock === '12';
   const first = rounds[0];
-  const order = useMemo(() => walkOrder(state), [state]);
   const standing = order.length;
   const ownRounds = order.some(
     ({ crop, stand }) => stand.reason !== 'fruit' && (crop.family === 'corn' || stand.reason === 'cross'),
@@ -65,7 +65,7 @@ function Today() {
   const date = useMemo(() => bandDay(place, now).date, [place, now]);
   const morning = useMemo(() => bloomDayOf(state, place, date, weatherOf), [state, place, date, weatherOf]);
   const { day } = morning;
-  const hours = useMemo(() => keepingHours(walkOrder(state)), [state]);
+  const hours = useMemo(() => keepingHours(order), [order]);
   const evening =
     first !== undefined &&
     first.kind !== 'dawn' &&
@@ -78,7 +78,7 @@ function Today() {
   const windows = useMemo(() => {
     const bars = new Map<string, BandBar>();
     // What has all day would only crowd what keeps hours.
-    for (const { crop } of hours.length > 0 ? hours : walkOrder(state)) {
+    for (const { crop } of hours.length > 0 ? hours : order) {
       const squash = crop.id.startsWith('squash');
       if (crop.clock.round !== (evening ? 'dusk' : 'dawn')) continue;
       const { opens, bestUntil, closes } = morning.window(crop);
@@ -90,7 +90,7 @@ function Today() {
       });
     }
     return [...bars.values()];
-  }, [state, hours, morning, evening]);
+  }, [order, hours, morning, evening]);
   const onBand =
     first &&
     (first.kind === 'walk' ? evening : evening === (first.kind === 'dusk') && first.date === day.date);

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import { workedForKitchen, type Draft, type Flower } from '@core/ledger';
 import { plantName } from '@core/patch';
@@ -8,6 +9,7 @@ import { useNextMark } from '@/data/garden/nextMark';
 import { Button, Row } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
+import { GoneTiles } from '../round/StopQuestions';
 import { Txt, useColours } from '../theme';
 import { flowerPlace } from '../words';
 
@@ -105,6 +107,7 @@ function FemaleRow({
   onSave: (...drafts: Draft[]) => void;
 }) {
   const { place } = useGarden();
+  const [gone, setGone] = useState(false);
   const where = `${name}, ${flowerPlace(flower)}`;
   const key = (title: string, drafts: () => Draft[], more = '') => (
     <Button
@@ -145,9 +148,16 @@ function FemaleRow({
             ) : (
               key('Not open yet', () => [{ kind: 'closureChecked', flower: flower.id, result: 'not-open' }])
             )}
-            {key('Gone', () => [{ kind: 'lost', flower: flower.id, cause: 'unknown' }])}
+            <Button
+              title="Gone"
+              small
+              label={`${where}: gone`}
+              disabled={busy}
+              onPress={() => setGone(!gone)}
+            />
           </Row>
         )}
+        {gone ? <GoneTiles onCause={(cause) => onSave({ kind: 'lost', flower: flower.id, cause })} /> : null}
       </View>
     </View>
   );

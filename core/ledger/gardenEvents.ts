@@ -1,0 +1,166 @@
+import type { CropId, FruitShape, Reason, SchoolKey, SexSystem, Stage, Tool, VarietyTraits } from '../crops';
+import type { BedId, FlowerId, PatchId, PlantId, StandId, VarietyId } from '../ids';
+import type { LocalDate } from '../time';
+import type { Goal, NotedDay, Place, Recorded } from './eventParts';
+import type { ClockNote, Health, LossCause, Shelter, WeatherOrigin } from './values';
+
+/** A patch is begun: the first event of a log. */
+export interface PatchBegun extends Recorded<'patchBegun'> {
+  readonly patch: PatchId;
+  readonly name: string;
+}
+/** Where the patch lies. */
+export interface PlaceSet extends Recorded<'placeSet'> {
+  readonly patch: PatchId;
+  readonly place: Place;
+}
+/** Which way of working holds from now on. */
+export interface SchoolChosen extends Recorded<'schoolChosen'> {
+  readonly patch: PatchId;
+  readonly school: SchoolKey;
+  readonly choice: string;
+}
+/** A bed, in metres on the plan. */
+export interface BedAdded extends Recorded<'bedAdded'> {
+  readonly bed: BedId;
+  readonly patch: PatchId;
+  readonly name: string;
+  /** The corner nearest the origin of the plan; x runs along the bed. */
+  readonly xM: number;
+  readonly yM: number;
+  readonly lengthM: number;
+  readonly widthM: number;
+}
+/** What stands over a bed from a day on; `null`: nothing any more. The one said last holds for its days. Since version 6. */
+export interface ShelterSet extends Recorded<'shelterSet'> {
+  readonly bed: BedId;
+  readonly shelter: Shelter | null;
+  /** Whether insects are kept out, or can get in (open vents) or were put in. */
+  readonly insects: 'out' | 'in';
+  /** Hours of lamp a day, indoors; `null`: nobody said. */
+  readonly lampHours: number | null;
+  readonly from: LocalDate;
+  /** The last day; `null`: until something else is said. */
+  readonly to: LocalDate | null;
+}
+/** A variety, and what is said of it beyond its crop. */
+export interface VarietyAdded extends Recorded<'varietyAdded'> {
+  readonly variety: VarietyId;
+  readonly patch: PatchId;
+  readonly name: string;
+  readonly crop: CropId;
+  readonly shape: FruitShape;
+  /** How its flowers are made, where it differs from the crop's usual way. Since version 2. */
+  readonly system?: SexSystem;
+  /** What else was said of it. Since version 5. */
+  readonly traits?: VarietyTraits;
+}
+/** Plants of one variety in one bed, grown for one reason. */
+export interface StandAdded extends Recorded<'standAdded'> {
+  readonly stand: StandId;
+  readonly bed: BedId;
+  readonly variety: VarietyId;
+  readonly reason: Reason;
+}
+/** A stand, a plant or one flower is grown for another reason from now on. Since version 6. */
+export interface ReasonSet extends Recorded<'reasonSet'> {
+  readonly subject: StandId | PlantId | FlowerId;
+  readonly reason: Reason;
+}
+/** `null` takes the goal away. Since version 3. */
+export interface GoalSet extends Recorded<'goalSet'> {
+  readonly stand: StandId;
+  readonly goal: Goal | null;
+}
+/** Since version 3. */
+export interface WeatherNoted extends Recorded<'weatherNoted'> {
+  readonly patch: PatchId;
+  readonly origin: WeatherOrigin;
+  readonly days: readonly NotedDay[];
+}
+/** The day of the year, `MM-DD`, on which the first frost is looked for. Since version 3. */
+export interface FrostExpected extends Recorded<'frostExpected'> {
+  readonly patch: PatchId;
+  readonly frostOn: string;
+}
+/** Since version 3. */
+export interface ClockNoted extends Recorded<'clockNoted'> {
+  readonly stand: StandId;
+  readonly what: ClockNote;
+}
+/** One plant of a stand. */
+export interface PlantAdded extends Recorded<'plantAdded'> {
+  readonly plant: PlantId;
+  readonly stand: StandId;
+  readonly label: string;
+  /** Metres on the plan of the patch. */
+  readonly xM: number;
+  readonly yM: number;
+  readonly plantedOn: LocalDate | null;
+}
+/** A plant taken out on purpose. */
+export interface PlantRemoved extends Recorded<'plantRemoved'> {
+  readonly plant: PlantId;
+}
+/** A plant lost, and to what. */
+export interface PlantDied extends Recorded<'plantDied'> {
+  readonly plant: PlantId;
+  readonly cause: LossCause;
+}
+/** How a plant looks. */
+export interface PlantChecked extends Recorded<'plantChecked'> {
+  readonly plant: PlantId;
+  readonly health: Health;
+}
+/** A plant looked over and nothing found to write down. Since version 6. */
+export interface PlantPassed extends Recorded<'plantPassed'> {
+  readonly plant: PlantId;
+}
+/** Male buds of a plant counted, not noted one by one. */
+export interface MalesCounted extends Recorded<'malesCounted'> {
+  readonly plant: PlantId;
+  readonly stage: Stage;
+  readonly count: number;
+}
+/** Flowers worked for the kitchen without a record of each: how many, and with what. Since version 3. */
+export interface Tallied extends Recorded<'tallied'> {
+  readonly plant: PlantId;
+  readonly tool: Tool;
+  readonly flowers: number;
+  /** The how-manieth truss from the root, where it was said. */
+  readonly truss: number | null;
+  /** Whether a puff of pollen was seen. Since version 6. */
+  readonly puff?: boolean;
+}
+/** How the flowers of a counted group came to their pollen: a tool, the insects alone, or the time before any hand work. */
+export type GroupHow = Tool | 'insects' | 'before';
+
+/**
+ * Flowers counted together afterwards: of those that were worked (or left to insects) on some days, how many set, and how many
+ * of these came out bent. Of a plant, or of a whole stand or tray. Since version 4.
+ */
+export interface GroupCounted extends Recorded<'groupCounted'> {
+  readonly stand: StandId;
+  /** `null`: the whole stand. */
+  readonly plant: PlantId | null;
+  readonly from: LocalDate;
+  readonly to: LocalDate;
+  readonly how: GroupHow;
+  readonly worked: number;
+  readonly set: number;
+  /** `null`: nobody looked at their shape. */
+  readonly bent: number | null;
+}
+/** Fruits picked without a record of each. Since version 6. */
+export interface FruitsPicked extends Recorded<'fruitsPicked'> {
+  readonly stand: StandId;
+  /** `null`: the whole stand. */
+  readonly plant: PlantId | null;
+  readonly count: number;
+  readonly weightG: number | null;
+}
+/** Male flowers picked for the kitchen, counted. Since version 6. */
+export interface MalesPicked extends Recorded<'malesPicked'> {
+  readonly stand: StandId;
+  readonly count: number;
+}

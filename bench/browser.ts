@@ -10,6 +10,8 @@ import { longTasks, screenTimes } from './screens';
 
 const PORT = 8393;
 const BASE = `http://127.0.0.1:${PORT}`;
+/** Longer than the app passes over a second tap on the same key. */
+const BETWEEN_TAPS = 800;
 const NOW = new Date('2026-07-14T03:05:00Z');
 
 /** Prints what the first load fetches, and how opening and a tap fare with logs of these sizes, in Chromium. */
@@ -111,19 +113,7 @@ async function opening(browser: Browser, size: number | null, repeats: number): 
   page.setDefaultTimeout(120_000);
   // Only the date is held: performance.now goes on, and is what is read.
   await page.addInitScript((now) => (Date.now = () => now), NOW.getTime());
-  const path = join(mkdtempSync(join(tmpdir(), 'trowel-bench-')), 'log.json');
-  writeFileSync(path, toJson(makeLog(size ?? 40).slice(0, size === null ? 40 : undefined)));
-  await page.goto(BASE);
-  await page.getByRole('button', { name: 'Begin my patch' }).click();
-  await page.goto(`${BASE}/settings`);
-  const chooser = page.waitForEvent('filechooser');
-  await page.getByRole('button', { name: 'Import a file' }).click();
-  await (await chooser).setFiles(path);
-  await page.getByRole('button', { name: /^Add \d+ records/ }).click();
-  await page.getByText(/records added/).waitFor();
-  await page.goto(BASE);
-  await page.getByRole('heading', { name: /Tuesday 14 July/ }).waitFor();
-  await page.waitForTimeout(3000);
+  await importLog(page, size);
   const opens: number[] = [];
   for (let i = 0; i < repeats; i++) {
     await page.goto('about:blank');
@@ -143,56 +133,82 @@ async function opening(browser: Browser, size: number | null, repeats: number): 
   };
   if (size !== null) {
     result.screens = await screenTimes(page);
-    await page.goto(`${BASE}/walk`);
-    await page.getByRole('button', { name: /^Shut this female/ }).waitFor();
-    for (let i = 0; i < repeats; i++) {
-      await page.waitForTimeout(400);
-      result.walk.push(
-        await tap(page, 'Shut this female with tape', [`Tonight on this plant: ${i + 1} flower`]),
-      );
-    }
-    const session = await context.newCDPSession(page);
-    // Pressed by a timer within the page: finding a button from outside would be part of what is measured.
-    const taps = async () => {
-      await page.evaluate(() => {
-        for (let i = 0; i < 4; i++)
-          setTimeout(
-            () => document.querySelector<HTMLElement>('[aria-label^="Shut this female"]')?.click(),
-            100 + i * 1200,
-          );
-      });
-      await page.waitForTimeout(5600);
-    };
-    result.still = await longTasks(page, taps);
-    await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
-    result.stillSlow = await longTasks(page, taps);
-    await session.send('Emulation.setCPUThrottlingRate', { rate: 1 });
-    await page.goto(`${BASE}/round`);
-    const whole = page.getByRole('button', { name: 'whole', exact: true });
-    const picked = page.getByRole('button', { name: /^Picked: / });
-    const worked = page.getByRole('button', { name: /^Pollinated: / });
-    await whole.or(picked).first().waitFor();
-    while (result.round.length < Math.min(3, repeats)) {
-      await page.waitForTimeout(400);
-      // A round begins with collecting males, and comes back to it when they are used up.
-      if (await picked.isVisible()) {
-        await picked.click();
-        continue;
-      }
-      await whole.click();
-      if (!(await worked.isEnabled())) throw new Error('No male for the flower that the round offers');
-      result.round.push(await tap(page, 'Pollinated: ', ['First look at the closure', 'Picked: ']));
-    }
+    await walkTaps(page, result, repeats);
+    await roundTaps(page, result, Math.min(3, repeats));
   }
   await context.close();
   return result;
+}
+
+async function importLog(page: Page, size: number | null): Promise<void> {
+  const path = join(mkdtempSync(join(tmpdir(), 'trowel-bench-')), 'log.json');
+  writeFileSync(path, toJson(makeLog(size ?? 40).slice(0, size === null ? 40 : undefined)));
+  await page.goto(BASE);
+  await page.getByRole('button', { name: 'Begin my patch' }).click();
+  await page.goto(`${BASE}/settings`);
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Import a file' }).click();
+  await (await chooser).setFiles(path);
+  await page.getByRole('button', { name: /^Add \d+ records/ }).click();
+  await page.getByText(/records added/).waitFor();
+  await page.goto(BASE);
+  await page.getByRole('heading', { name: /Tuesday 14 July/ }).waitFor();
+  await page.waitForTimeout(3000);
+}
+
+/** Taps of the evening walk, and how long the screen stands still about four of them, as it is and four times slower. */
+async function walkTaps(page: Page, result: Opened, repeats: number): Promise<void> {
+  await page.goto(`${BASE}/walk`);
+  await page.getByRole('button', { name: /^Shut this female/ }).waitFor();
+  for (let i = 0; i < repeats; i++) {
+    await page.waitForTimeout(BETWEEN_TAPS);
+    result.walk.push(
+      await tap(page, 'Shut this female with tape', [`Tonight on this plant: ${i + 1} flower`]),
+    );
+  }
+  const session = await page.context().newCDPSession(page);
+  // Pressed by a timer within the page: finding a button from outside would be part of what is measured.
+  const taps = async () => {
+    await page.evaluate(() => {
+      for (let i = 0; i < 4; i++)
+        setTimeout(
+          () => document.querySelector<HTMLElement>('[aria-label^="Shut this female"]')?.click(),
+          100 + i * 1200,
+        );
+    });
+    await page.waitForTimeout(5600);
+  };
+  result.still = await longTasks(page, taps);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+  result.stillSlow = await longTasks(page, taps);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+}
+
+async function roundTaps(page: Page, result: Opened, count: number): Promise<void> {
+  await page.goto(`${BASE}/round`);
+  const whole = page.getByRole('button', { name: 'whole', exact: true });
+  const picked = page.getByRole('button', { name: /^Picked: / });
+  const worked = page.getByRole('button', { name: /^Pollinated: / });
+  await whole.or(picked).first().waitFor();
+  while (result.round.length < count) {
+    await page.waitForTimeout(BETWEEN_TAPS);
+    // A round begins with collecting males, and comes back to it when they are used up.
+    if (await picked.isVisible()) {
+      await picked.click();
+      continue;
+    }
+    await whole.click();
+    if (!(await worked.isEnabled())) throw new Error('No male for the flower that the round offers');
+    result.round.push(await tap(page, 'Pollinated: ', ['First look at the closure', 'Picked: ']));
+  }
 }
 
 /** Milliseconds from the click to the moment that the answer stands in the page (storage has confirmed by then). */
 function tap(page: Page, button: string, answers: readonly string[]): Promise<number> {
   return page.evaluate(
     ([name, wanted]: readonly [string, readonly string[]]) =>
-      new Promise<number>((resolve) => {
+      new Promise<number>((resolve, reject) => {
+        setTimeout(() => reject(new Error(`${name}: no answer`)), 20_000);
         const key = document.querySelector<HTMLElement>(`[aria-label^="${name}"]`);
         const start = performance.now();
         const watch = new MutationObserver(() => {

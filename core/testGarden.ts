@@ -1,4 +1,12 @@
-import { cropOf, type CropId, type Reason, type Stage, type Closure, type Sex } from './crops';
+import {
+  cropOf,
+  type CropId,
+  type Reason,
+  type Stage,
+  type Closure,
+  type Sex,
+  type SexSystem,
+} from './crops';
 import { idMaker, type FlowerId, type PlantId, type StandId, type VarietyId } from './ids';
 import {
   apply,
@@ -90,7 +98,7 @@ export class TestGarden {
     crop: CropId,
     name: string,
     count: number,
-    options: { reason?: Reason; goal?: Partial<Goal> } = {},
+    options: { reason?: Reason; goal?: Partial<Goal>; system?: SexSystem | null } = {},
   ): Planted {
     const at = this.time(this.began, 9);
     const bed = this.ids.subject('bed', at);
@@ -98,7 +106,15 @@ export class TestGarden {
     const stand = this.ids.subject('stand', at);
     const corner = { xM: 0, yM: 5 * this.beds++, lengthM: 30, widthM: 3 };
     this.write(at, { kind: 'bedAdded', bed, patch: this.patch, name: `bed ${this.beds}`, ...corner });
-    this.write(at, { kind: 'varietyAdded', variety, patch: this.patch, name, crop, shape: 'round' });
+    this.write(at, {
+      kind: 'varietyAdded',
+      variety,
+      patch: this.patch,
+      name,
+      crop,
+      shape: 'round',
+      ...(options.system && { system: options.system }),
+    });
     this.write(at, { kind: 'standAdded', stand, bed, variety, reason: options.reason ?? 'seed' });
     const plants = nextPlantPlaces(corner, [], count, cropOf(crop)).map((spot, i) => {
       const plant = this.ids.subject('plant', at);

@@ -61,35 +61,35 @@ const broken: ErrorRequestHandler = (error: { status?: number }, _request, respo
     .send(status === 500 ? 'Something went wrong on the server.' : 'This address cannot be read.');
 };
 
+const safeHeaders = helmet({
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      'default-src': ["'self'"],
+      'script-src': ["'self'"],
+      'worker-src': ["'self'"],
+      // React Native Web writes its style sheet at run time.
+      'style-src': ["'self'", "'unsafe-inline'"],
+      'img-src': ["'self'", 'data:', 'blob:'],
+      'font-src': ["'self'"],
+      'connect-src': ["'self'"],
+      'manifest-src': ["'self'"],
+      'form-action': ["'self'"],
+      'base-uri': ["'none'"],
+      'object-src': ["'none'"],
+      'frame-ancestors': ["'none'"],
+    },
+  },
+  // The app is served over plain http on this machine; asking for https would only lock it out.
+  strictTransportSecurity: false,
+  referrerPolicy: { policy: 'no-referrer' },
+});
+
 /** The app in `dist`, served safely. It holds no grower's data: everything a grower records stays in the browser. */
 export function createApp(dist: string): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        useDefaults: false,
-        directives: {
-          'default-src': ["'self'"],
-          'script-src': ["'self'"],
-          'worker-src': ["'self'"],
-          // React Native Web writes its style sheet at run time.
-          'style-src': ["'self'", "'unsafe-inline'"],
-          'img-src': ["'self'", 'data:', 'blob:'],
-          'font-src': ["'self'"],
-          'connect-src': ["'self'"],
-          'manifest-src': ["'self'"],
-          'form-action': ["'self'"],
-          'base-uri': ["'none'"],
-          'object-src': ["'none'"],
-          'frame-ancestors': ["'none'"],
-        },
-      },
-      // The app is served over plain http on this machine; asking for https would only lock it out.
-      strictTransportSecurity: false,
-      referrerPolicy: { policy: 'no-referrer' },
-    }),
-  );
+  app.use(safeHeaders);
   app.use(shortUrls, onlyReading, compression());
   app.get('/api/station', station);
   app.use('/api', (_request, response) => {

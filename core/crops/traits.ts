@@ -84,6 +84,11 @@ export function varietyAdvice(
   return words;
 }
 
+/** Whether fruit grows without pollen, so that a growing one says nothing of seed. `system` as the variety has it, if it does. */
+export function setsByItself(crop: Crop, system: SexSystem | null): boolean {
+  return (system ?? crop.sexSystem.value) === 'parthenocarpic';
+}
+
 /** Where the heat and cold that fruit set suffers from are read. */
 export const SET_LIMITS: Readonly<Partial<Record<CropId, Fact<SetLimits>>>> = {
   tomato: handbook({ dayC: 32, nightC: 21, coldNightC: 13, dewPointC: 19, dryHeat: false }, 'general texts'),

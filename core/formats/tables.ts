@@ -8,10 +8,12 @@ import {
   outcomeOn,
   countSet,
   weatherOf,
+  type SetCount,
+  type Trial,
 } from '../fruitset';
 import { latestAt, type Flower, type State } from '../ledger';
-import { growing, mainPatch, plantName, walkOrder } from '../patch';
-import { fitForSeed } from '../purity';
+import { growing, mainPatch, plantName, walkOrder, type Growing } from '../patch';
+import { fitForSeed, type SeedFitness } from '../purity';
 import { localDateOf, type LocalDate } from '../time';
 import { csvText, type Cell } from './csv';
 
@@ -37,77 +39,68 @@ const TABLE: Record<Table, (state: State, zone: string, today: LocalDate) => Cel
   plants: plantRows,
 };
 
-/** What was recorded of every flower, and what it is fit for. */
-function flowerRows(state: State): Cell[][] {
-  const rows: Cell[][] = [
-    [
-      'flower',
-      'bed',
-      'variety',
-      'plant',
-      'node',
-      'sex',
-      'first seen',
-      'stage',
-      'shut',
-      'closure',
-      'at dawn',
-      'pollinated',
-      'by',
-      'fathers',
-      'males',
-      'tool',
-      'meant for',
-      'shut again',
-      'mark',
-      'fit for seed',
-      'why not',
-      'lost',
-      'cause',
-      'harvested',
-    ],
-  ];
-  for (const flower of state.flowers.values()) {
-    const found = growing(state, flower.plant);
-    if (!found) continue;
-    const shut = flower.shuttings[0];
-    const worked = flower.pollinations[0];
-    const last = flower.pollinations[flower.pollinations.length - 1];
-    const { verdict, reasons } = fitForSeed(flower, state);
-    rows.push([
-      flower.id,
-      found.bed.name,
-      found.variety.name,
-      found.plant.label,
-      flower.node,
-      flower.sex,
-      flower.sightings[0]?.at,
-      flower.sightings[flower.sightings.length - 1]?.stage,
-      shut?.at,
-      shut?.closure,
-      flower.checks.map(({ result }) => result).join(' '),
-      worked?.at,
-      worked?.by,
+/** A column of a table: its heading, and what stands there for a row. */
+type Column<Row> = readonly [heading: string, cell: (row: Row) => Cell];
+
+function tableOf<Row>(columns: readonly Column<Row>[], rows: readonly Row[]): Cell[][] {
+  return [columns.map(([heading]) => heading), ...rows.map((row) => columns.map(([, cell]) => cell(row)))];
+}
+
+interface FlowerRow {
+  readonly state: State;
+  readonly flower: Flower;
+  readonly found: Growing;
+  readonly fit: SeedFitness;
+}
+
+const FLOWER_COLUMNS: readonly Column<FlowerRow>[] = [
+  ['flower', ({ flower }) => flower.id],
+  ['bed', ({ found }) => found.bed.name],
+  ['variety', ({ found }) => found.variety.name],
+  ['plant', ({ found }) => found.plant.label],
+  ['node', ({ flower }) => flower.node],
+  ['sex', ({ flower }) => flower.sex],
+  ['first seen', ({ flower }) => flower.sightings[0]?.at],
+  ['stage', ({ flower }) => flower.sightings.at(-1)?.stage],
+  ['shut', ({ flower }) => flower.shuttings[0]?.at],
+  ['closure', ({ flower }) => flower.shuttings[0]?.closure],
+  ['at dawn', ({ flower }) => flower.checks.map(({ result }) => result).join(' ')],
+  ['pollinated', ({ flower }) => flower.pollinations[0]?.at],
+  ['by', ({ flower }) => flower.pollinations[0]?.by],
+  [
+    'fathers',
+    ({ state, flower }) =>
       fathersText(
         state,
         flower.pollinations.flatMap(({ fathers }) => fathers.map(({ plant }) => plant)),
       ),
-      malesOf(flower),
-      last?.tool,
-      last?.purpose,
-      last?.shutAgain,
-      flower.mark,
-      verdict,
-      reasons
+  ],
+  ['males', ({ flower }) => malesOf(flower)],
+  ['tool', ({ flower }) => flower.pollinations.at(-1)?.tool],
+  ['meant for', ({ flower }) => flower.pollinations.at(-1)?.purpose],
+  ['shut again', ({ flower }) => flower.pollinations.at(-1)?.shutAgain],
+  ['mark', ({ flower }) => flower.mark],
+  ['fit for seed', ({ fit }) => fit.verdict],
+  [
+    'why not',
+    ({ fit }) =>
+      fit.reasons
         .filter((reason) => reason.state !== 'seen')
         .map(({ link, what }) => `${link}: ${what}`)
         .join('; '),
-      flower.lost?.at,
-      flower.lost?.cause,
-      flower.harvested?.at,
-    ]);
-  }
-  return rows;
+  ],
+  ['lost', ({ flower }) => flower.lost?.at],
+  ['cause', ({ flower }) => flower.lost?.cause],
+  ['harvested', ({ flower }) => flower.harvested?.at],
+];
+
+/** What was recorded of every flower, and what it is fit for. */
+function flowerRows(state: State): Cell[][] {
+  const rows = [...state.flowers.values()].flatMap((flower): FlowerRow[] => {
+    const found = growing(state, flower.plant);
+    return found ? [{ state, flower, found, fit: fitForSeed(flower, state) }] : [];
+  });
+  return tableOf(FLOWER_COLUMNS, rows);
 }
 
 /** `null` where no father was named. */
@@ -126,6 +119,60 @@ function fathersText(state: State, plants: readonly string[]): string {
     .join('; ');
 }
 
+interface TrialRow {
+  readonly state: State;
+  readonly zone: string;
+  readonly today: LocalDate;
+  readonly trial: Trial;
+  readonly sunrise: number | null;
+}
+
+const TRIAL_COLUMNS: readonly Column<TrialRow>[] = [
+  ['trial', ({ trial }) => trial.id],
+  ['kind', ({ trial }) => trial.kind],
+  ['stand', ({ trial }) => trial.stand],
+  ['variety', ({ state, trial }) => state.varieties.get(trial.variety)?.name],
+  ['crop', ({ trial }) => trial.crop],
+  ['plant', ({ state, trial }) => (trial.plant === null ? null : state.plants.get(trial.plant)?.label)],
+  ['season', ({ trial }) => trial.season],
+  ['node', ({ trial }) => trial.node],
+  ['worked at', ({ trial }) => trial.at],
+  ['day', ({ trial }) => trial.on],
+  ['until', ({ trial }) => trial.until],
+  [
+    'minutes after sunrise',
+    ({ trial, sunrise }) => (sunrise === null ? null : minutesAfterSunrise(trial, sunrise)),
+  ],
+  ['minutes after opening', ({ state, trial, zone }) => minutesAfterOpening(state, trial, zone)],
+  ['by', ({ trial }) => trial.by],
+  ['tool', ({ trial }) => trial.how],
+  [
+    'fathers',
+    ({ state, trial }) =>
+      fathersText(
+        state,
+        trial.fathers.map((father) => father.plant),
+      ),
+  ],
+  ['males', ({ trial }) => (trial.fathers.length > 0 ? trial.males : null)],
+  ['meant for', ({ trial }) => trial.purpose],
+  ['lobes', ({ trial }) => trial.lobes],
+  ['closure before', ({ trial }) => trial.closureBefore],
+  ['closure after', ({ trial }) => trial.closureAfter],
+  ['min (C)', ({ state, trial }) => weatherOf(state, trial)?.minC],
+  ['max (C)', ({ state, trial }) => weatherOf(state, trial)?.maxC],
+  ['rain (mm)', ({ state, trial }) => weatherOf(state, trial)?.rainMm],
+  ['fruits before', ({ state, trial, zone }) => fruitsBefore(state, trial, zone)],
+  ['looks', ({ trial }) => trial.looks],
+  ['flowers', ({ trial }) => trial.worked],
+  ['set', ({ trial }) => trial.set],
+  ['bent', ({ trial }) => trial.bent],
+  ['outcome', ({ trial, today }) => outcomeOn(trial, today)],
+  ['after day', ({ trial }) => outcomeDays(trial)?.after],
+  ['by day', ({ trial }) => outcomeDays(trial)?.by],
+  ['cause', ({ trial }) => trial.cause],
+];
+
 /** The table of trials: a row a flower worked (or missed), or a counted group. */
 function trialRows(state: State, zone: string, today: LocalDate): Cell[][] {
   const place = mainPatch(state)?.place ?? null;
@@ -136,136 +183,43 @@ function trialRows(state: State, zone: string, today: LocalDate): Cell[][] {
     sunrises.set(date, known);
     return known;
   };
-  const rows: Cell[][] = [
-    [
-      'trial',
-      'kind',
-      'stand',
-      'variety',
-      'crop',
-      'plant',
-      'season',
-      'node',
-      'worked at',
-      'day',
-      'until',
-      'minutes after sunrise',
-      'minutes after opening',
-      'by',
-      'tool',
-      'fathers',
-      'males',
-      'meant for',
-      'lobes',
-      'closure before',
-      'closure after',
-      'min (C)',
-      'max (C)',
-      'rain (mm)',
-      'fruits before',
-      'looks',
-      'flowers',
-      'set',
-      'bent',
-      'outcome',
-      'after day',
-      'by day',
-      'cause',
-    ],
-  ];
-  for (const trial of allTrials(state, zone)) {
-    const plant = trial.plant === null ? undefined : state.plants.get(trial.plant);
-    const outcome = outcomeOn(trial, today);
-    const between = outcomeDays(trial);
-    const weather = weatherOf(state, trial);
-    const sunrise = sunriseOn(trial.on);
-    rows.push([
-      trial.id,
-      trial.kind,
-      trial.stand,
-      state.varieties.get(trial.variety)?.name,
-      trial.crop,
-      plant?.label,
-      trial.season,
-      trial.node,
-      trial.at,
-      trial.on,
-      trial.until,
-      sunrise === null ? null : minutesAfterSunrise(trial, sunrise),
-      minutesAfterOpening(state, trial, zone),
-      trial.by,
-      trial.how,
-      fathersText(
-        state,
-        trial.fathers.map((father) => father.plant),
-      ),
-      trial.fathers.length > 0 ? trial.males : null,
-      trial.purpose,
-      trial.lobes,
-      trial.closureBefore,
-      trial.closureAfter,
-      weather?.minC,
-      weather?.maxC,
-      weather?.rainMm,
-      fruitsBefore(state, trial, zone),
-      trial.looks,
-      trial.worked,
-      trial.set,
-      trial.bent,
-      outcome,
-      between?.after,
-      between?.by,
-      trial.cause,
-    ]);
-  }
-  return rows;
+  return tableOf(
+    TRIAL_COLUMNS,
+    allTrials(state, zone).map((trial) => ({ state, zone, today, trial, sunrise: sunriseOn(trial.on) })),
+  );
 }
 
+interface PlantRow {
+  readonly found: Growing;
+  readonly own: SetCount;
+}
+
+const PLANT_COLUMNS: readonly Column<PlantRow>[] = [
+  ['bed', ({ found }) => found.bed.name],
+  ['variety', ({ found }) => found.variety.name],
+  ['plant', ({ found }) => found.plant.label],
+  ['crop', ({ found }) => found.crop.name],
+  ['x (m)', ({ found }) => found.plant.xM],
+  ['y (m)', ({ found }) => found.plant.yM],
+  ['worked', ({ own }) => own.worked],
+  ['set', ({ own }) => own.set],
+  ['dropped', ({ own }) => own.dropped],
+  ['waiting', ({ own }) => own.waiting],
+  ['not looked at', ({ own }) => own.notLookedAt],
+  ['missed', ({ own }) => own.missed],
+  ['set share', ({ own }) => rounded(own.share)],
+  ['low 95 %', ({ own }) => rounded(own.interval?.low)],
+  ['high 95 %', ({ own }) => rounded(own.interval?.high)],
+];
+
 function plantRows(state: State, zone: string, today: LocalDate): Cell[][] {
-  const rows: Cell[][] = [
-    [
-      'bed',
-      'variety',
-      'plant',
-      'crop',
-      'x (m)',
-      'y (m)',
-      'worked',
-      'set',
-      'dropped',
-      'waiting',
-      'not looked at',
-      'missed',
-      'set share',
-      'low 95 %',
-      'high 95 %',
-    ],
-  ];
-  const trials = allTrials(state, zone);
-  for (const { plant, bed, variety, crop } of walkOrder(state)) {
-    const own = countSet(
-      trials.filter((trial) => trial.plant === plant.id),
-      today,
-    );
-    rows.push([
-      bed.name,
-      variety.name,
-      plant.label,
-      crop.name,
-      plant.xM,
-      plant.yM,
-      own.worked,
-      own.set,
-      own.dropped,
-      own.waiting,
-      own.notLookedAt,
-      own.missed,
-      rounded(own.share),
-      rounded(own.interval?.low),
-      rounded(own.interval?.high),
-    ]);
-  }
-  return rows;
+  const trialsOf = new Map<string | null, Trial[]>();
+  for (const trial of allTrials(state, zone))
+    trialsOf.set(trial.plant, [...(trialsOf.get(trial.plant) ?? []), trial]);
+  return tableOf(
+    PLANT_COLUMNS,
+    walkOrder(state).map((found) => ({ found, own: countSet(trialsOf.get(found.plant.id) ?? [], today) })),
+  );
 }
 
 function rounded(share: number | null | undefined): number | null {

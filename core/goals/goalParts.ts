@@ -1,3 +1,4 @@
+import { cropOf, setsByItself } from '../crops';
 import { outcomeOn, trialsOfStand, type Trial } from '../fruitset';
 import type { FlowerId } from '../ids';
 import type { Goal, Place, Stand, State } from '../ledger';
@@ -59,6 +60,8 @@ export function partOf({
 export interface Bringing {
   readonly seed: { readonly set: number; readonly waiting: number };
   readonly kitchen: { readonly set: number; readonly waiting: number };
+  /** Of the waiting seed fruit: what grows, and would without pollen. */
+  readonly seedUnknown: number;
   /** Plants behind the seed fruit that has set. */
   readonly mothers: ReadonlySet<string>;
   readonly fathers: ReadonlySet<string>;
@@ -69,7 +72,8 @@ export interface Bringing {
 
 /**
  * Reads the stand's trials since a day. What was meant for seed and is not fit for it counts for the kitchen: it can be eaten. What
- * nobody looked at in time is counted on no longer; seed that came too late to ripen is fruit for the kitchen.
+ * nobody looked at in time is counted on no longer; seed that came too late to ripen is fruit for the kitchen. Where fruit grows
+ * without pollen, a growing one is no seed fruit yet: it waits until it is opened.
  */
 export function bringing(
   state: State,
@@ -88,11 +92,17 @@ export function bringing(
     Set<string>,
     Set<string>,
   ];
+  const variety = state.varieties.get(stand.variety);
+  const alone = variety !== undefined && setsByItself(cropOf(variety.crop), variety.system);
+  let seedUnknown = 0;
   for (const trial of trialsOfStand(state, stand.id, place.zone)) {
     if (trial.until < since) continue;
-    const outcome = outcomeOn(trial, today);
+    const found = outcomeOn(trial, today);
     const late = ripensUntil !== null && trial.on > ripensUntil;
     const into = isForSeed(state, trial) && !late ? seed : kitchen;
+    const unknown = alone && into === seed && found === 'set';
+    if (unknown) seedUnknown += trial.worked;
+    const outcome = unknown ? 'waiting' : found;
     if (outcome === 'waiting') into.waiting += trial.worked;
     else if (outcome === 'set' || outcome === 'harvested') into.set += trial.set ?? trial.worked;
     else continue;
@@ -105,7 +115,7 @@ export function bringing(
     .filter(({ at }) => localDateOf(Date.parse(at), place.zone) >= since)
     .reduce((sum, { count }) => sum + count, 0);
   kitchen.set = Math.max(kitchen.set, picked);
-  return { seed, kitchen, mothers, fathers, mothersWaiting, fathersWaiting };
+  return { seed, kitchen, seedUnknown, mothers, fathers, mothersWaiting, fathersWaiting };
 }
 
 function isForSeed(state: State, trial: Trial): boolean {

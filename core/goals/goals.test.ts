@@ -63,6 +63,24 @@ test('grams are turned into seeds by the catalogue, and it says so', () => {
   expect(sum?.seedsPerFruit?.from).toBe('catalogue');
 });
 
+test('fruit that needs no pollen is no seed fruit because it grows: it waits until it is opened', () => {
+  const of = (system: 'parthenocarpic' | null) => {
+    const made = new TestGarden();
+    const squash = made.plant('cucumber', 'Plain Reach', 6, {
+      goal: seeds(300, { bent: { seedsPerFruit: 100 } }),
+      system,
+    });
+    worked({ made, squash }, 0, '2026-07-01', 'set');
+    return sumOf({ made, squash });
+  };
+  expect(of(null)).toMatchObject({ forSeed: { set: 1, waiting: 0, left: 2 }, seedUnknown: 0, mothers: 1 });
+  expect(of('parthenocarpic')).toMatchObject({
+    forSeed: { set: 0, waiting: 1, left: 3 },
+    seedUnknown: 1,
+    mothers: 0,
+  });
+});
+
 test('seed and kitchen are two halves: kitchen fruit that set makes no seed, and the other way round', () => {
   const each = garden(seeds(300, { kitchenFruits: 4, bent: { seedsPerFruit: 100 } }));
   for (let i = 0; i < 4; i++) worked(each, i, '2026-07-01', 'set', 'kitchen');

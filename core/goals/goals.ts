@@ -1,28 +1,20 @@
-import {
-  closureFacts,
-  closuresFor,
-  kitchenSeconds,
-  kitchenTool,
-  middleOf,
-  seedsPerGram,
-  sexesOf,
-  type Closure,
-  type Crop,
-} from '../crops';
-import { pollinationsNeeded, ratesOf, workTime, type Rate } from '../fruitset';
+import { kitchenSeconds, kitchenTool, middleOf, seedsPerGram, type Crop } from '../crops';
+import { ratesOf, workTime, type Rate } from '../fruitset';
 import type { Goal, Place, Stand, State, Variety } from '../ledger';
-import { coversFor, growing, mainPatch, plantsOfStand } from '../patch';
+import { coversFor, growing, plantsOfStand } from '../patch';
 import { daysBetween, type LocalDate } from '../time';
-import { bringing, NO_PART, parentsMissing, partOf, type GoalPart } from './goalParts';
-import { malesFor, SPARE_MALES } from './malesFor';
+import { doubtOf, needingAt, type SetDoubt } from './doubt';
+import { bringing, NO_PART, parentsMissing, partOf, type Bringing, type GoalPart } from './goalParts';
+import { malesFor } from './malesFor';
 import { lastUseful, seasonOf, type Season } from './season';
-import type { SumNumber } from './sumNumber';
+import { shuttingFor, type Shutting } from './shutting';
+import { shareOf, type SumNumber } from './sumNumber';
 
 /** over: the season has ended without it. */
 export type GoalStanding = 'done' | 'on-course' | 'behind' | 'unreachable' | 'over';
 
 /** The way from what is wanted back to tonight's tape, number by number. Counts are flowers or fruits. */
-export interface GoalSum {
+export interface GoalSum extends Shutting {
   readonly stand: Stand;
   readonly variety: Variety;
   readonly crop: Crop;
@@ -32,6 +24,8 @@ export interface GoalSum {
   readonly seedsPerFruit: SumNumber | null;
   readonly forSeed: GoalPart;
   readonly forKitchen: GoalPart;
+  /** Fruit of a plant that fruits without pollen, meant for seed: it grows, and whether there is seed in it nobody knows yet. */
+  readonly seedUnknown: number;
   /** Plants behind the seed fruit that has set: as mothers, as fathers. */
   readonly mothers: number;
   readonly fathers: number;
@@ -40,14 +34,7 @@ export interface GoalSum {
   /** Of both halves. */
   readonly pollinations: number;
   readonly doubt: SetDoubt;
-  readonly wholeShare: SumNumber;
-  readonly wholeRate: Rate;
-  readonly closure: Closure;
-  readonly femalesToShut: number;
   readonly malesPerFemale: SumNumber;
-  readonly malesToShut: number;
-  readonly tapeCm: number;
-  readonly bags: number;
   readonly marks: number;
   readonly brushes: number;
   readonly minutes: number;
@@ -59,8 +46,6 @@ export interface GoalSum {
   readonly standing: GoalStanding;
 }
 
-/** A share given by hand counts as known to the point. */
-const POINT = 1e6;
 /** Share of the females that open which a plan can count on: rain, slips and spoilt flowers take the rest [M]. */
 const USABLE = 0.8;
 /** What no effort reaches: this many times the females that open [M]. */
@@ -99,15 +84,9 @@ export function goalSum(
   const males = malesFor(state, crop, goal);
   const setRate = ratesOf(state, place.zone).set(crop, variety.id);
   const wanted = fruitsWanted(goal, crop);
-  const needed = needingAt(goal, setRate, season);
-  const parents = parentsMissing(goal, done, males.value);
-  const forSeed =
-    wanted.fruits === 0 ? NO_PART : partOf({ wanted: wanted.fruits, ...done.seed, parents, needed });
-  const forKitchen = goal.kitchenFruits
-    ? partOf({ wanted: goal.kitchenFruits, ...done.kitchen, parents: [], needed })
-    : NO_PART;
+  const { forSeed, forKitchen } = halvesOf(goal, wanted.fruits, done, males.value, setRate, season);
   const covers = coversFor(state, first, today).needed;
-  const toShut = shuttingFor(
+  const shutting = shuttingFor(
     state,
     place,
     crop,
@@ -129,32 +108,56 @@ export function goalSum(
     seedsPerFruit: wanted.perFruit,
     forSeed,
     forKitchen,
+    seedUnknown: done.seedUnknown,
     mothers: done.mothers.size,
     fathers: done.fathers.size,
     setRate,
     setShare: shareOf(goal.bent.setShare, setRate),
     pollinations,
     doubt: doubtOf(goal, setRate, forSeed.left + forKitchen.left, forSeed.waiting + forKitchen.waiting),
-    ...toShut,
+    ...shutting,
     malesPerFemale: males,
     marks: forSeed.pollinations,
     brushes: pollinations > 0 ? 1 : 0,
-    minutes: Math.round(
-      forSeed.pollinations * workTime(state, crop).minutes +
-        (forKitchen.pollinations * kitchenSeconds(kitchenTool(crop))) / 60 +
-        toShut.minutes,
-    ),
+    minutes: Math.round(minutesFor(state, crop, forSeed, forKitchen) + shutting.minutes),
     ...left,
     perMorning: flowering,
     standing: standingOf({
       fruitsLeft: forSeed.left + forKitchen.left,
-      flowers: Math.max(toShut.femalesToShut, forSeed.pollinations) + forKitchen.pollinations,
+      flowers: Math.max(shutting.femalesToShut, forSeed.pollinations) + forKitchen.pollinations,
       mornings: left.morningsLeft,
       perMorning: flowering,
       over: season.over,
       guessed: goal.by === null && season.frost.from === 'guess',
     }),
   };
+}
+
+/** The two halves of a goal: what each wants, has and still needs. */
+function halvesOf(
+  goal: Goal,
+  seedFruits: number,
+  done: Bringing,
+  males: number,
+  rate: Rate,
+  season: Season,
+): { readonly forSeed: GoalPart; readonly forKitchen: GoalPart } {
+  const needed = needingAt(goal, rate, season);
+  const parents = parentsMissing(goal, done, males);
+  return {
+    forSeed: seedFruits === 0 ? NO_PART : partOf({ wanted: seedFruits, ...done.seed, parents, needed }),
+    forKitchen: goal.kitchenFruits
+      ? partOf({ wanted: goal.kitchenFruits, ...done.kitchen, parents: [], needed })
+      : NO_PART,
+  };
+}
+
+/** Minutes of pollinating still to come, each half at its own pace. */
+function minutesFor(state: State, crop: Crop, forSeed: GoalPart, forKitchen: GoalPart): number {
+  return (
+    forSeed.pollinations * workTime(state, crop).minutes +
+    (forKitchen.pollinations * kitchenSeconds(kitchenTool(crop))) / 60
+  );
 }
 
 /** Seed in numbers, and the fruits that bring it: no fewer than the mothers asked for. */
@@ -167,91 +170,6 @@ function fruitsWanted(
   const fruits =
     seeds === null || !perFruit ? 0 : Math.max(Math.ceil(seeds / perFruit.value), goal.mothers ?? 1);
   return { seeds, perFruit, fruits };
-}
-
-/** Pollinations for so many more fruits, as sure as the goal asks; none once the season is over. */
-function needingAt({ bent, assurance }: Goal, rate: Rate, season: Season): (fruits: number) => number {
-  const { alpha, beta } =
-    bent.setShare === undefined
-      ? rate
-      : { alpha: bent.setShare * POINT, beta: Math.max(1e-6, (1 - bent.setShare) * POINT) };
-  return (fruits) => (season.over ? 0 : pollinationsNeeded({ fruitsWanted: fruits, alpha, beta, assurance }));
-}
-
-/** What not knowing the set rate costs: said beside the sum, so that it can be followed. */
-export interface SetDoubt {
-  /** Pollinations for the fruits still to come, if the rate were known to the point. */
-  readonly known: number;
-  /** And as little as it is known. */
-  readonly asKnown: number;
-  /** Verdicts of one's own that would halve the difference; `null` where there is none to speak of, or too many are wanted. */
-  readonly toHalve: number | null;
-}
-
-/** More verdicts than this nobody waits for [M]. */
-const MOST_VERDICTS = 400;
-
-function doubtOf(goal: Goal, { alpha, beta }: Rate, fruits: number, waiting: number): SetDoubt {
-  const { assurance, bent } = goal;
-  const mean = bent.setShare ?? alpha / (alpha + beta);
-  // Over and above those that wait on the plants, as in the sum.
-  const need = (verdicts: number) =>
-    Math.max(
-      0,
-      pollinationsNeeded({
-        fruitsWanted: fruits,
-        alpha: alpha + verdicts * mean,
-        beta: Math.max(1e-6, beta + verdicts * (1 - mean)),
-        assurance,
-      }) - waiting,
-    );
-  const known = need(POINT);
-  const asKnown = bent.setShare === undefined ? need(0) : known;
-  const cost = asKnown - known;
-  if (cost < 2 || !Number.isFinite(cost)) return { known, asKnown, toHalve: null };
-  let verdicts = 5;
-  while (need(verdicts) - known > cost / 2 && verdicts <= MOST_VERDICTS) verdicts += 5;
-  return { known, asKnown, toHalve: verdicts > MOST_VERDICTS ? null : verdicts };
-}
-
-/** A share of the sum: the grower's own, what the records say, or the usual. */
-function shareOf(bent: number | undefined, { mean, own, crop }: Rate): SumNumber {
-  if (bent !== undefined) return { value: bent, from: 'bent' };
-  return { value: mean, from: own.n + crop.n > 0 ? 'records' : 'catalogue' };
-}
-
-/** What is shut for so many pollinations for seed: closures that do not stay whole come on top, and a spare male. */
-function shuttingFor(
-  state: State,
-  place: Place,
-  crop: Crop,
-  variety: string,
-  goal: Goal,
-  pollinations: number,
-  males: number,
-): Pick<
-  GoalSum,
-  'closure' | 'wholeRate' | 'wholeShare' | 'femalesToShut' | 'malesToShut' | 'tapeCm' | 'bags' | 'minutes'
-> {
-  const closure = closureOf(state, crop);
-  const wholeRate = ratesOf(state, place.zone).whole(crop, variety, closure);
-  const wholeShare = shareOf(goal.bent.wholeShare, wholeRate);
-  const femalesToShut = Math.ceil(pollinations / wholeShare.value);
-  const malesToShut =
-    pollinations === 0 ? 0 : Math.ceil((pollinations * males) / wholeShare.value) + SPARE_MALES;
-  const shut = femalesToShut + malesToShut;
-  const { tapeCm, minutes } = closureFacts(closure);
-  return {
-    closure,
-    wholeRate,
-    wholeShare,
-    femalesToShut,
-    malesToShut,
-    // Once in the evening, and the females again in the morning.
-    tapeCm: (shut + pollinations) * tapeCm,
-    bags: tapeCm > 0 ? 0 : shut,
-    minutes: shut * minutes.value,
-  };
 }
 
 /** How many mornings are left on which a pollination still ripens in time. */
@@ -292,13 +210,6 @@ function standingOf({
   if (mornings === 0 || flowers > OUT_OF_REACH * perMorning * mornings)
     return guessed ? 'behind' : 'unreachable';
   return flowers > USABLE * perMorning * mornings ? 'behind' : 'on-course';
-}
-
-/** What flowers of this crop are shut with here: as the patch has chosen, where the crop can take that. */
-export function closureOf(state: State, crop: Crop): Closure {
-  const wanted = (mainPatch(state)?.schools.closure ?? 'tape') as Closure;
-  const possible = closuresFor(crop, sexesOf(crop)[0] ?? 'female');
-  return possible.includes(wanted) ? wanted : (possible[0] as Closure);
 }
 
 function seedsOf({ seed }: Goal, crop: Crop): number | null {

@@ -1,3 +1,5 @@
+import type { Rate } from '../fruitset';
+
 /** Where a number of the sum comes from. */
 export type NumberFrom = 'catalogue' | 'records' | 'bent' | 'goal';
 
@@ -5,4 +7,10 @@ export type NumberFrom = 'catalogue' | 'records' | 'bent' | 'goal';
 export interface SumNumber {
   readonly value: number;
   readonly from: NumberFrom;
+}
+
+/** A share of the sum: the grower's own, what the records say, or the usual. */
+export function shareOf(bent: number | undefined, { mean, own, crop }: Rate): SumNumber {
+  if (bent !== undefined) return { value: bent, from: 'bent' };
+  return { value: mean, from: own.n + crop.n > 0 ? 'records' : 'catalogue' };
 }

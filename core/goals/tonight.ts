@@ -4,7 +4,8 @@ import type { Flower, Health, Place, Stand, State } from '../ledger';
 import { fatherVarietyOf, walkOrder, type Growing } from '../patch';
 import { addDays, type LocalDate } from '../time';
 import { bearsFruit, ratesOf } from '../fruitset';
-import { closureOf, goalSum } from './goals';
+import { goalSum } from './goals';
+import { closureOf } from './shutting';
 import { femalesPerMale, malesFor, SPARE_MALES } from './malesFor';
 
 /** From this chance of opening tomorrow on a bud is shut tonight [M]: tape is cheaper than a morning missed. */

@@ -134,162 +134,132 @@ export function deriveStand(id: string, events: readonly LedgerEvent[]): Stand |
   return stand && { ...stand, goal, reason: reason ?? stand.reason };
 }
 
+/** What later events change of a plant, but for its lists. */
+type PlantParts = Pick<Plant, 'ended' | 'health' | 'healthAt' | 'reason' | 'passedAt'>;
+
+const NONE: readonly never[] = [];
+const UNTOUCHED: PlantParts = { ended: null, health: null, healthAt: null, reason: null, passedAt: null };
+
 /** A plant from the events in force that speak of it; `null` where none adds it. */
 export function derivePlant(id: string, events: readonly LedgerEvent[]): Plant | null {
   let founding: Extract<LedgerEvent, { kind: 'plantAdded' }> | null = null;
-  let ended: Plant['ended'] = null;
-  let health: Plant['health'] = null;
-  let healthAt: Plant['healthAt'] = null;
+  let parts = UNTOUCHED;
+  // A season of a plant is long: its lists grow in place.
   const males: Plant['males'][number][] = [];
   const tallies: Plant['tallies'][number][] = [];
-  let reason: Plant['reason'] = null;
-  let passedAt: Plant['passedAt'] = null;
   const notes: Note[] = [];
-  for (const event of events) {
-    switch (event.kind) {
-      case 'plantAdded':
-        founding = event;
-        break;
-      case 'plantRemoved':
-        ended = { at: event.at, how: 'removed', cause: null };
-        break;
-      case 'plantDied':
-        ended = { at: event.at, how: 'died', cause: event.cause };
-        break;
-      case 'plantChecked':
-        health = event.health;
-        healthAt = event.at;
-        break;
-      case 'plantPassed':
-        passedAt = event.at;
-        break;
-      case 'malesCounted':
-        males.push({ at: event.at, stage: event.stage, count: event.count });
-        break;
-      case 'tallied': {
-        const { at, by, tool, flowers, truss, puff = null } = event;
-        tallies.push({ event: event.id, at, by, tool, flowers, truss, puff });
-        break;
-      }
-      case 'reasonSet':
-        reason = event.reason;
-        break;
-      case 'noted':
-        notes.push(noteOf(event));
-        break;
-    }
-  }
+  for (const event of events)
+    if (event.kind === 'plantAdded') founding = event;
+    else if (event.kind === 'malesCounted')
+      males.push({ at: event.at, stage: event.stage, count: event.count });
+    else if (event.kind === 'tallied') {
+      const { at, by, tool, flowers, truss, puff = null } = event;
+      tallies.push({ event: event.id, at, by, tool, flowers, truss, puff });
+    } else if (event.kind === 'noted') notes.push(noteOf(event));
+    else parts = { ...parts, ...plantChange(event) };
   if (!founding) return null;
   const { stand, label, xM, yM, plantedOn } = founding;
-  return {
-    id,
-    stand,
-    label,
-    xM,
-    yM,
-    plantedOn,
-    event: founding.id,
-    addedAt: founding.at,
-    ended,
-    health,
-    healthAt,
-    reason,
-    passedAt,
-    males,
-    tallies,
-    notes,
-  };
+  const planted = { id, stand, label, xM, yM, plantedOn, event: founding.id, addedAt: founding.at };
+  return { ...planted, ...parts, males, tallies, notes };
 }
 
-const NONE: readonly never[] = [];
+function plantChange(event: LedgerEvent): Partial<PlantParts> | null {
+  switch (event.kind) {
+    case 'plantRemoved':
+      return { ended: { at: event.at, how: 'removed', cause: null } };
+    case 'plantDied':
+      return { ended: { at: event.at, how: 'died', cause: event.cause } };
+    case 'plantChecked':
+      return { health: event.health, healthAt: event.at };
+    case 'plantPassed':
+      return { passedAt: event.at };
+    case 'reasonSet':
+      return { reason: event.reason };
+    default:
+      return null;
+  }
+}
+
+/** What later events change of a flower. */
+type FlowerParts = Omit<Flower, 'id' | 'plant' | 'sex' | 'node' | 'sightings'>;
+
+const UNWORKED: FlowerParts = {
+  shuttings: NONE,
+  checks: NONE,
+  reason: null,
+  missed: null,
+  emasculatedAt: null,
+  pollinations: NONE,
+  mark: null,
+  marking: null,
+  coverOffAt: null,
+  looks: NONE,
+  lost: null,
+  harvested: null,
+  notes: NONE,
+};
 
 /** A flower from the events in force that speak of it; `null` where it was never seen. */
 export function deriveFlower(id: string, events: readonly LedgerEvent[]): Flower | null {
   let founding: Extract<LedgerEvent, { kind: 'flowerSeen' }> | null = null;
   let node: number | null = null;
   const sightings: Flower['sightings'][number][] = [];
-  let shuttings = NONE as readonly Flower['shuttings'][number][];
-  let checks = NONE as readonly Flower['checks'][number][];
-  let pollinations = NONE as readonly Flower['pollinations'][number][];
-  let looks = NONE as readonly Flower['looks'][number][];
-  let notes = NONE as readonly Note[];
-  let mark: string | null = null;
-  let marking: Flower['marking'] = null;
-  let emasculatedAt: string | null = null;
-  let reason: Flower['reason'] = null;
-  let missed: Flower['missed'] = null;
-  let coverOffAt: string | null = null;
-  let lost: Flower['lost'] = null;
-  let harvested: Flower['harvested'] = null;
+  let parts = UNWORKED;
   for (const event of events) {
-    switch (event.kind) {
-      case 'flowerSeen':
-        // A bud is seen again on later evenings; which plant and sex it is, the latest look decides.
-        founding = event;
-        node = event.node ?? node;
-        sightings.push({ event: event.id, at: event.at, stage: event.stage, ovaryMm: event.ovaryMm ?? null });
-        break;
-      case 'flowerShut':
-        shuttings = [...shuttings, { event: event.id, at: event.at, closure: event.closure, by: event.by }];
-        break;
-      case 'closureChecked':
-        checks = [...checks, { event: event.id, at: event.at, by: event.by, result: event.result }];
-        break;
-      case 'pollinated':
-        pollinations = [...pollinations, pollinationOf(event)];
-        break;
-      case 'reasonSet':
-        reason = event.reason;
-        break;
-      case 'missed':
-        missed = { event: event.id, at: event.at, why: event.why };
-        break;
-      case 'emasculated':
-        emasculatedAt = event.at;
-        break;
-      case 'marked':
-        mark = event.mark;
-        marking = { event: event.id, at: event.at, by: event.by };
-        break;
-      case 'coverOff':
-        coverOffAt = event.at;
-        break;
-      case 'lookedAt':
-        looks = [...looks, { event: event.id, at: event.at, result: event.result, sizeMm: event.sizeMm }];
-        break;
-      case 'lost':
-        lost = { event: event.id, at: event.at, cause: event.cause };
-        break;
-      case 'harvested':
-        harvested = { event: event.id, at: event.at, harvestFor: event.harvestFor, weightG: event.weightG };
-        break;
-      case 'noted':
-        notes = [...notes, noteOf(event)];
-        break;
+    if (event.kind !== 'flowerSeen') {
+      parts = { ...parts, ...flowerChange(event, parts) };
+      continue;
     }
+    // A bud is seen again on later evenings; which plant and sex it is, the latest look decides.
+    founding = event;
+    node = event.node ?? node;
+    sightings.push({ event: event.id, at: event.at, stage: event.stage, ovaryMm: event.ovaryMm ?? null });
   }
   if (!founding) return null;
   const { plant, sex } = founding;
-  return {
-    id,
-    plant,
-    sex,
-    node,
-    sightings,
-    shuttings,
-    checks,
-    reason,
-    missed,
-    emasculatedAt,
-    pollinations,
-    mark,
-    marking,
-    coverOffAt,
-    looks,
-    lost,
-    harvested,
-    notes,
-  };
+  return { id, plant, sex, node, sightings, ...parts };
+}
+
+function flowerChange(event: LedgerEvent, now: FlowerParts): Partial<FlowerParts> | null {
+  switch (event.kind) {
+    case 'flowerShut':
+      return {
+        shuttings: [
+          ...now.shuttings,
+          { event: event.id, at: event.at, closure: event.closure, by: event.by },
+        ],
+      };
+    case 'closureChecked':
+      return {
+        checks: [...now.checks, { event: event.id, at: event.at, by: event.by, result: event.result }],
+      };
+    case 'pollinated':
+      return { pollinations: [...now.pollinations, pollinationOf(event)] };
+    case 'reasonSet':
+      return { reason: event.reason };
+    case 'missed':
+      return { missed: { event: event.id, at: event.at, why: event.why } };
+    case 'emasculated':
+      return { emasculatedAt: event.at };
+    case 'marked':
+      return { mark: event.mark, marking: { event: event.id, at: event.at, by: event.by } };
+    case 'coverOff':
+      return { coverOffAt: event.at };
+    case 'lookedAt':
+      return {
+        looks: [...now.looks, { event: event.id, at: event.at, result: event.result, sizeMm: event.sizeMm }],
+      };
+    case 'lost':
+      return { lost: { event: event.id, at: event.at, cause: event.cause } };
+    case 'harvested': {
+      const { id, at, harvestFor, weightG } = event;
+      return { harvested: { event: id, at, harvestFor, weightG } };
+    }
+    case 'noted':
+      return { notes: [...now.notes, noteOf(event)] };
+    default:
+      return null;
+  }
 }
 
 /**

@@ -1,4 +1,4 @@
-import { cropOf, isEdible, type Crop } from '../crops';
+import { cropOf, isEdible, setsByItself } from '../crops';
 import type { Bed, Plant, ShelterView, State } from '../ledger';
 import type { LocalDate } from '../time';
 import { plantsOfStand, type Growing } from './garden';
@@ -63,8 +63,4 @@ export function coversFor(state: State, each: Growing, date: LocalDate): Covers 
 /** Whether every flower of a plant is the grower's to work: no insect comes to it, and it does not fruit by itself. */
 export function wantsHands({ bed, crop, variety }: Growing, date: LocalDate): boolean {
   return insectsKeptOut(bed, date) && isEdible(crop) && !setsByItself(crop, variety.system);
-}
-
-function setsByItself(crop: Crop, system: Growing['variety']['system']): boolean {
-  return (system ?? crop.sexSystem.value) === 'parthenocarpic';
 }

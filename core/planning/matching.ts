@@ -87,54 +87,9 @@ export function matchPollen({
 }): PollenMatch {
   check(females, rules);
   const groups = groupsOf(males, rules.femalesPerMale);
-  const left = groups.map(({ males: alike, each }) => alike.length * each);
-  const got = females.map(() => 0);
-  const uses = groups.map(() => 0);
-  const flow = groups.map(() => females.map(() => 0));
-  let objective = 0;
+  const sharing = beginSharing(groups, females);
   const own = rules.selfing;
-  const inHand = groups.some(({ picked }) => picked);
-  const fetch = ({ picked }: Group) => (inHand && !picked ? PER_FETCH : 0);
-  const run = (
-    fits: (group: Group, female: PollenFemale, j: number) => boolean,
-    most: (j: number) => number,
-  ) => {
-    const kin = (group: Group, female: PollenFemale) => rules.kinship?.(female.plant, group.plant) ?? 0;
-    const best = females.reduce((high, { value }) => Math.max(high, value), 0);
-    const before = [...uses];
-    const had = [...got];
-    const found = leastCostFlow({
-      sources: groups.length,
-      sinks: females.length,
-      supply: (i) => left[i] as number,
-      demand: most,
-      most: (i) => (groups[i] as Group).males.length,
-      cost: (i, j) => {
-        const group = groups[i] as Group;
-        const female = females[j] as PollenFemale;
-        return fits(group, female, j) ? PER_KINSHIP * kin(group, female) + fetch(group) : null;
-      },
-      supplyCost: (i, n) => PER_SQUARE * (2 * ((before[i] as number) + n) + 1),
-      // Worth is turned into cost by what is missing to the best, which is the same for every count of pairs.
-      demandCost: (j, n) =>
-        PER_VALUE *
-        (best - (females[j] as PollenFemale).value * (MALE_GAINS[(had[j] as number) + n] as number)),
-    });
-    for (const [i, row] of found.entries())
-      for (const [j, visits] of row.entries()) {
-        if (visits === 0) continue;
-        const female = females[j] as PollenFemale;
-        for (let k = 0; k < visits; k++) {
-          objective -= PER_VALUE * female.value * (MALE_GAINS[got[j] as number] as number);
-          objective += PER_SQUARE * (2 * (uses[i] as number) + 1);
-          got[j] = (got[j] as number) + 1;
-          uses[i] = (uses[i] as number) + 1;
-          left[i] = (left[i] as number) - 1;
-        }
-        objective += visits * (PER_KINSHIP * kin(groups[i] as Group, female) + fetch(groups[i] as Group));
-        (flow[i] as number[])[j] = ((flow[i] as number[])[j] as number) + visits;
-      }
-  };
+  const run = (fits: Fits, most: (j: number) => number) => give(sharing, groups, females, rules, fits, most);
   const usable = ({ variety, pure }: Group, female: PollenFemale) =>
     variety === (female.fatherVariety ?? female.variety) && (pure || female.purpose === 'kitchen');
   run(
@@ -142,16 +97,16 @@ export function matchPollen({
     (j) => (females[j] as PollenFemale).wants,
   );
   if (own === 'others-first') {
-    const without = got.map((count) => count === 0);
+    const without = sharing.got.map((count) => count === 0);
     run(
       (group, female, j) => usable(group, female) && group.plant === female.plant && without[j] === true,
       (j) => (without[j] ? (females[j] as PollenFemale).wants : 0),
     );
   }
   return {
-    pairs: handedOut(groups, females, flow),
+    pairs: handedOut(groups, females, sharing.flow),
     unmet: females.flatMap((female, j) => {
-      const missing = female.wants - (got[j] as number);
+      const missing = female.wants - (sharing.got[j] as number);
       if (missing <= 0) return [];
       const able = groups.filter((group) => usable(group, female));
       const why =
@@ -162,8 +117,82 @@ export function matchPollen({
             : 'too-few';
       return [{ female: female.id, missing, why }];
     }),
-    objective,
+    objective: sharing.objective,
   };
+}
+
+/** What has been handed out so far. */
+interface Sharing {
+  /** Males each group may still send. */
+  readonly left: number[];
+  /** Males each female has got. */
+  readonly got: number[];
+  /** Uses of each group. */
+  readonly uses: number[];
+  readonly flow: number[][];
+  objective: number;
+}
+
+type Fits = (group: Group, female: PollenFemale, j: number) => boolean;
+
+function beginSharing(groups: readonly Group[], females: readonly PollenFemale[]): Sharing {
+  return {
+    left: groups.map(({ males: alike, each }) => alike.length * each),
+    got: females.map(() => 0),
+    uses: groups.map(() => 0),
+    flow: groups.map(() => females.map(() => 0)),
+    objective: 0,
+  };
+}
+
+/** One matching on top of what was handed out before: as many pairs as can be, then the least cost; the sharing takes it in. */
+function give(
+  sharing: Sharing,
+  groups: readonly Group[],
+  females: readonly PollenFemale[],
+  rules: PollenRules,
+  fits: Fits,
+  most: (j: number) => number,
+): void {
+  const { left, got, uses, flow } = sharing;
+  const inHand = groups.some(({ picked }) => picked);
+  const pairCost = (group: Group, female: PollenFemale) =>
+    PER_KINSHIP * (rules.kinship?.(female.plant, group.plant) ?? 0) +
+    (inHand && !group.picked ? PER_FETCH : 0);
+  const best = females.reduce((high, { value }) => Math.max(high, value), 0);
+  const before = [...uses];
+  const had = [...got];
+  const found = leastCostFlow({
+    sources: groups.length,
+    sinks: females.length,
+    supply: (i) => left[i] as number,
+    demand: most,
+    most: (i) => (groups[i] as Group).males.length,
+    cost: (i, j) => {
+      const group = groups[i] as Group;
+      const female = females[j] as PollenFemale;
+      return fits(group, female, j) ? pairCost(group, female) : null;
+    },
+    supplyCost: (i, n) => PER_SQUARE * (2 * ((before[i] as number) + n) + 1),
+    // Worth is turned into cost by what is missing to the best, which is the same for every count of pairs.
+    demandCost: (j, n) =>
+      PER_VALUE *
+      (best - (females[j] as PollenFemale).value * (MALE_GAINS[(had[j] as number) + n] as number)),
+  });
+  for (const [i, row] of found.entries())
+    for (const [j, visits] of row.entries()) {
+      if (visits === 0) continue;
+      const female = females[j] as PollenFemale;
+      for (let k = 0; k < visits; k++) {
+        sharing.objective -= PER_VALUE * female.value * (MALE_GAINS[got[j] as number] as number);
+        sharing.objective += PER_SQUARE * (2 * (uses[i] as number) + 1);
+        got[j] = (got[j] as number) + 1;
+        uses[i] = (uses[i] as number) + 1;
+        left[i] = (left[i] as number) - 1;
+      }
+      sharing.objective += visits * pairCost(groups[i] as Group, female);
+      (flow[i] as number[])[j] = ((flow[i] as number[])[j] as number) + visits;
+    }
 }
 
 interface Group {

@@ -31,9 +31,8 @@ export interface Search {
   whySkipped(stop: PlanStop): SkipReason;
 }
 
-/** Throws `workers`, `stops`, `startAt` or `deadline` as `planRound` says. */
-export function prepare(request: PlanRequest): Search {
-  const { stops, workers, start, startAt, deadline } = request;
+/** The place of each stop in the lists. Throws `workers`, `stops`, `startAt` or `deadline` as `planRound` says. */
+function checkedIndex({ stops, workers, startAt, deadline }: PlanRequest): Map<string, number> {
   if (workers.length === 0)
     throw new TrowelError('workers', 'A round needs at least one person.', { field: 'workers' });
   for (const [field, value] of [
@@ -50,6 +49,24 @@ export function prepare(request: PlanRequest): Search {
         throw new TrowelError('stops', `${id} needs "${need}", which is no collecting stop.`, {
           field: 'stops',
         });
+  return index;
+}
+
+/** A number for each pollen, one for all that have the same; -1 for none. */
+function pollenNumbers(): (name: string | null) => number {
+  const pollens = new Map<string, number>();
+  return (name) => {
+    if (name === null) return -1;
+    const known = pollens.get(name) ?? pollens.size;
+    pollens.set(name, known);
+    return known;
+  };
+}
+
+/** Throws `workers`, `stops`, `startAt` or `deadline` as `planRound` says. */
+export function prepare(request: PlanRequest): Search {
+  const { stops, workers, start, startAt, deadline } = request;
+  const index = checkedIndex(request);
   const walk = request.walkMPerS ?? WALK_M_PER_S;
   const cleaning = (request.cleaningS ?? CLEANING_S) * 1000;
   const n = stops.length;
@@ -57,13 +74,7 @@ export function prepare(request: PlanRequest): Search {
   const leg = (a: { xM: number; yM: number }, b: { xM: number; yM: number }) =>
     (Math.hypot(a.xM - b.xM, a.yM - b.yM) / walk) * 1000;
   for (const [i, a] of stops.entries()) for (const [j, b] of stops.entries()) travel[i * n + j] = leg(a, b);
-  const pollens = new Map<string, number>();
-  const pollenOf = (name: string | null) => {
-    if (name === null) return -1;
-    const known = pollens.get(name) ?? pollens.size;
-    pollens.set(name, known);
-    return known;
-  };
+  const pollenOf = pollenNumbers();
   const pollen = Int32Array.from(stops, (stop) => pollenOf(stop.pollen));
   const opens = Float64Array.from(stops, (stop) => stop.opens);
   const closes = Float64Array.from(stops, (stop) =>
@@ -79,7 +90,7 @@ export function prepare(request: PlanRequest): Search {
   const needsOf = needs.map((list, i) =>
     people.map(({ has }) => list.filter((each) => !has.has(each) && each !== i)),
   );
-  return {
+  const tables: Search = {
     size: n,
     people: workers.map(({ id }) => id),
     startAt,
@@ -94,39 +105,55 @@ export function prepare(request: PlanRequest): Search {
     person: people,
     index,
     stop: (i) => stops[i] as PlanStop,
-    schedule(w, route) {
-      const person = people[w] as (typeof people)[number];
-      let time = startAt;
-      let last = -1;
-      let hands = person.pollen;
-      return route.map((i) => {
-        const kind = pollen[i] as number;
-        if (kind >= 0 && hands >= 0 && kind !== hands) time += cleaning;
-        if (kind >= 0) hands = kind;
-        const arrive = time + ((last < 0 ? person.from[i] : travel[last * n + i]) as number);
-        const begin = Math.max(arrive, opens[i] as number);
-        time = begin + (person.service[i] as number);
-        last = i;
-        return { id: (stops[i] as PlanStop).id, arrive, begin, end: time };
-      });
-    },
-    whySkipped(stop) {
-      if (stop.blocked) return stop.blocked;
-      const i = index.get(stop.id) as number;
-      const soonest = Math.min(
-        ...people.map(
-          ({ from, service }) => Math.max(startAt + (from[i] as number), stop.opens) + (service[i] as number),
-        ),
-      );
-      if (soonest > Math.min(stop.closes, deadline)) return stop.closes < deadline ? 'window' : 'time';
-      const reachable = people.some(({ from, service }, w) =>
-        ((needsOf[i] as number[][])[w] as number[]).every(
-          (need) =>
-            Math.max(startAt + (from[need] as number), opens[need] as number) + (service[need] as number) <=
-            (closes[need] as number),
-        ),
-      );
-      return reachable ? 'time' : 'pollen';
-    },
+    schedule: (w, route) => timesOn(tables, stops, w, route),
+    whySkipped: (stop) => whyLeft(tables, stop, deadline),
   };
+  return tables;
+}
+
+/** When one person is where, along a route. */
+function timesOn(
+  { startAt, cleaning, travel, pollen, opens, person, size }: Search,
+  stops: readonly PlanStop[],
+  w: number,
+  route: readonly number[],
+): PlannedStop[] {
+  const walker = person[w] as Search['person'][number];
+  let time = startAt;
+  let last = -1;
+  let hands = walker.pollen;
+  return route.map((i) => {
+    const kind = pollen[i] as number;
+    if (kind >= 0 && hands >= 0 && kind !== hands) time += cleaning;
+    if (kind >= 0) hands = kind;
+    const arrive = time + ((last < 0 ? walker.from[i] : travel[last * size + i]) as number);
+    const begin = Math.max(arrive, opens[i] as number);
+    time = begin + (walker.service[i] as number);
+    last = i;
+    return { id: (stops[i] as PlanStop).id, arrive, begin, end: time };
+  });
+}
+
+/** Why a stop is on nobody's route: blocked from the start, its window past, its pollen out of reach, or no time. */
+function whyLeft(
+  { startAt, opens, closes, person, needs, index }: Search,
+  stop: PlanStop,
+  deadline: number,
+): SkipReason {
+  if (stop.blocked) return stop.blocked;
+  const i = index.get(stop.id) as number;
+  const soonest = Math.min(
+    ...person.map(
+      ({ from, service }) => Math.max(startAt + (from[i] as number), stop.opens) + (service[i] as number),
+    ),
+  );
+  if (soonest > Math.min(stop.closes, deadline)) return stop.closes < deadline ? 'window' : 'time';
+  const reachable = person.some(({ from, service }, w) =>
+    ((needs[i] as number[][])[w] as number[]).every(
+      (need) =>
+        Math.max(startAt + (from[need] as number), opens[need] as number) + (service[need] as number) <=
+        (closes[need] as number),
+    ),
+  );
+  return reachable ? 'time' : 'pollen';
 }

@@ -1,4 +1,14 @@
-import type { Closure, Crop, Picked, Reason, Sex, SexSystem, Stage, Tool } from '@core/crops';
+import {
+  setsByItself,
+  type Closure,
+  type Crop,
+  type Picked,
+  type Reason,
+  type Sex,
+  type SexSystem,
+  type Stage,
+  type Tool,
+} from '@core/crops';
 import type {
   CheckResult,
   Flower,
@@ -111,8 +121,7 @@ export const fateWords: Record<Fate, string> = {
 };
 /** What became of a flower, where fruit that needs no pollen says nothing about seed. */
 export function fateText(fate: Fate, { variety, crop }: Pick<Growing, 'variety' | 'crop'>): string {
-  const alone = (variety.system ?? crop.sexSystem.value) === 'parthenocarpic';
-  return fate === 'set' && alone ? 'set, seed unknown' : fateWords[fate];
+  return fate === 'set' && setsByItself(crop, variety.system) ? 'set, seed unknown' : fateWords[fate];
 }
 export const causeWords: Record<LossCause, string> = {
   'knocked-off': 'knocked off',

@@ -50,7 +50,15 @@ type SumLine = readonly [name: string, value: string, why: string];
 
 const doneWords = ({ set, waiting }: GoalPart) => `${set} set, ${waiting} waiting on the plants`;
 
-function seedRows({ seeds, seedsPerFruit, goal, forSeed, mothers, fathers }: GoalSum): SumLine[] {
+function seedRows({
+  seeds,
+  seedsPerFruit,
+  goal,
+  forSeed,
+  seedUnknown,
+  mothers,
+  fathers,
+}: GoalSum): SumLine[] {
   if (seeds === null || !seedsPerFruit) return [];
   const plants = [
     goal.mothers ? `${mothers} of ${goal.mothers} mothers` : null,
@@ -65,7 +73,7 @@ function seedRows({ seeds, seedsPerFruit, goal, forSeed, mothers, fathers }: Goa
     [
       'Fruits for seed',
       String(forSeed.wanted),
-      `${seedsPerFruit.value} seeds in one (${fromWords[seedsPerFruit.from]})${goal.mothers && goal.mothers >= forSeed.wanted ? `; one for each of ${goal.mothers} mothers` : ''}; ${doneWords(forSeed)}`,
+      `${seedsPerFruit.value} seeds in one (${fromWords[seedsPerFruit.from]})${goal.mothers && goal.mothers >= forSeed.wanted ? `; one for each of ${goal.mothers} mothers` : ''}; ${doneWords(forSeed)}${seedUnknown > 0 ? `, ${seedUnknown} of them grown without saying anything of seed until opened` : ''}`,
     ],
     ...(plants.length > 0
       ? [

@@ -1,0 +1,52 @@
+import { pollinationsNeeded, type Rate } from '../fruitset';
+import type { Goal } from '../ledger';
+import type { Season } from './season';
+
+/** A share given by hand counts as known to the point. */
+const POINT = 1e6;
+
+/** Pollinations for so many more fruits, as sure as the goal asks; none once the season is over. */
+export function needingAt({ bent, assurance }: Goal, rate: Rate, season: Season): (fruits: number) => number {
+  const { alpha, beta } =
+    bent.setShare === undefined
+      ? rate
+      : { alpha: bent.setShare * POINT, beta: Math.max(1e-6, (1 - bent.setShare) * POINT) };
+  return (fruits) => (season.over ? 0 : pollinationsNeeded({ fruitsWanted: fruits, alpha, beta, assurance }));
+}
+
+/** What not knowing the set rate costs: said beside the sum, so that it can be followed. */
+export interface SetDoubt {
+  /** Pollinations for the fruits still to come, if the rate were known to the point. */
+  readonly known: number;
+  /** And as little as it is known. */
+  readonly asKnown: number;
+  /** Verdicts of one's own that would halve the difference; `null` where there is none to speak of, or too many are wanted. */
+  readonly toHalve: number | null;
+}
+
+/** More verdicts than this nobody waits for [M]. */
+const MOST_VERDICTS = 400;
+
+/** What the sum would be if the rate were known, and what it would take to halve the difference; `waiting` flowers stand already. */
+export function doubtOf(goal: Goal, { alpha, beta }: Rate, fruits: number, waiting: number): SetDoubt {
+  const { assurance, bent } = goal;
+  const mean = bent.setShare ?? alpha / (alpha + beta);
+  // Over and above those that wait on the plants, as in the sum.
+  const need = (verdicts: number) =>
+    Math.max(
+      0,
+      pollinationsNeeded({
+        fruitsWanted: fruits,
+        alpha: alpha + verdicts * mean,
+        beta: Math.max(1e-6, beta + verdicts * (1 - mean)),
+        assurance,
+      }) - waiting,
+    );
+  const known = need(POINT);
+  const asKnown = bent.setShare === undefined ? need(0) : known;
+  const cost = asKnown - known;
+  if (cost < 2 || !Number.isFinite(cost)) return { known, asKnown, toHalve: null };
+  let verdicts = 5;
+  while (need(verdicts) - known > cost / 2 && verdicts <= MOST_VERDICTS) verdicts += 5;
+  return { known, asKnown, toHalve: verdicts > MOST_VERDICTS ? null : verdicts };
+}

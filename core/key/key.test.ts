@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import type { CropId, SexSystem } from '../crops';
 import {
   ENOUGH,
   entryName,
@@ -176,4 +177,20 @@ describe('a measured ovary', () => {
     expect(chance('female/coloured', evidence)).toBeGreaterThan(chance('female/coloured'));
     expect(chance('female/green', evidence)).toBeLessThan(chance('female/green'));
   });
+});
+
+test('the stalk is asked about only where it tells the sexes apart; females of luffa and bitter gourd have long ones too', () => {
+  const asks = (crop: CropId) => keyOf(crop).questions.some(({ id }) => id === 'stalk');
+  expect(['squash-maxima', 'bottle-gourd'].map((crop) => asks(crop as CropId))).toEqual([true, true]);
+  for (const crop of ['melon', 'watermelon', 'cucumber', 'luffa', 'luffa-ridged', 'bitter-gourd'] as const)
+    expect([crop, asks(crop)]).toEqual([crop, false]);
+});
+
+test('in a nearly all-female cucumber a bunch is no sign of males', () => {
+  const female = (system: SexSystem | null) => {
+    const key = keyOf('cucumber', system);
+    return key.entries.find(({ sex }) => sex === 'female')?.shows.company;
+  };
+  expect(female(null)).toMatchObject({ alone: 0.92 });
+  expect(female('gynoecious')).toMatchObject({ bunch: 0.5 });
 });

@@ -43,7 +43,7 @@ const cornQuestions: readonly Question[] = [
     reliability: 0.93,
     answers: [
       picture('none', 'none', 'female', 'coloured'),
-      picture('fresh', 'fresh, pale, moist', 'female', 'open'),
+      picture('fresh', 'fresh and moist, green, yellow or purple', 'female', 'open'),
       picture('brown', 'brown and dry', 'female', 'spent'),
     ],
   },
@@ -88,7 +88,7 @@ const cornQuestions: readonly Question[] = [
     reliability: 0.9,
     answers: [
       picture('none', 'none', 'male', 'coloured'),
-      picture('fresh', 'yellow, fresh', 'male', 'open', 'inside'),
+      picture('fresh', 'fresh, yellow or purple', 'male', 'open', 'inside'),
       picture('dry', 'dry and empty', 'male', 'spent', 'inside'),
     ],
   },

@@ -8,7 +8,18 @@ export interface Picture {
 }
 
 /** Small pictures of where a flower is, or what it does. */
-export type Sketch = 'at-tip' | 'near' | 'back' | 'alone' | 'bunch' | 'dust' | 'no-dust' | 'shut';
+export type Sketch =
+  | 'at-tip'
+  | 'near'
+  | 'back'
+  | 'bush-heart'
+  | 'bush-near'
+  | 'bush-out'
+  | 'alone'
+  | 'bunch'
+  | 'dust'
+  | 'no-dust'
+  | 'shut';
 
 /** Every answer has a drawing beside it: a flower, or a sketch. */
 export interface Answer {

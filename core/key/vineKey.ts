@@ -1,147 +1,177 @@
-import { systemsOf, type Crop, type Sex, type SexSystem, type Stage } from '../crops';
-import type { Entry, Key, Question } from './types';
+import { systemsOf, type Crop, type CropId, type Sex, type SexSystem, type Stage } from '../crops';
+import type { Answer, Entry, Key, Question } from './types';
 
 const SIDE = 'side' as const;
 const INSIDE = 'inside' as const;
 
-/** Flowers so small, on stalks so short, that the stalk says little (common practice). */
-const SMALL = new Set(['melon', 'watermelon', 'cucumber']);
+/** Flowers so small, on stalks so short, that the petals seem to sit on the vine (common practice). */
+const SMALL = new Set<CropId>(['melon', 'watermelon', 'cucumber']);
+/** Where the stalk tells the sexes apart: elsewhere both are short, or both are long and thin (general texts, from memory). */
+const STALK_TELLS = (crop: Crop) => !SMALL.has(crop.id) && !LONG_STALKED.has(crop.id);
+const LONG_STALKED = new Set<CropId>(['luffa', 'luffa-ridged', 'bitter-gourd']);
+
+const look = (id: string, words: string, sex: Sex, stage: Stage, view: 'side' | 'inside' = SIDE): Answer => ({
+  id,
+  words,
+  picture: { sex, stage, view },
+});
 
 function questions(crop: Crop, both: boolean): Question[] {
-  const colour = crop.petals;
-  const small = SMALL.has(crop.id);
   return [
-    {
-      id: 'petals',
-      text: 'How do the petals stand?',
-      from: 'outside',
-      reliability: 0.86,
-      answers: [
-        { id: 'tiny', words: 'tiny and tight', picture: { sex: 'male', stage: 'pin', view: SIDE } },
-        { id: 'slim', words: 'shut, slim', picture: { sex: 'male', stage: 'green', view: SIDE } },
-        {
-          id: 'plump',
-          words: 'shut, full and plump',
-          picture: { sex: 'male', stage: 'coloured', view: SIDE },
-        },
-        { id: 'wide', words: 'open', picture: { sex: 'male', stage: 'open', view: SIDE } },
-        { id: 'limp', words: 'limp, wilted', picture: { sex: 'male', stage: 'spent', view: SIDE } },
-      ],
-    },
-    {
-      id: 'below',
-      text: 'What is between the stalk and the petals?',
-      from: 'outside',
-      reliability: small ? 0.92 : 0.94,
-      answers: [
-        {
-          id: 'swelling',
-          words: 'a swelling: a small fruit',
-          picture: { sex: 'female', stage: 'coloured', view: SIDE },
-        },
-        {
-          id: 'nothing',
-          words: 'nothing: the thin stalk runs on',
-          picture: { sex: 'male', stage: 'coloured', view: SIDE },
-        },
-      ],
-    },
-    {
-      id: 'colour',
-      text: 'What colour do the petals show?',
-      from: 'outside',
-      reliability: 0.9,
-      answers: [
-        { id: 'green', words: 'green only', picture: { sex: 'female', stage: 'green', view: SIDE } },
-        {
-          id: 'streaks',
-          words: `${colour} along them, still shut`,
-          picture: { sex: 'female', stage: 'coloured', view: SIDE },
-        },
-        { id: 'full', words: `all ${colour}, spread`, picture: { sex: 'female', stage: 'open', view: SIDE } },
-        { id: 'faded', words: 'faded or brown', picture: { sex: 'female', stage: 'spent', view: SIDE } },
-      ],
-    },
-    {
-      id: 'centre',
-      text: 'Look in from above: what stands in the middle?',
-      from: 'inside',
-      reliability: 0.95,
-      answers: [
-        {
-          id: 'column',
-          words: 'one column, loose yellow dust',
-          picture: { sex: 'male', stage: 'open', view: INSIDE },
-        },
-        {
-          id: 'lobes',
-          words: both ? 'moist lobes, with or without anthers round them' : 'moist lobes, no dust of its own',
-          picture: { sex: 'female', stage: 'open', view: INSIDE },
-        },
-        { id: 'shut', words: 'it is shut', picture: 'shut' },
-      ],
-    },
-    {
-      id: 'tip',
-      text: 'How is the tip of the flower?',
-      from: 'outside',
-      reliability: 0.84,
-      answers: [
-        { id: 'point', words: 'a hard little point', picture: { sex: 'female', stage: 'pin', view: SIDE } },
-        {
-          id: 'tight',
-          words: 'drawn tight together',
-          picture: { sex: 'female', stage: 'green', view: SIDE },
-        },
-        {
-          id: 'loose',
-          words: 'petal edges loosening, soft',
-          picture: { sex: 'female', stage: 'coloured', view: SIDE },
-        },
-        { id: 'spread', words: 'spread wide', picture: { sex: 'female', stage: 'open', view: SIDE } },
-        {
-          id: 'crumpled',
-          words: 'crumpled, hanging',
-          picture: { sex: 'female', stage: 'spent', view: SIDE },
-        },
-      ],
-    },
-    {
-      id: 'stalk',
-      text: 'How is its stalk?',
-      from: 'outside',
-      reliability: small ? 0.66 : 0.84,
-      answers: [
-        {
-          id: 'thin',
-          words: 'thin and rather long',
-          picture: { sex: 'male', stage: 'coloured', view: SIDE },
-        },
-        { id: 'stout', words: 'short and stout', picture: { sex: 'female', stage: 'coloured', view: SIDE } },
-      ],
-    },
-    {
-      id: 'where',
-      text: 'Where on the vine does it sit?',
-      from: 'place',
-      reliability: 0.72,
-      answers: [
-        { id: 'at-tip', words: 'right at the growing tip', picture: 'at-tip' },
-        { id: 'near', words: 'a few leaves back', picture: 'near' },
-        { id: 'back', words: 'well back', picture: 'back' },
-      ],
-    },
-    {
-      id: 'company',
-      text: 'Does it stand alone in its leaf joint?',
-      from: 'place',
-      reliability: 0.8,
-      answers: [
-        { id: 'alone', words: 'alone', picture: 'alone' },
-        { id: 'bunch', words: 'with others like it', picture: 'bunch' },
-      ],
-    },
+    petalQuestion,
+    belowQuestion(crop),
+    colourQuestion(crop),
+    centreQuestion(crop, both),
+    tipQuestion,
+    ...(STALK_TELLS(crop) ? [stalkQuestion] : []),
+    placeQuestion(crop),
+    companyQuestion,
   ];
+}
+
+const petalQuestion: Question = {
+  id: 'petals',
+  text: 'How do the petals stand?',
+  from: 'outside',
+  reliability: 0.86,
+  answers: [
+    look('tiny', 'tiny and tight', 'male', 'pin'),
+    look('slim', 'shut, slim', 'male', 'green'),
+    look('plump', 'shut, full and plump', 'male', 'coloured'),
+    look('wide', 'open', 'male', 'open'),
+    look('limp', 'limp, wilted', 'male', 'spent'),
+  ],
+};
+
+function colourQuestion({ petals: colour }: Crop): Question {
+  return {
+    id: 'colour',
+    text: 'What colour do the petals show?',
+    from: 'outside',
+    reliability: 0.9,
+    answers: [
+      look('green', 'green only', 'female', 'green'),
+      look('streaks', `${colour} along them, still shut`, 'female', 'coloured'),
+      look('full', `all ${colour}, spread`, 'female', 'open'),
+      look('faded', 'faded or brown', 'female', 'spent'),
+    ],
+  };
+}
+
+/** What carries most: the little fruit under a female's petals. */
+function belowQuestion({ id }: Crop): Question {
+  const small = SMALL.has(id);
+  return {
+    id: 'below',
+    text: small ? 'What is right under the petals?' : 'What is between the stalk and the petals?',
+    from: 'outside',
+    reliability: small ? 0.92 : 0.94,
+    answers: [
+      look('swelling', 'a swelling: a small fruit', 'female', 'coloured'),
+      look(
+        'nothing',
+        small ? 'nothing: no swelling at all' : 'nothing: the thin stalk runs on',
+        'male',
+        'coloured',
+      ),
+    ],
+  };
+}
+
+/** What stands in the middle of an open male, by crop (general texts, from memory). */
+function maleCentre({ id }: Crop): string {
+  if (SMALL.has(id) || id === 'bitter-gourd') return 'three short anthers, loose yellow dust';
+  if (id === 'luffa' || id === 'luffa-ridged') return 'five anthers spread apart, loose yellow dust';
+  return 'one column, loose yellow dust';
+}
+
+function centreQuestion(crop: Crop, both: boolean): Question {
+  return {
+    id: 'centre',
+    text: 'Look in from above: what stands in the middle?',
+    from: 'inside',
+    reliability: 0.95,
+    answers: [
+      look('column', maleCentre(crop), 'male', 'open', INSIDE),
+      look(
+        'lobes',
+        both ? 'moist lobes, with or without anthers round them' : 'moist lobes, no dust of its own',
+        'female',
+        'open',
+        INSIDE,
+      ),
+      { id: 'shut', words: 'it is shut', picture: 'shut' },
+    ],
+  };
+}
+
+const tipQuestion: Question = {
+  id: 'tip',
+  text: 'How is the tip of the flower?',
+  from: 'outside',
+  reliability: 0.84,
+  answers: [
+    look('point', 'a hard little point', 'female', 'pin'),
+    look('tight', 'drawn tight together', 'female', 'green'),
+    look('loose', 'petal edges loosening, soft', 'female', 'coloured'),
+    look('spread', 'spread wide', 'female', 'open'),
+    look('crumpled', 'crumpled, hanging', 'female', 'spent'),
+  ],
+};
+
+const stalkQuestion: Question = {
+  id: 'stalk',
+  text: 'How is its stalk?',
+  from: 'outside',
+  reliability: 0.84,
+  answers: [
+    look('thin', 'thin and rather long', 'male', 'coloured'),
+    look('stout', 'short and stout', 'female', 'coloured'),
+  ],
+};
+
+/** Courgettes and their like mostly make a bush, whose newest flowers sit in its heart. */
+function placeQuestion({ id }: Crop): Question {
+  const bush = id === 'squash-pepo';
+  return {
+    id: 'where',
+    text: bush ? 'Where on the plant does it sit?' : 'Where on the vine does it sit?',
+    from: 'place',
+    reliability: 0.72,
+    answers: bush
+      ? [
+          { id: 'at-tip', words: 'in the heart, by the newest leaf', picture: 'bush-heart' },
+          { id: 'near', words: 'a few leaves out', picture: 'bush-near' },
+          { id: 'back', words: 'well out, under old leaves', picture: 'bush-out' },
+        ]
+      : [
+          { id: 'at-tip', words: 'right at the growing tip', picture: 'at-tip' },
+          { id: 'near', words: 'a few leaves back', picture: 'near' },
+          { id: 'back', words: 'well back', picture: 'back' },
+        ],
+  };
+}
+
+const companyQuestion: Question = {
+  id: 'company',
+  text: 'Does it stand alone in its leaf joint?',
+  from: 'place',
+  reliability: 0.8,
+  answers: [
+    { id: 'alone', words: 'alone', picture: 'alone' },
+    { id: 'bunch', words: 'with others like it', picture: 'bunch' },
+  ],
+};
+
+/** Males that stand alone as a rule, like the females: of these, company says little (general texts, from memory). */
+const LONE_MALES = new Set<CropId>(['bottle-gourd', 'bitter-gourd']);
+
+/** How often a flower stands alone in its joint. A female seldom stands in a bunch, males often do (common practice). */
+function company(sex: Sex, crop: Crop, system: SexSystem | null): Record<string, number> {
+  // The nearly all-female cucumbers bear their females two and three to a joint.
+  if (sex === 'female')
+    return system === 'gynoecious' ? { alone: 0.5, bunch: 0.5 } : { alone: 0.92, bunch: 0.08 };
+  return LONE_MALES.has(crop.id) ? { alone: 0.9, bunch: 0.1 } : { bunch: 0.6, alone: 0.4 };
 }
 
 const STAGE_SHOWS: Record<Stage, Readonly<Record<string, Record<string, number>>>> = {
@@ -167,14 +197,18 @@ const STAGE_SHOWS: Record<Stage, Readonly<Record<string, Record<string, number>>
   },
 };
 
-function sexShows(sex: Sex, stage: Stage): Record<string, Record<string, number>> {
+function sexShows(
+  sex: Sex,
+  stage: Stage,
+  crop: Crop,
+  system: SexSystem | null,
+): Record<string, Record<string, number>> {
   const female = sex === 'female';
   return {
     below: female ? { swelling: 1 } : { nothing: 1 },
     centre: stage === 'open' ? (female ? { lobes: 1 } : { column: 1 }) : { shut: 1 },
-    stalk: female ? { stout: 1 } : { thin: 1 },
-    // A female seldom stands in a bunch; males often do (common practice).
-    company: female ? { alone: 0.92, bunch: 0.08 } : { bunch: 0.6, alone: 0.4 },
+    ...(STALK_TELLS(crop) ? { stalk: female ? { stout: 1 } : { thin: 1 } } : {}),
+    company: company(sex, crop, system),
   };
 }
 
@@ -188,7 +222,7 @@ export function vineKey(crop: Crop, system: SexSystem | null): Key {
       crop: crop.id,
       sex,
       stage,
-      shows: { ...STAGE_SHOWS[stage], ...sexShows(sex, stage) },
+      shows: { ...STAGE_SHOWS[stage], ...sexShows(sex, stage, crop, system) },
     })),
   );
   return { crop: crop.id, questions: questions(crop, both), entries };

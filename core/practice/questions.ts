@@ -27,6 +27,9 @@ export function skillsFor(crop: Crop): readonly Skill[] {
   }
 }
 
+/** Share of corn shown with purple silks and anthers [M]: some kinds have them, and a learner must not take them for spent. */
+const PURPLE = 0.3;
+
 const pick = <T>(random: Random, from: readonly T[]): T => from[Math.floor(random() * from.length)] as T;
 const shuffled = <T>(random: Random, list: readonly T[]): T[] => {
   const copy = [...list];
@@ -65,6 +68,7 @@ function specimen(
     coverSide: random() < 0.5 ? -1 : 1,
     tint: random() * 2 - 1,
     wet: false,
+    ...(crop.family === 'corn' && { purple: random() < PURPLE }),
     ...more,
   };
 }

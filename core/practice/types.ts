@@ -24,6 +24,8 @@ export interface Specimen {
   readonly tint: number;
   /** Drops on it: it rained. */
   readonly wet: boolean;
+  /** Corn of a kind with purple silks and anthers. */
+  readonly purple?: boolean;
 }
 
 /** One answer to choose from. */

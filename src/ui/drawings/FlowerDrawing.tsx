@@ -41,6 +41,11 @@ const LIVING: Record<Stuff, string> = {
   ripe: '#C63B2B',
   yellowed: '#E3CF72',
   tip: '#7A3B1E',
+  purple: '#8C3B66',
+  'silk-rose': '#C77A8E',
+  'leaf-vein': '#7FB06E',
+  shade: '#1A2410',
+  light: '#FFFDF0',
   none: 'none',
 };
 
@@ -86,6 +91,9 @@ export interface Chance {
   readonly tint: number;
 }
 
+/** From this height on a drawing has room for leaves, light and shade. */
+const ROOM_FOR_DETAIL = 100;
+
 export interface FlowerDrawingProps extends FlowerLook {
   readonly size: number;
   readonly chance?: Chance;
@@ -115,7 +123,7 @@ export const FlowerDrawing = memo(function FlowerDrawing({
       {...(summary ? { role: 'img', 'aria-label': summary } : { 'aria-hidden': true })}
     >
       <G transform={lean}>
-        <FlowerGroup {...look} tint={chance?.tint} />
+        <FlowerGroup detail={size >= ROOM_FOR_DETAIL} {...look} tint={chance?.tint} />
       </G>
       {wet ? (
         <Path

@@ -41,6 +41,61 @@ describe('flower drawings', () => {
     }
   });
 
+  test.each(looks)(
+    '%s with leaves and shade lies within its box and hides nothing of what it showed',
+    (_name, look) => {
+      const detailed = flowerShapes({ ...look, detail: true });
+      for (const { d } of detailed) {
+        const [left, top, right, bottom] = pathBounds(d);
+        expect([
+          left >= -6,
+          top >= -6,
+          right <= FLOWER_BOX.width + 6,
+          bottom <= FLOWER_BOX.height + 6,
+        ]).toEqual(Array(4).fill(true));
+      }
+      const plain = new Set(stuffs(look));
+      for (const stuff of plain) expect(detailed.map(({ fill }) => fill)).toContain(stuff);
+    },
+  );
+
+  test('males have the anthers of their crop: a column, a folded head, three or five', () => {
+    const anthers = (crop: FlowerLook['crop']) =>
+      stuffs({ crop, sex: 'male', appearance: 'open', shape: 'round', view: 'inside' }).filter(
+        (stuff) => stuff === 'column',
+      ).length;
+    expect([anthers('squash-maxima'), anthers('bottle-gourd')]).toEqual([1, 1]);
+    for (const crop of ['melon', 'watermelon', 'cucumber', 'bitter-gourd'] as const)
+      expect([crop, anthers(crop)]).toEqual([crop, 3]);
+    expect([anthers('luffa'), anthers('luffa-ridged')]).toEqual([5, 5]);
+  });
+
+  test('fruit of a nightshade or a strawberry hangs: its calyx above it; and none is ripe because it set', () => {
+    for (const crop of ['tomato', 'pepper', 'aubergine', 'potato', 'strawberry'] as const) {
+      const shapes = flowerShapes({ crop, sex: 'perfect', appearance: 'set', shape: 'round' });
+      const body = shapes
+        .filter(({ fill }) => ['ovary', 'fruit', 'petal-deep', 'bud'].includes(fill))
+        .map(({ d }) => pathBounds(d))
+        .sort((a, b) => b[3] - b[1] - (a[3] - a[1]))[0] as number[];
+      const calyx = shapes.filter(({ fill }) => fill === 'sepal').map(({ d }) => pathBounds(d));
+      expect([crop, calyx.length > 2]).toEqual([crop, true]);
+      for (const [, top] of calyx)
+        expect([crop, (top as number) < ((body[1] as number) + (body[3] as number)) / 2]).toEqual([
+          crop,
+          true,
+        ]);
+      expect(shapes.map(({ fill }) => fill)).not.toContain('ripe');
+    }
+  });
+
+  test('corn may show purple silks and anthers; brown silk stays brown', () => {
+    const look = (sex: Sex, appearance: 'open' | 'spent') =>
+      JSON.stringify(flowerShapes({ crop: 'corn', sex, appearance, shape: 'long', purple: true }));
+    expect(look('female', 'open')).toContain('silk-rose');
+    expect(look('male', 'open')).toContain('purple');
+    expect(look('female', 'spent')).not.toContain('silk-rose');
+  });
+
   test('no two drawings of one crop are the same, but for what cannot be told apart', () => {
     for (const { crop, looks: all } of allLooks()) {
       const seen = new Map<string, string>();

@@ -1,5 +1,5 @@
 import type { Stage } from '@core/crops';
-import { ageOf } from './cucurbit';
+import { ageOf } from './buds';
 import {
   dots,
   ellipse,

@@ -1,7 +1,8 @@
 import { cropOf, type CropId, type FruitShape } from '@core/crops';
 import { earOpened, earSide } from './corn';
 import { buildOf } from './cucurbit';
-import { nightshadeFruit } from './nightshade';
+import { lit, vineFoliage } from './foliage';
+import { hangingFruit, nightshadeFruit } from './nightshade';
 import { ovaryPath, skin } from './ovary';
 import { ellipse, filled, lined, mappedShapes, n, turned, type Shape, type Stuff } from './shapes';
 import { berry } from './strawberry';
@@ -47,7 +48,7 @@ function endPatch(top: number, half: number, deep: number): Shape {
   );
 }
 
-function vineFate(crop: CropId, fate: FateLook, shape: FruitShape): Shape[] {
+function vineFate(crop: CropId, fate: FateLook, shape: FruitShape, detail: boolean): Shape[] {
   const wide = shape === 'round' || shape === 'ribbed';
   const full = (wide ? 74 : 94) * (buildOf(crop).ovary < 0.9 ? 0.92 : 1);
   const heights: Record<FateLook, number> = {
@@ -65,8 +66,10 @@ function vineFate(crop: CropId, fate: FateLook, shape: FruitShape): Shape[] {
   const top = bottom - height;
   const failed = fate === 'yellowing' || fate === 'dropped';
   const stuff: Stuff = failed ? 'yellowed' : fate === 'brown-tip' || fate === 'bent' ? 'ovary' : 'fruit';
+  const outline: Shape = { ...filled(ovaryPath(shape, bottom, height), stuff, 2), dashed: failed };
   const body: Shape[] = [
-    { ...filled(ovaryPath(shape, bottom, height), stuff, 2), dashed: failed },
+    outline,
+    ...(detail && !failed ? lit(outline) : []),
     ...(failed ? [] : skin(crop, shape, bottom, height)),
   ];
   // The fruit's outline at the blossom end is narrow for long fruit: the patch follows it.
@@ -88,55 +91,76 @@ function vineFate(crop: CropId, fate: FateLook, shape: FruitShape): Shape[] {
           return [x + 26 * up * up + (50 - x) * 0.3 * up * up, y + 10 * up * up];
         })
       : body;
-  return [stalkTo(bottom, failed ? 'withered' : 'stalk'), ...fruit, ...(fate === 'dropped' ? [CROSS] : [])];
-}
-
-function nightshadeFate(crop: CropId, fate: FateLook): Shape[] {
-  if (fate === 'dropped' || fate === 'yellowing')
-    return [
-      lined('M50 140 L50 112', 'stalk', 4),
-      filled(ellipse(50, 110, 4.4, 3.6), 'stalk', 1.4),
-      ...mappedShapes(
-        [
-          lined(fate === 'dropped' ? 'M50 96 L50 84' : 'M50 112 L50 84', 'yellowed', 3.4),
-          filled('M42 84 C34 72 40 62 36 54 C44 58 50 48 56 55 C64 58 62 72 58 84Z', 'withered', 1.4),
-          filled(ellipse(50, 84, 7, 6), 'yellowed', 1.4),
-        ],
-        turned(50, 100, fate === 'dropped' ? 38 : 8),
-      ),
-      ...(fate === 'dropped' ? [CROSS] : []),
-    ];
-  const full = crop === 'potato' ? 46 : crop === 'tomato' ? 76 : 92;
-  const height = fate === 'swelling' ? full * 0.4 : full;
-  const { d, bottom, calyx } = nightshadeFruit(crop, height);
-  const top = bottom - height;
-  const stuff: Stuff =
-    fate === 'swelling' || crop === 'potato' ? 'ovary' : crop === 'aubergine' ? 'petal-deep' : 'ripe';
   return [
-    lined(`M50 140 L50 ${bottom}`, 'stalk', 4),
-    filled(d, stuff, 1.9),
-    lined(
-      `M${n(50 - height * 0.14)} ${n(top + height * 0.3)} Q${n(50 - height * 0.2)} ${n(top + height * 0.5)} ${n(50 - height * 0.14)} ${n(top + height * 0.66)}`,
-      'wet',
-      2,
-    ),
-    ...(fate === 'end-rot'
-      ? [endPatch(top, height * (crop === 'tomato' || crop === 'potato' ? 0.3 : 0.16), height * 0.22)]
-      : []),
-    ...calyx,
+    ...(detail ? vineFoliage(crop, 137) : []),
+    stalkTo(bottom, failed ? 'withered' : 'stalk'),
+    ...fruit,
+    ...(fate === 'dropped' ? [CROSS] : []),
   ];
 }
 
+/** How tall a fruit stands that has plainly set, and what it is made of then: green yet, but for an aubergine's purple. */
+const NIGHTSHADE_SET: Partial<Record<CropId, readonly [height: number, stuff: Stuff]>> = {
+  potato: [46, 'ovary'],
+  tomato: [70, 'ovary'],
+  pepper: [84, 'fruit'],
+  aubergine: [84, 'petal-deep'],
+};
+
+function nightshadeFate(crop: CropId, fate: FateLook, detail: boolean): Shape[] {
+  if (fate === 'dropped' || fate === 'yellowing')
+    return [
+      lined('M18 138 C18 66 20 26 50 30', 'stalk', 4),
+      filled(ellipse(50, 31, 4.4, 3.6), 'stalk', 1.4),
+      ...mappedShapes(
+        [
+          ...(fate === 'dropped' ? [] : [lined('M50 34 L50 58', 'yellowed', 3.4)]),
+          filled('M42 62 C34 74 40 84 36 92 C44 88 50 98 56 91 C64 88 62 74 58 62Z', 'withered', 1.4),
+          filled(ellipse(50, 60, 8, 7), 'yellowed', 1.4),
+        ],
+        fate === 'dropped' ? turned(50, 76, 38, 1) : turned(50, 34, 4),
+      ),
+      ...(fate === 'dropped' ? [CROSS] : []),
+    ];
+  const [full, grown] = NIGHTSHADE_SET[crop] ?? [70, 'ovary'];
+  const height = fate === 'swelling' ? full * 0.4 : full;
+  const { d, bottom, calyx } = nightshadeFruit(crop, height);
+  const top = bottom - height;
+  const body = filled(d, fate === 'swelling' && crop !== 'aubergine' ? 'ovary' : grown, 1.9);
+  return hangingFruit(
+    [
+      body,
+      ...(detail ? lit(body) : []),
+      lined(
+        `M${n(50 + height * 0.14)} ${n(top + height * 0.3)} Q${n(50 + height * 0.2)} ${n(top + height * 0.5)} ${n(50 + height * 0.14)} ${n(top + height * 0.66)}`,
+        'wet',
+        2,
+      ),
+      ...(fate === 'end-rot'
+        ? [endPatch(top, height * (crop === 'tomato' || crop === 'potato' ? 0.3 : 0.16), height * 0.22)]
+        : []),
+      ...calyx,
+    ],
+    crop,
+    detail,
+  );
+}
+
 /** The shapes of a fruit, or of what is left of one that failed. */
-export function fateShapes(crop: CropId, fate: FateLook, shape: FruitShape): Shape[] {
+export function fateShapes(crop: CropId, fate: FateLook, shape: FruitShape, detail = false): Shape[] {
   switch (cropOf(crop).family) {
     case 'cucurbit':
-      return vineFate(crop, fate, shape);
+      return vineFate(crop, fate, shape, detail);
     case 'nightshade':
-      return nightshadeFate(crop, fate);
+      return nightshadeFate(crop, fate, detail);
     case 'strawberry':
       if (fate === 'dropped') return [...mappedShapes(berry(26, false, false), turned(50, 120, 24)), CROSS];
-      return berry(fate === 'swelling' ? 44 : 78, fate === 'half-filled', fate !== 'swelling');
+      // A berry hangs from its stalk, tip down.
+      // Green for three weeks or more after it has set; what it came to shows when it is picked.
+      return mappedShapes(
+        berry(fate === 'swelling' ? 44 : 74, fate === 'half-filled', fate === 'half-filled'),
+        turned(50, 70, 180),
+      );
     case 'corn':
       if (fate === 'dropped') return [...earSide('spent', -1).shapes, CROSS];
       if (fate === 'swelling')

@@ -40,6 +40,10 @@ export interface FlowerLook {
   readonly fullness?: number;
   /** Without the piece of vine it sits on: where a stem is drawn already. */
   readonly cut?: boolean;
+  /** With leaves, light and shade: for drawings large enough to show them. */
+  readonly detail?: boolean;
+  /** Corn with purple silks and anthers, as some kinds have them. */
+  readonly purple?: boolean;
 }
 
 const isFate = (appearance: Appearance): appearance is FateLook =>
@@ -48,21 +52,33 @@ const isFate = (appearance: Appearance): appearance is FateLook =>
 /** The shapes of one flower or fruit, in painting order, within `FLOWER_BOX`. Pure: the same look, the same shapes. */
 export function flowerShapes(look: FlowerLook): Shape[] {
   const { crop, sex, appearance, shape, view = 'side', closure, closureState = 'whole', fullness = 0 } = look;
-  if (isFate(appearance)) return fateShapes(crop, appearance, shape);
+  if (isFate(appearance)) return fateShapes(crop, appearance, shape, look.detail);
   const { family, sexSystem } = cropOf(crop);
   if (view === 'inside') {
-    if (family === 'corn') return sex === 'male' ? tasselClose(appearance) : earOpened(appearance, 0);
+    if (family === 'corn')
+      return recoloured(sex === 'male' ? tasselClose(appearance) : earOpened(appearance, 0), look.purple);
     if (family === 'nightshade') return nightshadeInside(crop, appearance, fullness);
     if (family === 'strawberry') return strawberryInside(appearance, fullness);
     const both = sex === 'female' && (look.system ?? sexSystem.value) === 'andromonoecious';
     return cucurbitInside(crop, sex, appearance, shape, fullness, both);
   }
-  const { shapes, base, top } = sideParts(look, appearance, fullness);
+  const { shapes: plain, base, top } = sideParts(look, appearance, fullness);
+  const shapes = recoloured(plain, look.purple);
   return closure ? [...shapes, ...closureShapes(closure, closureState, base, Math.max(24, top))] : shapes;
 }
 
+/** Silks and anthers in purple; a silk that has browned stays brown. */
+function recoloured(shapes: Shape[], purple = false): Shape[] {
+  if (!purple) return shapes;
+  return shapes.map((shape) => ({
+    ...shape,
+    fill: shape.fill === 'anther' ? 'purple' : shape.fill,
+    line: shape.line === 'silk' ? 'silk-rose' : shape.line,
+  }));
+}
+
 function sideParts(
-  { crop, sex, shape, closure, cut = false }: FlowerLook,
+  { crop, sex, shape, closure, cut = false, detail = false }: FlowerLook,
   stage: Stage,
   fullness: number,
 ): { shapes: Shape[]; base: number; top: number } {
@@ -73,10 +89,10 @@ function sideParts(
           { shapes: tasselSide(closure ? 'green' : stage, fullness), base: 104, top: 18 }
         : earSide(stage, fullness);
     case 'nightshade':
-      return { shapes: nightshadeSide(crop, stage, fullness), base: 102, top: 42 };
+      return { shapes: nightshadeSide(crop, stage, fullness, detail), base: 102, top: 42 };
     case 'strawberry':
-      return { shapes: strawberrySide(stage, fullness), base: 94, top: 48 };
+      return { shapes: strawberrySide(stage, fullness, detail), base: 94, top: 48 };
     case 'cucurbit':
-      return cucurbitSide(crop, sex, stage, shape, fullness, cut);
+      return cucurbitSide(crop, sex, stage, shape, fullness, { cut, detail });
   }
 }

@@ -1,7 +1,7 @@
-import type { CropId, Stage } from '@core/crops';
-import { ageOf, COLOURS_AT } from './cucurbit';
+import { cropOf, hasCone as coneOf, type CropId, type Stage } from '@core/crops';
+import { ageOf, COLOURS_AT } from './buds';
+import { nightshadeFoliage } from './foliage';
 import {
-  dots,
   ellipse,
   filled,
   lined,
@@ -14,8 +14,7 @@ import {
   type Shape,
 } from './shapes';
 
-/** Anthers in a cone round the stigma (tomato, potato), or standing apart (pepper, aubergine). */
-export const hasCone = (crop: CropId): boolean => crop === 'tomato' || crop === 'potato';
+const hasCone = (crop: CropId): boolean => coneOf(cropOf(crop));
 
 // Drawn upright from its joint at (50, 96), then hung over: these flowers nod.
 const HANG = turned(50, 70, 180);
@@ -66,7 +65,7 @@ function looseAnthers(size: number, crop: CropId): Shape[] {
 }
 
 /** A perfect flower of the nightshade family from the side, nodding on its stalk. */
-export function nightshadeSide(crop: CropId, stage: Stage, fullness: number): Shape[] {
+export function nightshadeSide(crop: CropId, stage: Stage, fullness: number, detail = false): Shape[] {
   const age = ageOf(stage, fullness);
   const big = crop === 'aubergine' ? 1.12 : crop === 'pepper' ? 0.9 : 1;
   const stalk = lined(`M18 138 C18 66 20 26 50 30 C50 34 50 38 50 44`, 'stalk', 4);
@@ -117,7 +116,12 @@ export function nightshadeSide(crop: CropId, stage: Stage, fullness: number): Sh
       ...sepals(46, 22),
     ];
   }
-  return [stalk, joint, ...mappedShapes(mappedShapes(flower, turned(50, BASE, 0, big)), HANG)];
+  return [
+    ...(detail ? nightshadeFoliage(crop) : []),
+    stalk,
+    joint,
+    ...mappedShapes(mappedShapes(flower, turned(50, BASE, 0, big)), HANG),
+  ];
 }
 
 /** Looking into the flower; a bud is cut lengthways to show anthers and stigma. */
@@ -184,7 +188,16 @@ export function nightshadeInside(crop: CropId, stage: Stage, fullness: number): 
   ];
 }
 
-/** Fruit of the family, stalk below, blossom end above. */
+/** A fruit of the family as it hangs: the stalk bends over, the calyx sits on its shoulders, the blossom end points down. */
+export function hangingFruit(shapes: readonly Shape[], crop: CropId, detail = false): Shape[] {
+  return [
+    ...(detail ? nightshadeFoliage(crop) : []),
+    lined('M14 134 C12 60 16 10 50 12 C50 15 50 18 50 24', 'stalk', 4),
+    ...mappedShapes(shapes, turned(50, 70, 180)),
+  ];
+}
+
+/** Fruit of the family, drawn upright: its calyx at `bottom`, blossom end above. */
 export function nightshadeFruit(crop: CropId, height: number): { d: string; bottom: number; calyx: Shape[] } {
   const bottom = 118;
   const top = bottom - height;
@@ -201,16 +214,3 @@ export function nightshadeFruit(crop: CropId, height: number): { d: string; bott
   );
   return { d, bottom, calyx };
 }
-
-/** Pollen loose on the anthers, for close views. */
-export const looseDust = (cx: number, cy: number): Shape => ({
-  d: dots(
-    [
-      [cx - 6, cy],
-      [cx + 5, cy + 3],
-      [cx, cy - 6],
-    ],
-    1.3,
-  ),
-  fill: 'pollen',
-});

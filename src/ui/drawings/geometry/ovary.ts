@@ -12,7 +12,11 @@ export function ovaryPath(shape: FruitShape, bottom: number, height: number): st
     // Neck at the stalk end, bulb at the blossom end, as the fruit will hang.
     const neck = r * (shape === 'necked' ? 0.62 : 0.4);
     const waist = n(bottom - height * 0.45);
-    return `M${n(50 - neck)} ${n(bottom)} C${n(50 - neck)} ${waist} ${n(50 - r)} ${n(mid + height * 0.1)} ${n(50 - r)} ${n(top + height * 0.3)} C${n(50 - r)} ${n(top - 2)} ${n(50 + r)} ${n(top - 2)} ${n(50 + r)} ${n(top + height * 0.3)} C${n(50 + r)} ${n(mid + height * 0.1)} ${n(50 + neck)} ${waist} ${n(50 + neck)} ${n(bottom)} Q50 ${n(bottom + 5)} ${n(50 - neck)} ${n(bottom)}Z`;
+    const edge = top + height * 0.3;
+    // The blossom end in two curves that meet in the middle.
+    const high = (edge + 3 * (top - 2)) / 4;
+    const shoulder = n((edge + top - 2) / 2);
+    return `M${n(50 - neck)} ${n(bottom)} C${n(50 - neck)} ${waist} ${n(50 - r)} ${n(mid + height * 0.1)} ${n(50 - r)} ${n(edge)} C${n(50 - r)} ${shoulder} ${n(50 - r / 2)} ${n(high)} 50 ${n(high)} C${n(50 + r / 2)} ${n(high)} ${n(50 + r)} ${shoulder} ${n(50 + r)} ${n(edge)} C${n(50 + r)} ${n(mid + height * 0.1)} ${n(50 + neck)} ${waist} ${n(50 + neck)} ${n(bottom)} Q50 ${n(bottom + 5)} ${n(50 - neck)} ${n(bottom)}Z`;
   }
   const k = shape === 'long' ? 0.95 : 0.72;
   return `M50 ${n(bottom)} C${n(50 - r * 1.3 * k)} ${n(bottom)} ${n(50 - r)} ${n(mid + height * 0.3 * k)} ${n(50 - r)} ${n(mid)} C${n(50 - r)} ${n(mid - height * 0.3 * k)} ${n(50 - r * 1.3 * k)} ${n(top)} 50 ${n(top)} C${n(50 + r * 1.3 * k)} ${n(top)} ${n(50 + r)} ${n(mid - height * 0.3 * k)} ${n(50 + r)} ${n(mid)} C${n(50 + r)} ${n(mid + height * 0.3 * k)} ${n(50 + r * 1.3 * k)} ${n(bottom)} 50 ${n(bottom)}Z`;

@@ -27,6 +27,11 @@ export type Stuff =
   | 'ripe'
   | 'yellowed'
   | 'tip'
+  | 'purple'
+  | 'silk-rose'
+  | 'leaf-vein'
+  | 'shade'
+  | 'light'
   | 'none';
 
 export interface Shape {

@@ -1,7 +1,19 @@
 import { dots, ellipse, filled, lined, mappedShapes, petal, turned, type Shape } from './shapes';
 
 /** Small pictures for answers that are about the place of a flower, not the flower. */
-export const SKETCHES = ['at-tip', 'near', 'back', 'alone', 'bunch', 'dust', 'no-dust', 'shut'] as const;
+export const SKETCHES = [
+  'at-tip',
+  'near',
+  'back',
+  'bush-heart',
+  'bush-near',
+  'bush-out',
+  'alone',
+  'bunch',
+  'dust',
+  'no-dust',
+  'shut',
+] as const;
 export type Sketch = (typeof SKETCHES)[number];
 
 const leaf = (x: number, y: number, turn: number, size: number): Shape =>
@@ -22,6 +34,28 @@ function vine(at: { x: number; y: number }): Shape[] {
     leaf(74, 75, 150, 15),
     leaf(84, 66, -30, 10),
     filled(petal(90, 58, 30, 12, 6, 0.1), 'bud', 1.2),
+    ...bud(at.x, at.y, 0.8),
+    { d: ellipse(at.x, at.y - 16, 15), fill: 'none', line: 'twine', width: 3 },
+  ];
+}
+
+/** A bush from the side: leaves on long stalks out of one heart, oldest outermost; a ring round the place that is meant. */
+function bush(at: { x: number; y: number }): Shape[] {
+  const stalk = (x: number, y: number): Shape =>
+    lined(`M50 116 Q${(x + 50) / 2} ${y + 34} ${x} ${y + 8}`, 'stalk', 4);
+  return [
+    lined('M26 120 Q50 114 74 120', 'stalk', 3),
+    ...(
+      [
+        [22, 84],
+        [78, 84],
+        [31, 56],
+        [69, 56],
+      ] as const
+    ).flatMap(([x, y]) => [stalk(x, y), leaf(x, y + 10, (x - 50) * 0.9, 27)]),
+    leaf(42, 70, -14, 15),
+    leaf(58, 70, 14, 15),
+    filled(petal(50, 96, 0, 22, 9, 0.1), 'bud', 1.2),
     ...bud(at.x, at.y, 0.8),
     { d: ellipse(at.x, at.y - 16, 15), fill: 'none', line: 'twine', width: 3 },
   ];
@@ -73,6 +107,12 @@ export function sketchShapes(sketch: Sketch): Shape[] {
       return vine({ x: 58, y: 84 });
     case 'back':
       return vine({ x: 18, y: 99 });
+    case 'bush-heart':
+      return bush({ x: 50, y: 102 });
+    case 'bush-near':
+      return bush({ x: 66, y: 108 });
+    case 'bush-out':
+      return bush({ x: 82, y: 118 });
     case 'alone':
       return [lined('M8 112 Q50 100 92 112', 'stalk', 5), leaf(52, 106, 62, 34), ...bud(46, 106, 1.7)];
     case 'bunch':

@@ -1,5 +1,6 @@
 import type { Stage } from '@core/crops';
-import { ageOf, COLOURS_AT } from './cucurbit';
+import { ageOf, COLOURS_AT } from './buds';
+import { strawberryFoliage } from './foliage';
 import {
   dots,
   ellipse,
@@ -29,7 +30,11 @@ function calyx(spread: number, length: number): Shape[] {
   );
 }
 
-export function strawberrySide(stage: Stage, fullness: number): Shape[] {
+export function strawberrySide(stage: Stage, fullness: number, detail = false): Shape[] {
+  return [...(detail ? strawberryFoliage() : []), ...onItsStalk(stage, fullness)];
+}
+
+function onItsStalk(stage: Stage, fullness: number): Shape[] {
   const age = ageOf(stage, fullness);
   if (stage === 'pin') {
     const r = 9 + 3 * age;

@@ -8,3 +8,4 @@ export * from './seedWeights';
 export * from './closures';
 export * from './traits';
 export * from './methods';
+export * from './bearing';

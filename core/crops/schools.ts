@@ -105,6 +105,26 @@ export const SCHOOLS = [
     fallback: '1',
   },
   {
+    key: 'mornings',
+    question: 'A flower that is still fresh next morning?',
+    why: practice(
+      'Most growers count the first morning only: by the next its pollen is all but dead and the stigma fading. Some work a flower that is still fresh a second time, watermelons above all: it is one flower worked twice.',
+    ),
+    choices: [
+      {
+        value: 'one',
+        label: 'One morning only',
+        words: 'A worked flower is done with: next, look whether it took.',
+      },
+      {
+        value: 'second',
+        label: 'A second morning',
+        words: 'It stands in the next round too, as one that may be worked again if it is still fresh.',
+      },
+    ],
+    fallback: 'one',
+  },
+  {
     key: 'insects',
     question: 'Which insects come first?',
     why: handbook(

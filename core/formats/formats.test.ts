@@ -10,6 +10,7 @@ import versionTwo from './fixtures/version-2.json';
 import versionThree from './fixtures/version-3.json';
 import versionFour from './fixtures/version-4.json';
 import versionFive from './fixtures/version-5.json';
+import versionSix from './fixtures/version-6.json';
 
 const good = demoLog(4).slice(0, 30) as AnyEvent[];
 const changed = (change: (event: Record<string, unknown>) => unknown, index = 3) =>
@@ -109,6 +110,24 @@ describe('our file', () => {
     expect(flowers.filter(({ emasculatedAt }) => emasculatedAt !== null)).toHaveLength(1);
     expect([...state.plants.values()].flatMap(({ tallies }) => tallies)).toMatchObject([
       { tool: 'vibration', flowers: 6, truss: 2 },
+    ]);
+  });
+
+  test('events of version 6 are read for ever: a shelter, a puff, a changed reason, what was left and what was picked', () => {
+    const read = fromJson(JSON.stringify(versionSix));
+    if (!read.ok) throw new Error(read.message);
+    const state = fold(read.events);
+    expect([...state.beds.values()].flatMap(({ shelters }) => shelters)).toMatchObject([
+      { shelter: 'tunnel', insects: 'out' },
+    ]);
+    expect([...state.plants.values()].flatMap(({ tallies }) => tallies)).toMatchObject([{ puff: true }]);
+    expect([...state.plants.values()].filter(({ reason }) => reason === 'fruit')).toHaveLength(1);
+    expect([...state.flowers.values()].map(({ missed }) => missed?.why)).toEqual(['not-reached']);
+    expect(
+      [...state.stands.values()].map(({ picked, malesPicked }) => [picked[0]?.count, malesPicked[0]?.count]),
+    ).toEqual([
+      [4, undefined],
+      [undefined, 24],
     ]);
   });
 

@@ -8,4 +8,5 @@ export * from './shrinkage';
 export * from './needs';
 export * from './rates';
 export * from './workTimes';
+export * from './kitchenPace';
 export * from './countsDue';

@@ -1,8 +1,8 @@
-import { kitchenSeconds, kitchenTool, middleOf, seedsPerGram, type Crop } from '../crops';
-import { ratesOf, workTime, type Rate } from '../fruitset';
-import type { Goal, Place, Stand, State, Variety } from '../ledger';
-import { coversFor, growing, plantsOfStand } from '../patch';
-import { daysBetween, type LocalDate } from '../time';
+import { kitchenTool, middleOf, seedsPerGram, type Crop } from '../crops';
+import { kitchenPace, ratesOf, workTime, type Rate } from '../fruitset';
+import type { Goal, Place, Plant, Stand, State, Variety } from '../ledger';
+import { coversFor, growing, openingOn, plantsOfStand } from '../patch';
+import { addDays, daysBetween, type LocalDate } from '../time';
 import { doubtOf, needingAt, type SetDoubt } from './doubt';
 import { bringing, NO_PART, parentsMissing, partOf, type Bringing, type GoalPart } from './goalParts';
 import { malesFor } from './malesFor';
@@ -97,7 +97,7 @@ export function goalSum(
   );
   const pollinations = forSeed.pollinations + forKitchen.pollinations;
   const left = timeLeft(useful.on, season, today);
-  const flowering = perMorning ?? plants.length * middleOf(crop.femalesADay.value);
+  const flowering = perMorning ?? usualOpening(state, plants, today, left.morningsLeft);
   return {
     stand,
     variety,
@@ -156,8 +156,29 @@ function halvesOf(
 function minutesFor(state: State, crop: Crop, forSeed: GoalPart, forKitchen: GoalPart): number {
   return (
     forSeed.pollinations * workTime(state, crop).minutes +
-    (forKitchen.pollinations * kitchenSeconds(kitchenTool(crop))) / 60
+    (forKitchen.pollinations * kitchenPace(state, crop.id, kitchenTool(crop)).seconds) / 60
   );
+}
+
+/** The longest stretch of mornings that is reckoned through one by one. */
+const MOST_MORNINGS = 200;
+
+/** What plants of their ages usually open on a morning, over the mornings that are left: young ones have theirs to come. */
+function usualOpening(
+  state: State,
+  plants: readonly Plant[],
+  today: LocalDate,
+  morningsLeft: number | null,
+): number {
+  const mornings = Math.min(MOST_MORNINGS, morningsLeft ?? MOST_MORNINGS);
+  const found = plants.flatMap(({ id }) => growing(state, id) ?? []);
+  // Neither the first morning nor the last speaks for all: some ten of them do.
+  const days = Array.from({ length: 10 }, (_, i) => addDays(today, Math.round((mornings * (i + 0.5)) / 10)));
+  const sum = days.reduce(
+    (total, date) => total + found.reduce((all, each) => all + openingOn(state, each, date), 0),
+    0,
+  );
+  return sum / days.length;
 }
 
 /** Seed in numbers, and the fruits that bring it: no fewer than the mothers asked for. */

@@ -1,5 +1,7 @@
+import { kitchenPace } from '../fruitset';
 import { workedForKitchen } from '../ledger';
 import type { FlowerId, PlantId } from '../ids';
+import { openingOn } from '../patch';
 import { eveningWalk, nextRounds } from '../rounds';
 import { TestGarden } from '../testGarden';
 import { addDays } from '../time';
@@ -167,4 +169,59 @@ test('a reason changes from then on, for a stand or for one plant of it', () => 
   expect(garden.growing(one).stand.reason).toBe('seed');
   // What stood open stays kitchen.
   expect(garden.state.flowers.get(flower)?.pollinations.map(({ purpose }) => purpose)).toEqual(['kitchen']);
+});
+
+test('by the school of a second morning a worked female comes up once more, till it was looked at; by the other it does not', () => {
+  const next = addDays(DAWN, 1);
+  for (const school of ['one', 'second']) {
+    const { garden, one, females } = courgettes();
+    garden.school('mornings', school);
+    const flower = garden.see(garden.time(EVENING, 19), one, 'female', 'coloured', 9);
+    garden.write(garden.time(DAWN, 7), workedForKitchen(flower));
+    expect(females(next)).toEqual(school === 'second' ? [[flower, 'again']] : []);
+    expect(females(addDays(next, 1))).toEqual([]);
+    garden.write(garden.time(next, 7), workedForKitchen(flower));
+    expect(females(next)).toEqual([[flower, 'worked']]);
+  }
+});
+
+test('a row is timed by the counts that were made of it, and a pause between two of them is no work', () => {
+  const garden = new TestGarden();
+  const { plants } = garden.plant('tomato', 'Ember Row', 12, { reason: 'fruit' });
+  const pace = () => kitchenPace(garden.state, 'tomato', 'vibration');
+  const usual = pace();
+  expect(usual.from).toBe(0);
+  // Six flowers a plant and a minute from count to count: 12 s of walking leave 8 s a flower.
+  plants.forEach((plant, i) =>
+    garden.write(garden.time(DAWN, 11, i), {
+      kind: 'tallied',
+      plant,
+      tool: 'vibration',
+      flowers: 6,
+      truss: null,
+    }),
+  );
+  expect(pace().from).toBe(11);
+  expect(pace().seconds).toBeGreaterThan(usual.seconds);
+  expect(pace().seconds).toBeLessThan(8);
+  const before = pace();
+  garden.write(garden.time(DAWN, 17), {
+    kind: 'tallied',
+    plant: plants[0] as PlantId,
+    tool: 'vibration',
+    flowers: 6,
+    truss: null,
+  });
+  expect(pace()).toEqual(before);
+});
+
+test('young plants are expected to open less, and none before their time; one that was seen in flower counts in full', () => {
+  const garden = new TestGarden(undefined, '2026-06-20');
+  const [plant] = garden.plant('squash-pepo', 'Low Lantern', 1, { reason: 'fruit' }).plants as [PlantId];
+  const opening = (date: string) => openingOn(garden.state, garden.growing(plant), date);
+  expect(opening('2026-07-01')).toBe(0);
+  expect(opening('2026-07-14')).toBeGreaterThan(0);
+  expect(opening('2026-08-14')).toBeGreaterThan(opening('2026-07-14'));
+  garden.see(garden.time('2026-07-14', 19), plant, 'female', 'coloured', 3);
+  expect(opening('2026-07-14')).toBe(opening('2026-08-14'));
 });

@@ -1,9 +1,11 @@
-import { isEdible, kitchenSeconds, kitchenTool, middleOf, type Tool } from '../crops';
+import { isEdible, kitchenTool, type Tool } from '../crops';
+import { kitchenPace, STEP_S, type KitchenPace } from '../fruitset';
 import type { Place, State } from '../ledger';
 import {
   coversFor,
   flowersOn,
   insectsKeptOut,
+  openingOn,
   reasonFor,
   shelterOn,
   walkOrder,
@@ -19,6 +21,10 @@ export interface KitchenPlant {
   readonly tool: Tool;
   /** Flowers worked today so far, counted or one by one. */
   readonly today: number;
+  /** Perfect flowers that it usually opens on a day at its age. */
+  readonly expected: number;
+  /** How long a flower takes here. */
+  readonly pace: KitchenPace;
   readonly lastTruss: number | null;
   /** Of a vine: the females to be worked this morning, and those done. */
   readonly females: readonly OpenFemale[];
@@ -36,13 +42,16 @@ export function kitchenRound(state: State, zone: string, date: LocalDate): Kitch
     const females = openFemales(state, growing, zone, date);
     if (!forKitchen && females.length === 0 && !hasKitchenFlower(state, growing)) return [];
     const last = plant.tallies[plant.tallies.length - 1];
+    const tool = last?.tool ?? kitchenTool(crop);
     const counted = plant.tallies
       .filter(({ at }) => localDateOf(Date.parse(at), zone) === date)
       .reduce((sum, { flowers }) => sum + flowers, 0);
     return [
       {
         growing,
-        tool: last?.tool ?? kitchenTool(crop),
+        tool,
+        expected: openingOn(state, growing, date),
+        pace: kitchenPace(state, crop.id, tool),
         today: counted + females.filter(({ how }) => how === 'worked').length,
         lastTruss: last?.truss ?? null,
         females,
@@ -92,15 +101,12 @@ export function mayFlower(
   );
 }
 
-/** From one plant to the next, minutes [M]. */
-const STEP_MIN = 0.2;
-
-/** Minutes for a kitchen round: what is expected (a vine's noted females, else the usual number a day) by its tool's seconds. */
+/** Minutes for a kitchen round: what is expected (a vine's noted females, else the usual number a day) by the grower's own pace. */
 export function kitchenMinutes(plants: readonly KitchenPlant[]): number {
-  const minutes = plants.reduce((sum, { growing: { crop }, tool, females, today }) => {
+  const minutes = plants.reduce((sum, { growing: { crop }, pace, expected, females, today }) => {
     const due = females.filter(({ how }) => how === 'due' || how === 'perhaps').length;
-    const open = crop.family === 'cucurbit' ? due : Math.max(0, middleOf(crop.femalesADay.value) - today);
-    return sum + STEP_MIN + (open * kitchenSeconds(tool)) / 60;
+    const open = crop.family === 'cucurbit' ? due : Math.max(0, expected - today);
+    return sum + (STEP_S + open * pace.seconds) / 60;
   }, 0);
   return plants.length === 0 ? 0 : Math.max(1, Math.round(minutes));
 }

@@ -1,14 +1,15 @@
 import { eveningOf } from '../bloom';
 import type { Flower, State } from '../ledger';
-import { coversFor, flowersOn, reasonFor, type Growing } from '../patch';
+import { coversFor, flowersOn, mainPatch, reasonFor, type Growing } from '../patch';
 import { addDays, localDateOf, type LocalDate } from '../time';
 
 /**
  * How a female that is worked as it opens stands on a day.
  * due: seen coloured the evening before (or open this morning). perhaps: still green when seen. worked: done that day.
- * passed: its morning went by, and nobody wrote what became of it.
+ * passed: its morning went by, and nobody wrote what became of it. again: worked the morning before, and worth a second visit if it is
+ * still fresh (a school).
  */
-export type OpenState = 'due' | 'perhaps' | 'worked' | 'passed';
+export type OpenState = 'due' | 'perhaps' | 'worked' | 'passed' | 'again';
 
 /** A female of a vine that needs no cover: for the kitchen, or alone of its species where no insect gets in. */
 export interface OpenFemale {
@@ -43,10 +44,19 @@ export function openFemales(state: State, each: Growing, zone: string, date: Loc
       if (flower.sex !== 'female' || flower.shuttings.length > 0) return [];
       const seed = reasonFor(flower, each) !== 'fruit';
       if (seed && !free) return [];
-      const how = stateOn(flower, each, zone, date);
+      const how =
+        stateOn(flower, each, zone, date) ?? (again(state, flower, each, zone, date) ? 'again' : null);
       return how ? [{ flower, how, seed }] : [];
     })
     .sort((a, b) => (a.flower.node ?? Infinity) - (b.flower.node ?? Infinity));
+}
+
+/** Worked for the first time the morning before, not looked at since, where the patch works a second morning. */
+function again(state: State, flower: Flower, { crop }: Growing, zone: string, date: LocalDate): boolean {
+  if (mainPatch(state)?.schools.mornings !== 'second' || crop.clock.round === 'dusk') return false;
+  if (flower.lost || flower.harvested || flower.looks.length > 0) return false;
+  const days = flower.pollinations.map(({ at }) => localDateOf(Date.parse(at), zone));
+  return days.length > 0 && days.every((day) => day === addDays(date, -1));
 }
 
 function stateOn(flower: Flower, each: Growing, zone: string, date: LocalDate): OpenState | null {

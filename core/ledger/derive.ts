@@ -135,10 +135,17 @@ export function deriveStand(id: string, events: readonly LedgerEvent[]): Stand |
 }
 
 /** What later events change of a plant, but for its lists. */
-type PlantParts = Pick<Plant, 'ended' | 'health' | 'healthAt' | 'reason' | 'passedAt'>;
+type PlantParts = Pick<Plant, 'ended' | 'health' | 'healthAt' | 'reason' | 'passedAt' | 'strippedAt'>;
 
 const NONE: readonly never[] = [];
-const UNTOUCHED: PlantParts = { ended: null, health: null, healthAt: null, reason: null, passedAt: null };
+const UNTOUCHED: PlantParts = {
+  ended: null,
+  health: null,
+  healthAt: null,
+  reason: null,
+  passedAt: null,
+  strippedAt: null,
+};
 
 /** A plant from the events in force that speak of it; `null` where none adds it. */
 export function derivePlant(id: string, events: readonly LedgerEvent[]): Plant | null {
@@ -173,6 +180,8 @@ function plantChange(event: LedgerEvent): Partial<PlantParts> | null {
       return { health: event.health, healthAt: event.at };
     case 'plantPassed':
       return { passedAt: event.at };
+    case 'stripped':
+      return { strippedAt: event.at };
     case 'reasonSet':
       return { reason: event.reason };
     default:
@@ -188,11 +197,13 @@ const UNWORKED: FlowerParts = {
   checks: NONE,
   reason: null,
   missed: null,
+  thread: null,
   emasculatedAt: null,
   pollinations: NONE,
   mark: null,
   marking: null,
   coverOffAt: null,
+  pinchedAt: null,
   looks: NONE,
   lost: null,
   harvested: null,
@@ -245,6 +256,10 @@ function flowerChange(event: LedgerEvent, now: FlowerParts): Partial<FlowerParts
       return { mark: event.mark, marking: { event: event.id, at: event.at, by: event.by } };
     case 'coverOff':
       return { coverOffAt: event.at };
+    case 'pinched':
+      return { pinchedAt: event.at };
+    case 'threaded':
+      return { thread: event.colour };
     case 'lookedAt':
       return {
         looks: [...now.looks, { event: event.id, at: event.at, result: event.result, sizeMm: event.sizeMm }],

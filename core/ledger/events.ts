@@ -13,7 +13,10 @@ import type {
   Marked,
   Missed,
   Noted,
+  Pinched,
   Pollinated,
+  Settled,
+  Threaded,
   Withdrawn,
 } from './flowerEvents';
 import type {
@@ -36,13 +39,14 @@ import type {
   SchoolChosen,
   ShelterSet,
   StandAdded,
+  Stripped,
   Tallied,
   VarietyAdded,
   WeatherNoted,
 } from './gardenEvents';
 
 /** The version written into new events. Older ones are read for ever (`upcast`). */
-export const SCHEMA_VERSION = 6;
+export const SCHEMA_VERSION = 7;
 
 /** Every event there is. */
 export type LedgerEvent =
@@ -63,6 +67,7 @@ export type LedgerEvent =
   | PlantDied
   | PlantChecked
   | PlantPassed
+  | Stripped
   | MalesCounted
   | Tallied
   | GroupCounted
@@ -70,16 +75,19 @@ export type LedgerEvent =
   | MalesPicked
   | FlowerSeen
   | FlowerShut
+  | Threaded
   | ClosureChecked
   | Missed
   | Emasculated
   | Pollinated
   | Marked
   | CoverOff
+  | Pinched
   | LookedAt
   | Lost
   | Harvested
   | Noted
+  | Settled
   | Corrected
   | Withdrawn;
 
@@ -116,6 +124,7 @@ export const SUBJECT_FIELD: Readonly<Record<EventKind, SubjectKind | 'subject'>>
   plantDied: 'plant',
   plantChecked: 'plant',
   plantPassed: 'plant',
+  stripped: 'plant',
   malesCounted: 'plant',
   tallied: 'plant',
   groupCounted: 'stand',
@@ -123,16 +132,19 @@ export const SUBJECT_FIELD: Readonly<Record<EventKind, SubjectKind | 'subject'>>
   malesPicked: 'stand',
   flowerSeen: 'flower',
   flowerShut: 'flower',
+  threaded: 'flower',
   closureChecked: 'flower',
   missed: 'flower',
   emasculated: 'flower',
   pollinated: 'flower',
   marked: 'flower',
   coverOff: 'flower',
+  pinched: 'flower',
   lookedAt: 'flower',
   lost: 'flower',
   harvested: 'flower',
   noted: 'subject',
+  settled: 'subject',
   corrected: 'subject',
   withdrawn: 'subject',
 };

@@ -1,7 +1,15 @@
 import type { Closure, Sex, Stage, Tool } from '../crops';
 import type { EventId, FlowerId, PlantId, SubjectId } from '../ids';
 import type { Father, Recorded } from './eventParts';
-import type { CheckResult, HARVEST_FOR, LookResult, LossCause, MissedWhy, Purpose } from './values';
+import type {
+  CheckResult,
+  HARVEST_FOR,
+  LookResult,
+  LossCause,
+  MissedWhy,
+  Purpose,
+  ThreadColour,
+} from './values';
 
 /** A flower read: the first such event of an id makes it known. */
 export interface FlowerSeen extends Recorded<'flowerSeen'> {
@@ -17,6 +25,11 @@ export interface FlowerSeen extends Recorded<'flowerSeen'> {
 export interface FlowerShut extends Recorded<'flowerShut'> {
   readonly flower: FlowerId;
   readonly closure: Closure;
+}
+/** A coloured thread tied on, to tell flowers of one plant apart. Since version 7. */
+export interface Threaded extends Recorded<'threaded'> {
+  readonly flower: FlowerId;
+  readonly colour: ThreadColour;
 }
 /** How a shut flower was found. */
 export interface ClosureChecked extends Recorded<'closureChecked'> {
@@ -63,6 +76,10 @@ export interface Marked extends Recorded<'marked'> {
 export interface CoverOff extends Recorded<'coverOff'> {
   readonly flower: FlowerId;
 }
+/** The further buds of its truss pinched off, so that what stands there is all from under the cover. Since version 7. */
+export interface Pinched extends Recorded<'pinched'> {
+  readonly flower: FlowerId;
+}
 /** How a pollinated flower was found on a later day. */
 export interface LookedAt extends Recorded<'lookedAt'> {
   readonly flower: FlowerId;
@@ -84,6 +101,11 @@ export interface Harvested extends Recorded<'harvested'> {
 export interface Noted extends Recorded<'noted'> {
   readonly subject: SubjectId;
   readonly text: string;
+}
+/** Two entries that seemed to contradict each other, and are both true. Since version 7. */
+export interface Settled extends Recorded<'settled'> {
+  readonly subject: SubjectId;
+  readonly entries: readonly [EventId, EventId];
 }
 /** A change of mind about an earlier event of the same subject: the fields that were wrong, as they should be. */
 export interface Corrected extends Recorded<'corrected'> {

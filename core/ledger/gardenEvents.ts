@@ -116,6 +116,10 @@ export interface PlantChecked extends Recorded<'plantChecked'> {
 export interface PlantPassed extends Recorded<'plantPassed'> {
   readonly plant: PlantId;
 }
+/** Open flowers and fruit that had set taken off, so that what comes under the covers is all there is. Since version 7. */
+export interface Stripped extends Recorded<'stripped'> {
+  readonly plant: PlantId;
+}
 /** Male buds of a plant counted, not noted one by one. */
 export interface MalesCounted extends Recorded<'malesCounted'> {
   readonly plant: PlantId;

@@ -28,6 +28,7 @@ import {
   PURPOSES,
   SEED_UNITS,
   SHELTERS,
+  THREAD_COLOURS,
   WEATHER_ORIGINS,
 } from './values';
 
@@ -205,6 +206,7 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
   plantDied: () => ({ plant: id('plant'), cause: oneOf(LOSS_CAUSES) }),
   plantChecked: () => ({ plant: id('plant'), health: oneOf(HEALTH) }),
   plantPassed: () => ({ plant: id('plant') }),
+  stripped: () => ({ plant: id('plant') }),
   malesCounted: () => ({ plant: id('plant'), stage: oneOf(STAGES), count: count.max(500).required() }),
   tallied: () => ({
     plant: id('plant'),
@@ -239,6 +241,7 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
     ovaryMm: Joi.number().greater(0).max(500).allow(null).optional(),
   }),
   flowerShut: () => ({ flower: id('flower'), closure: oneOf(CLOSURES) }),
+  threaded: () => ({ flower: id('flower'), colour: oneOf(THREAD_COLOURS) }),
   closureChecked: () => ({ flower: id('flower'), result: oneOf(CHECK_RESULTS) }),
   missed: () => ({ flower: id('flower'), why: oneOf(MISSED_WHY) }),
   emasculated: () => ({ flower: id('flower') }),
@@ -270,6 +273,7 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
   }),
   marked: () => ({ flower: id('flower'), mark: text(20).trim().min(1).required() }),
   coverOff: () => ({ flower: id('flower') }),
+  pinched: () => ({ flower: id('flower') }),
   lookedAt: () => ({
     flower: id('flower'),
     result: oneOf(LOOK_RESULTS),
@@ -282,6 +286,10 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
     weightG: Joi.number().min(0).max(2_000_000).allow(null).required(),
   }),
   noted: () => ({ subject: anySubject(), text: text(2000, true).trim().min(1).required() }),
+  settled: () => ({
+    subject: anySubject(),
+    entries: Joi.array().items(Joi.string().pattern(EVENT_ID)).length(2).unique().required(),
+  }),
   corrected: () => ({
     subject: anySubject(),
     target: Joi.string().pattern(EVENT_ID).required(),

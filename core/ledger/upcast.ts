@@ -18,6 +18,8 @@ const STEPS: readonly (((event: Loose) => Loose) | null)[] = [
   null,
   // 6: shelters, reasons that change, fruits and males counted, flowers missed; puff and maleInside, both optional.
   null,
+  // 7: stripped, threaded, pinched, settled; the school of mornings; lettuce, bean and pea.
+  null,
 ];
 
 if (STEPS.length !== SCHEMA_VERSION - 1)

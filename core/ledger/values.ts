@@ -35,6 +35,10 @@ export type LossCause = (typeof LOSS_CAUSES)[number];
 export const HEALTH = ['healthy', 'doubtful', 'sick'] as const;
 export type Health = (typeof HEALTH)[number];
 
+/** Threads that can be told apart in the dusk. */
+export const THREAD_COLOURS = ['red', 'white', 'blue', 'yellow', 'black'] as const;
+export type ThreadColour = (typeof THREAD_COLOURS)[number];
+
 /** What a flower is pollinated for. */
 export const PURPOSES = ['seed', 'kitchen'] as const;
 export type Purpose = (typeof PURPOSES)[number];

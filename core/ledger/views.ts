@@ -23,6 +23,7 @@ import type {
   MissedWhy,
   Purpose,
   WeatherOrigin,
+  ThreadColour,
 } from './values';
 
 /** What the events of one subject add up to. Plain data; made by `derive`, edited by nobody. */
@@ -138,6 +139,8 @@ export interface Plant {
   readonly healthAt: Instant | null;
   /** When it was last looked over without a find. */
   readonly passedAt: Instant | null;
+  /** When its open flowers and set fruit were last taken off. */
+  readonly strippedAt: Instant | null;
   readonly males: readonly MaleCount[];
   /** Where it differs from its stand's. */
   readonly reason: Reason | null;
@@ -200,12 +203,16 @@ export interface Flower {
   /** Where it differs from its plant's. */
   readonly reason: Reason | null;
   readonly missed: { readonly event: EventId; readonly at: Instant; readonly why: MissedWhy } | null;
+  /** The thread that tells it from its neighbours. */
+  readonly thread: ThreadColour | null;
   readonly emasculatedAt: Instant | null;
   readonly pollinations: readonly Pollination[];
   readonly mark: string | null;
   /** When the mark went on. */
   readonly marking: { readonly event: EventId; readonly at: Instant; readonly by: string } | null;
   readonly coverOffAt: Instant | null;
+  /** When the rest of its truss was pinched off. */
+  readonly pinchedAt: Instant | null;
   readonly looks: readonly LookView[];
   readonly lost: { readonly event: EventId; readonly at: Instant; readonly cause: LossCause } | null;
   readonly harvested: {

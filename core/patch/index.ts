@@ -1,3 +1,4 @@
 export * from './garden';
 export * from './layout';
 export * from './shelter';
+export * from './flowering';

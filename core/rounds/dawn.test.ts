@@ -241,3 +241,36 @@ test('entries made with a clock that was wrong change no other day, and are all 
   expect(() => planDawn(ask(garden))).not.toThrow();
   expect(garden.state.count).toBe(garden.events.length);
 });
+
+test('a second morning: what was worked yesterday stands in the round once more, for less worth, and one look settles it', () => {
+  for (const school of ['one', 'second']) {
+    const garden = new TestGarden();
+    garden.school('mornings', school);
+    const dome = garden.plant('squash-maxima', 'Slate Dome', 2);
+    const [mother, father] = dome.plants as [PlantId, PlantId];
+    const yesterday = garden.shut('2026-07-12', mother, 'female');
+    const male = garden.shut('2026-07-12', father, 'male');
+    garden.check(garden.time(EVENING, 5, 30), yesterday, 'whole');
+    garden.work(garden.time(EVENING, 5, 31), yesterday, [male]);
+    const fresh = garden.shut(EVENING, mother, 'female');
+    const stops = () =>
+      stopsOf(garden.state, DAWN, garden.place.zone, 'dawn').map(({ flower, again }) => [flower.id, again]);
+    expect(new Map(stops() as [FlowerId, boolean][])).toEqual(
+      new Map(
+        school === 'second'
+          ? [
+              [yesterday, true],
+              [fresh, false],
+            ]
+          : [[fresh, false]],
+      ),
+    );
+    const worth = ask(garden).request.stops.filter(({ kind }) => kind !== 'collect');
+    if (school === 'second')
+      expect(worth.find(({ id }) => id === yesterday)?.value).toBeLessThan(
+        worth.find(({ id }) => id === fresh)?.value ?? 0,
+      );
+    garden.check(garden.time(DAWN, 5, 30), yesterday, 'whole');
+    expect(stops()).toEqual([[fresh, false]]);
+  }
+});

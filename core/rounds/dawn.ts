@@ -30,10 +30,15 @@ const WALK_SHARE = 0.15;
 const PRECIOUS_WORTH = { spare: 1, keep: 2, rare: 4 } as const;
 const HEALTH_WORTH = { healthy: 1, doubtful: 0.5, sick: 0.2 } as const;
 
+/** A second morning, by which most of the pollen and some of the stigma are spent, against the first [M]. */
+const AGAIN_WORTH = 0.3;
+
 /** What a pollination is worth against the others of the round [M]: how precious the seed, how good the mother. */
-export function worthOf({ growing }: Pick<Stop, 'growing'>): number {
+export function worthOf({ growing, again }: Pick<Stop, 'growing' | 'again'>): number {
   const { stand, plant } = growing;
-  return PRECIOUS_WORTH[stand.goal?.precious ?? 'keep'] * (plant.health ? HEALTH_WORTH[plant.health] : 0.9);
+  const worth =
+    PRECIOUS_WORTH[stand.goal?.precious ?? 'keep'] * (plant.health ? HEALTH_WORTH[plant.health] : 0.9);
+  return again ? worth * AGAIN_WORTH : worth;
 }
 
 /** Males of one plant to be picked before their females. */

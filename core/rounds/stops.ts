@@ -3,7 +3,7 @@ import type { Crop } from '../crops';
 import type { FlowerId, PlantId } from '../ids';
 import type { Flower, State } from '../ledger';
 import { femalesPerMale } from '../goals';
-import { fatherVarietyOf, walkOrder, type Growing } from '../patch';
+import { fatherVarietyOf, mainPatch, walkOrder, type Growing } from '../patch';
 import { fitForSeed } from '../purity';
 import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
 
@@ -15,6 +15,8 @@ export interface Stop {
   readonly flower: Flower;
   readonly growing: Growing;
   readonly state: StopState;
+  /** Worked yesterday, and stands here by the school of a second morning: worked again only if it is still fresh. */
+  readonly again: boolean;
 }
 
 /** Silks take pollen for about so many days after they show (extension texts, from memory); best in the first half. */
@@ -59,7 +61,13 @@ function stopsAmong(state: State, date: LocalDate, zone: string, wanted: (each: 
       const flower = state.flowers.get(id);
       if (!flower || flower.sex !== 'female' || flower.shuttings.length === 0) continue;
       const found = stateOn(state, flower, each.crop, zone, date);
-      if (found) stops.push({ flower, growing: each, state: found });
+      if (found)
+        stops.push({
+          flower,
+          growing: each,
+          state: found,
+          again: isAgain(state, flower, each.crop, zone, date),
+        });
     }
   }
   return stops;
@@ -71,12 +79,24 @@ function stateOn(state: State, flower: Flower, crop: Crop, zone: string, date: L
   const check = lastCheck(flower);
   const checkedToday = check !== null && localDateOf(Date.parse(check.at), zone) === date;
   if (checkedToday && check.result === 'not-open') return 'later';
-  if (flower.pollinations.length > 0) return null;
+  if (flower.pollinations.length > 0)
+    // Looked at again and left, whatever was found: that settles it.
+    return isAgain(state, flower, crop, zone, date) && !checkedToday && !flower.lost ? 'to-do' : null;
   if (crop.family === 'corn' ? !silkReady(flower, zone, date) : dueOn(state, flower, crop, zone) !== date)
     return null;
   if (flower.lost || (checkedToday && check.result === 'gone')) return 'lost';
   if (flower.missed) return 'missed';
   return checkedToday && !isWhole(check.result) ? 'spoiled' : 'to-do';
+}
+
+/** Whether a flower was first worked the morning before, and the patch works what is still fresh a second morning. */
+function isAgain(state: State, flower: Flower, crop: Crop, zone: string, date: LocalDate): boolean {
+  if (crop.family === 'corn' || crop.clock.round === 'dusk') return false;
+  if (mainPatch(state)?.schools.mornings !== 'second') return false;
+  const earlier = flower.pollinations.filter(({ at }) => localDateOf(Date.parse(at), zone) < date);
+  return (
+    earlier.length > 0 && earlier.every(({ at }) => localDateOf(Date.parse(at), zone) === addDays(date, -1))
+  );
 }
 
 /** A plant whose males could serve a stop. */

@@ -106,6 +106,8 @@ function wordsOf(state: State, event: LedgerEvent, events: readonly LedgerEvent[
       return `${healthWords[event.health]}: ${plantAt(event.plant)}`;
     case 'plantPassed':
       return `nothing to write on ${plantAt(event.plant)}`;
+    case 'stripped':
+      return `open flowers and fruit off: ${plantAt(event.plant)}`;
     case 'malesCounted':
       return `counted ${plural(event.count, 'male')}, ${plantAt(event.plant)}`;
     case 'tallied': {
@@ -144,6 +146,10 @@ function wordsOf(state: State, event: LedgerEvent, events: readonly LedgerEvent[
       return `mark ${event.mark} on ${flowerAt(event.flower)}`;
     case 'coverOff':
       return `cover off ${flowerAt(event.flower)}`;
+    case 'pinched':
+      return `rest of the truss pinched off: ${flowerAt(event.flower)}`;
+    case 'threaded':
+      return `${event.colour} thread on ${flowerAt(event.flower)}`;
     case 'lookedAt': {
       const looked = events.filter((each) => each.kind === 'lookedAt').length;
       return looked > 1
@@ -156,6 +162,8 @@ function wordsOf(state: State, event: LedgerEvent, events: readonly LedgerEvent[
       return `harvested ${flowerAt(event.flower)}`;
     case 'noted':
       return 'a note';
+    case 'settled':
+      return 'two entries, both true';
     case 'corrected':
       return 'a correction';
     case 'withdrawn':

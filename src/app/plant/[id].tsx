@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { growing, plantName, flowersOn } from '@core/patch';
+import { malesToAFemale } from '@core/crops';
+import { growing, plantName, flowersOn, sexCount, type Growing } from '@core/patch';
 import { allTrials, fateOf, countSet, type Trial } from '@core/fruitset';
 import { useGarden } from '@/data/garden/garden';
 import { useOutlook } from '@/data/foresight/outlook';
@@ -94,6 +95,7 @@ function PlantPage() {
           ? 'Nothing recorded on this plant yet.'
           : 'Females stand up, males hang down. Tap a node to see its story.'}
       </Txt>
+      <SexLine growing={found} />
       <UndoLine />
       <Card>
         <Txt size="heading">Set and drop</Txt>
@@ -101,6 +103,19 @@ function PlantPage() {
         <SetChart rows={rows} />
       </Card>
     </Page>
+  );
+}
+
+/** Females and males so far, beside what is usual. */
+function SexLine({ growing: found }: { growing: Growing }) {
+  const { state } = useGarden();
+  const usual = malesToAFemale(found.crop, found.variety.system)?.value;
+  const { females, males } = sexCount(state, found);
+  if (!usual || females + males === 0) return null;
+  return (
+    <Txt size="label" tone="muted">
+      {`So far ${plural(females, 'female')} and ${plural(males, 'male')} written down. ${usual[0]} to ${usual[1]} males for one female are usual; males come first.`}
+    </Txt>
   );
 }
 

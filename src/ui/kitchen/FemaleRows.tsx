@@ -18,6 +18,7 @@ const howWords: Record<OpenState, string> = {
   perhaps: 'may be open',
   worked: 'worked',
   passed: 'its morning has passed: what became of it?',
+  again: 'worked yesterday: once more if it is still fresh',
 };
 
 /** The females of one plant that open this morning, each with what can be said of it, and a key for one nobody noted. */
@@ -145,7 +146,7 @@ function FemaleRow({
                 {key('Not reached', () => [{ kind: 'missed', flower: flower.id, why: 'not-reached' }])}
                 {key('Had shut', () => [{ kind: 'missed', flower: flower.id, why: 'already-shut' }])}
               </>
-            ) : (
+            ) : how === 'again' ? null : (
               key('Not open yet', () => [{ kind: 'closureChecked', flower: flower.id, result: 'not-open' }])
             )}
             <Button

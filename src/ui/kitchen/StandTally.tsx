@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { hasCone, hasTrusses, kitchenSeconds, kitchenStep, kitchenTools, type Tool } from '@core/crops';
+import { hasCone, hasTrusses, kitchenStep, kitchenTools, type Tool } from '@core/crops';
+import { kitchenPace, type KitchenPace } from '@core/fruitset';
 import type { Draft } from '@core/ledger';
 import { plantName } from '@core/patch';
 import type { KitchenPlant } from '@core/kitchen';
@@ -20,6 +21,9 @@ import { MalesButton, PickedSheet } from './PickedSheet';
 /** More plants than this are counted together, until somebody asks for them one by one. */
 const SHOWN_ONE_BY_ONE = 8;
 const STEPS = [1, 3, 5] as const;
+
+const paceWords = ({ seconds, from }: KitchenPace) =>
+  `about ${Math.round(seconds)} s a flower${from > 0 ? ', by your own counts' : ''}`;
 
 /** A stand worked for the kitchen: its tool and truss once, then a tally for all of its plants or for each. */
 export function StandTally({ plants }: { plants: readonly KitchenPlant[] }) {
@@ -62,7 +66,7 @@ export function StandTally({ plants }: { plants: readonly KitchenPlant[] }) {
         <View style={{ flex: 1 }}>
           <Txt size="heading">{variety.name}</Txt>
           <Txt size="label" tone="muted">
-            {bed.name} · {toolWords[tool]}, about {kitchenSeconds(tool)} s a flower
+            {bed.name} · {toolWords[tool]}, {paceWords(kitchenPace(state, crop.id, tool))}
           </Txt>
         </View>
         <Button

@@ -56,6 +56,12 @@ export function storyWords(state: State, event: LedgerEvent): string {
       return `For ${reasonWords[event.reason]} from now on`;
     case 'marked':
       return `Marked ${event.mark}`;
+    case 'threaded':
+      return `A ${event.colour} thread tied on`;
+    case 'pinched':
+      return 'The rest of its truss pinched off';
+    case 'settled':
+      return 'Two entries looked over: both are true';
     case 'coverOff':
       return 'Cover taken off';
     case 'lookedAt':

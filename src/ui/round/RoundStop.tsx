@@ -96,6 +96,7 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
                 work.males,
                 () => workWords(state, work),
                 comeBack,
+                stop.again,
               )}
               look="main"
               busy={busy}
@@ -117,6 +118,19 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
         }}
       />
       {problem ? <Notice tone="brick" text={problem} /> : null}
+      {stop.again ? (
+        <Notice
+          tone="pollen"
+          text="Worked yesterday. Only if it is still fresh is it worked once more: it stays one flower, worked twice."
+        />
+      ) : null}
+      {stop.again && found === 'whole' ? (
+        <Button
+          title="No longer fresh: leave it"
+          disabled={busy}
+          onPress={() => void save({ kind: 'closureChecked', flower: flower.id, result: 'whole' })}
+        />
+      ) : null}
       {found === null ? <WhereItIs flower={flower} growing={growing} /> : null}
       {found === null && hermaphrodite ? <Notice tone="pollen" text={hermaphrodite} /> : null}
       <HoursNotice crop={crop} window={window} asked={found === null} />

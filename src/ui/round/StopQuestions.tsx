@@ -38,7 +38,7 @@ export function ClosureQuestion({
       </View>
       <View style={{ flex: 1, gap: 6 }}>
         <Tiles question={`How is the ${closureWords[shutAgainWith(stop)]}?`}>
-          {CLOSURE_FOUND.map((result) => (
+          {CLOSURE_FOUND.filter((result) => !stop.again || result !== 'not-open').map((result) => (
             <Tile
               key={result}
               title={checkWords[result]}

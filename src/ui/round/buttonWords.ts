@@ -12,11 +12,14 @@ export function buttonWords(
   work: () => string,
   /** When to come back to one that is not open yet, by the clock. */
   comeBack: string | null = null,
+  /** Worked the morning before. */
+  again = false,
 ): string {
   if (found === 'not-open') return comeBack ? `Come back to it about ${comeBack}` : 'Come back to it later';
   if (found === 'gone') return 'Gone';
   if (!pollinating) return found === null ? 'First look at the closure' : 'Skip it';
   if (noMales && !kitchen) return 'No male to be had';
   if (carried) return 'Clean hands and brush first';
-  return males === 0 && !kitchen ? 'Choose the males first' : work();
+  if (males === 0 && !kitchen) return 'Choose the males first';
+  return again ? `Still fresh. ${work()}` : work();
 }

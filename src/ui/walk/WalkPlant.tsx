@@ -247,7 +247,13 @@ export function WalkPlant({
           text={`${stages[value.stage].looks} ${advice.words}`}
         />
         {special ? <Txt size="label">{special}</Txt> : null}
-        <SightSteppers crop={crop} sight={value} flowers={flowers} onChange={change} />
+        <SightSteppers
+          crop={crop}
+          system={variety.system}
+          sight={value}
+          flowers={flowers}
+          onChange={change}
+        />
         <Row>
           {sick && advice.shutTonight ? (
             <Button

@@ -1,5 +1,6 @@
 import { cucurbits } from './cucurbits';
 import { otherCrops } from './otherCrops';
+import { quietCrops } from './quietCrops';
 import {
   STAGES,
   type Closure,
@@ -12,10 +13,16 @@ import {
   type StageTable,
 } from './types';
 
-/** All crops, in the order in which they are offered. */
+/** All crops that are worked by hand, in the order in which they are offered. */
 export const catalogue: readonly Crop[] = [...cucurbits, ...otherCrops];
 
-const byId = new Map<CropId, Crop>(catalogue.map((crop) => [crop.id, crop]));
+/** All crops that can stand in a patch. */
+export const standCrops: readonly Crop[] = [...catalogue, ...quietCrops];
+
+/** Whether flowers of the crop are shut or worked by hand at all. */
+export const hasRounds = (crop: Crop): boolean => crop.family !== 'quiet';
+
+const byId = new Map<CropId, Crop>(standCrops.map((crop) => [crop.id, crop]));
 
 /** The catalogue's entry. Every `CropId` has one (a test holds that). */
 export function cropOf(id: CropId): Crop {

@@ -23,6 +23,9 @@ const SEEDS_PER_G: Readonly<Record<CropId, Fact<Range> | null>> = {
   aubergine: perGram(200, 250),
   potato: about(1200, 2000),
   strawberry: null,
+  lettuce: about(600, 1200),
+  bean: about(2, 5),
+  pea: about(3, 6),
 };
 
 /** Seeds in a gram, as a range that the grower's own count should replace; `null` for a crop not grown from seed. */

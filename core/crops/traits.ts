@@ -44,7 +44,7 @@ export function daysToEatOf(crop: Crop, { picked }: VarietyTraits): Fact<Range> 
 
 /** Whether anything of the crop is eaten: of potatoes grown for seed nothing is, the berries are poisonous. */
 export function isEdible(crop: Crop): boolean {
-  return crop.daysToEat !== null || crop.daysToEatYoung !== null;
+  return crop.family === 'quiet' || crop.daysToEat !== null || crop.daysToEatYoung !== null;
 }
 
 /**
@@ -52,6 +52,8 @@ export function isEdible(crop: Crop): boolean {
  * @example reasonsOf(cropOf('potato')) // ['seed', 'cross']
  */
 export function reasonsOf(crop: Crop): readonly Reason[] {
+  // A flower that selfs while it is shut is crossed by few; what it takes is no work of this app.
+  if (crop.family === 'quiet') return ['seed', 'fruit'];
   return REASONS.filter((reason) => (reason === 'fruit' ? isEdible(crop) : crop.daysToSeed !== null));
 }
 

@@ -1,7 +1,7 @@
 import type { Fact, Range } from './facts';
 
-/** The crops of the catalogue. Ids are stored: none is ever renamed. */
-export const CROP_IDS = [
+/** The crops that are pollinated by hand. Ids are stored: none is ever renamed. */
+export const ROUND_CROP_IDS = [
   'squash-pepo',
   'squash-maxima',
   'squash-moschata',
@@ -20,10 +20,12 @@ export const CROP_IDS = [
   'potato',
   'strawberry',
 ] as const;
+/** And those that self, for a place in the patch. */
+export const CROP_IDS = [...ROUND_CROP_IDS, 'lettuce', 'bean', 'pea'] as const;
 export type CropId = (typeof CROP_IDS)[number];
 
-/** How a crop's flowers are built: what the drawings, the key and the advice go by. */
-export const FAMILIES = ['cucurbit', 'corn', 'nightshade', 'strawberry'] as const;
+/** How a crop's flowers are built: what the drawings, the key and the advice go by. quiet: selfs in a shut flower, has no rounds. */
+export const FAMILIES = ['cucurbit', 'corn', 'nightshade', 'strawberry', 'quiet'] as const;
 export type Family = (typeof FAMILIES)[number];
 
 /** `perfect`: stamens and pistil in one flower. In corn the ear shoot is the female, the tassel the male. */

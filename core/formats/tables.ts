@@ -12,7 +12,7 @@ import {
   type Trial,
 } from '../fruitset';
 import { latestAt, type Flower, type State } from '../ledger';
-import { growing, mainPatch, plantName, walkOrder, type Growing } from '../patch';
+import { growing, mainPatch, plantName, standingOrder, type Growing } from '../patch';
 import { fitForSeed, type SeedFitness } from '../purity';
 import { localDateOf, type LocalDate } from '../time';
 import { csvText, type Cell } from './csv';
@@ -218,7 +218,10 @@ function plantRows(state: State, zone: string, today: LocalDate): Cell[][] {
     trialsOf.set(trial.plant, [...(trialsOf.get(trial.plant) ?? []), trial]);
   return tableOf(
     PLANT_COLUMNS,
-    walkOrder(state).map((found) => ({ found, own: countSet(trialsOf.get(found.plant.id) ?? [], today) })),
+    standingOrder(state).map((found) => ({
+      found,
+      own: countSet(trialsOf.get(found.plant.id) ?? [], today),
+    })),
   );
 }
 

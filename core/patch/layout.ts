@@ -1,4 +1,4 @@
-import type { Crop } from '../crops';
+import { hasRounds, type Crop } from '../crops';
 import type { Bed, Plant, State } from '../ledger';
 import { growing, type Growing } from './garden';
 
@@ -56,11 +56,16 @@ export function nextPlantPlaces(
   }
 }
 
-/**
- * The plants that stand, in the order one walks past them: bed by bed from the nearest, along one row and back
- * along the next. A fixed order that a person can follow without a map.
- */
+/** The plants that stand and are worked by hand, in the order one walks past them. */
 export function walkOrder(state: State): Growing[] {
+  return standingOrder(state).filter(({ crop }) => hasRounds(crop));
+}
+
+/**
+ * All plants that stand, in the order one walks past them: bed by bed from the nearest, along one row and back along the next. A
+ * fixed order that a person can follow without a map.
+ */
+export function standingOrder(state: State): Growing[] {
   const byBed = new Map<string, Growing[]>();
   for (const plant of state.plants.values()) {
     if (plant.ended) continue;

@@ -42,7 +42,7 @@ export interface Covers {
 
 /**
  * A variety that stands alone of its species where insects are kept out needs no covers; a second one under cover changes that,
- * as it may share the house (common practice; domain.md 11). A net holds no pollen that flies: corn needs walls.
+ * as it may share the house (common practice). A net holds no pollen that flies: corn needs walls.
  */
 export function coversFor(state: State, each: Growing, date: LocalDate): Covers {
   const shelter = shelterOn(each.bed, date);

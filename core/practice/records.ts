@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { CROP_IDS } from '../crops';
+import { ROUND_CROP_IDS } from '../crops';
 import { EVENT_ID } from '../ids';
 import { isInstant } from '../time';
 import { SKILLS, type PracticeRecord } from './types';
@@ -12,7 +12,7 @@ const base = {
     .required(),
   by: Joi.string().max(80).allow('').required(),
   device: Joi.string().max(80).required(),
-  crop: Joi.valid(...CROP_IDS).required(),
+  crop: Joi.valid(...ROUND_CROP_IDS).required(),
 };
 
 const practised = Joi.object({

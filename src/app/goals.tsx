@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { cropOf } from '@core/crops';
+import { cropOf, hasRounds } from '@core/crops';
 import type { Stand, Variety } from '@core/ledger';
 import { NO_GOAL } from '@core/goals';
 import { useDraft } from '@/data/device/draft';
@@ -35,7 +35,7 @@ function AllGoals() {
   const stands = [...state.stands.values()].flatMap((stand) => {
     const variety = state.varieties.get(stand.variety);
     const lives = [...state.plants.values()].some((plant) => plant.stand === stand.id && !plant.ended);
-    return variety && lives ? [{ stand, variety }] : [];
+    return variety && lives && hasRounds(cropOf(variety.crop)) ? [{ stand, variety }] : [];
   });
   // A question comes before the answers that hang on it; once answered it stands aside.
   const asked = patch !== null && patch.frostOn === null && sums.length > 0;

@@ -21,6 +21,7 @@ import { OutlookCard } from '@/ui/today/OutlookCard';
 import { GoalsCard } from '@/ui/today/GoalsCard';
 import { OtherRounds } from '@/ui/today/OtherRounds';
 import { TakeAlong } from '@/ui/today/TakeAlong';
+import { IdleCard } from '@/ui/today/IdleCard';
 import { KitchenCard } from '@/ui/today/KitchenCard';
 import { RoundCard } from '@/ui/today/RoundCard';
 import { TonightCard } from '@/ui/today/TonightCard';
@@ -47,7 +48,6 @@ function Today() {
   const unmarked = useMemo(() => marksMissing(state).length, [state]);
   const hour12 = prefs.clock === '12';
   const first = rounds[0];
-  const standing = order.length;
   const ownRounds = order.some(
     ({ crop, stand }) => stand.reason !== 'fruit' && (crop.family === 'corn' || stand.reason === 'cross'),
   );
@@ -174,19 +174,7 @@ function Today() {
       <OtherRounds morning={morning} />
       <WeatherCard bloomDay={morning} />
       <SeenNow spreadMin={morning.spreadMin} />
-      {first || kitchen.length > 0 || ownRounds ? null : standing === 0 ? (
-        <Card>
-          <Txt size="heading">Nothing grows here yet</Txt>
-          <Txt>Add a bed and its plants, and what to do each day begins here.</Txt>
-          <Button title="Add plants" look="main" onPress={() => router.navigate('/patch')} />
-        </Card>
-      ) : (
-        <Card>
-          <Txt size="heading">Nothing to do today</Txt>
-          <Txt>{`${plural(standing, 'plant')} here, and in this season nothing should flower in the open. Do they stand indoors or in a closed house? Say so in Patch, under Cover, or note a flower when you see one.`}</Txt>
-          <Button title="Go to Patch" onPress={() => router.navigate('/patch')} />
-        </Card>
-      )}
+      {first || kitchen.length > 0 || ownRounds ? null : <IdleCard worked={order.length} />}
       {rounds.slice(1).map((round) => (
         <Later
           key={`${round.kind}${round.date}`}

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { catalogue, CROP_IDS, sexesOf, type Crop, type CropId, type Sex } from '@core/crops';
+import { catalogue, sexesOf, type Crop, type CropId, type Sex } from '@core/crops';
 import { growing, walkOrder } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
 import { Button, Tile, Tiles } from '@/ui/controls';
@@ -15,9 +15,7 @@ function KeyPage() {
   const { plant, crop } = useLocalSearchParams<{ plant?: string; crop?: string }>();
   const { state } = useGarden();
   const router = useRouter();
-  const [chosen, setChosen] = useState<CropId | null>(
-    CROP_IDS.includes(crop as CropId) ? (crop as CropId) : null,
-  );
+  const [chosen, setChosen] = useState<CropId | null>(catalogue.find(({ id }) => id === crop)?.id ?? null);
   const found = plant ? growing(state, plant) : null;
   const leave = () => (found ? router.replace('/walk') : router.replace('/'));
   if (found) return <KeyRun key={found.plant.id} crop={found.crop} growing={found} onLeave={leave} />;

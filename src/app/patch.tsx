@@ -12,7 +12,7 @@ import {
   shelterOn,
   type Growing,
 } from '@core/patch';
-import { cropOf } from '@core/crops';
+import { cropOf, hasRounds } from '@core/crops';
 import type { Bed, Stand, State } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
 import { Badge, Card, Icon, Button } from '@/ui/controls';
@@ -25,7 +25,7 @@ import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt, useColours, useIsWide } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
-import { healthWords, plural, reasonWords, shelterWords } from '@/ui/words';
+import { healthWords, plural, quietWords, reasonText, shelterWords } from '@/ui/words';
 
 /** What grows where: beds, stands, plants, with counts. */
 function PatchPage() {
@@ -155,7 +155,7 @@ function StandRows({ stand }: { stand: Stand }) {
         <View style={{ flex: 1 }}>
           <Txt size="strong">{variety.name}</Txt>
           <Txt size="label" tone="muted">
-            {cropOf(variety.crop).name} · for {reasonWords[stand.reason]} · {count}
+            {cropOf(variety.crop).name} · for {reasonText(cropOf(variety.crop), stand.reason)} · {count}
           </Txt>
         </View>
         <Button
@@ -167,7 +167,12 @@ function StandRows({ stand }: { stand: Stand }) {
         />
       </View>
       {editing ? <StandEditSheet stand={stand} variety={variety} onClose={() => setEditing(false)} /> : null}
-      {living[0] ? <CoverAdvice growing={living[0]} /> : null}
+      {hasRounds(cropOf(variety.crop)) ? null : (
+        <Txt size="label" tone="muted">
+          {quietWords(cropOf(variety.crop))}
+        </Txt>
+      )}
+      {living[0] && hasRounds(living[0].crop) ? <CoverAdvice growing={living[0]} /> : null}
       {(ended ? plants : living).map((each) => (
         <PlantRow key={each.plant.id} growing={each} />
       ))}
@@ -195,7 +200,7 @@ function PlantRow({ growing: { plant, crop, variety } }: { growing: Growing }) {
   const counted = plant.tallies.reduce((sum, tally) => sum + tally.flowers, 0);
   const set = count('set');
   const words = [
-    set > 0 || counted === 0 ? `${set} set` : null,
+    set > 0 || (counted === 0 && hasRounds(crop)) ? `${set} set` : null,
     waiting > 0 ? `${waiting} waiting` : null,
     count('not-looked-at') > 0 ? `${count('not-looked-at')} not looked at` : null,
     count('dropped') > 0 ? `${count('dropped')} dropped` : null,

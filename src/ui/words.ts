@@ -98,6 +98,9 @@ export const stageWords: Record<Stage, string> = {
   spent: 'spent',
 };
 export const reasonWords: Record<Reason, string> = { seed: 'pure seed', fruit: 'fruit', cross: 'a cross' };
+/** What a stand is grown for; a lettuce is no fruit. */
+export const reasonText = (crop: Crop, reason: Reason): string =>
+  crop.family === 'quiet' && reason === 'fruit' ? 'the kitchen' : reasonWords[reason];
 export const shelterWords: Record<Shelter, string> = {
   tunnel: 'a tunnel',
   net: 'a net',
@@ -122,6 +125,11 @@ export const fateWords: Record<Fate, string> = {
 /** What became of a flower, where fruit that needs no pollen says nothing about seed. */
 export function fateText(fate: Fate, { variety, crop }: Pick<Growing, 'variety' | 'crop'>): string {
   return fate === 'set' && setsByItself(crop, variety.system) ? 'set, seed unknown' : fateWords[fate];
+}
+/** Why a crop that selfs has no rounds, and what keeps its seed pure instead. */
+export function quietWords({ plural: name, isolationM }: Crop): string {
+  const apart = isolationM?.value;
+  return `Nothing to shut or to work: ${name} self before the flower opens. ${apart ? `For pure seed ${apart[0]} to ${apart[1]} m from other ${name} are enough.` : ''}`;
 }
 export const causeWords: Record<LossCause, string> = {
   'knocked-off': 'knocked off',

@@ -1,12 +1,12 @@
 import { useMemo, useState } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { malesToAFemale } from '@core/crops';
+import { hasRounds, malesToAFemale } from '@core/crops';
 import { growing, plantName, flowersOn, sexCount, type Growing } from '@core/patch';
 import { allTrials, fateOf, countSet, type Trial } from '@core/fruitset';
 import { useGarden } from '@/data/garden/garden';
 import { useOutlook } from '@/data/foresight/outlook';
 import { SetChart } from '@/ui/charts/SetChart';
-import { Badge, Card, Button } from '@/ui/controls';
+import { Badge, Card, Button, Notice } from '@/ui/controls';
 import { Runner } from '@/ui/drawings/Runner';
 import { FlowerCard } from '@/ui/patch/FlowerCard';
 import { ComingBuds } from '@/ui/patch/ComingBuds';
@@ -16,7 +16,7 @@ import { SetStats } from '@/ui/fruit/SetStats';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
-import { healthWords, plural } from '@/ui/words';
+import { healthWords, plural, quietWords } from '@/ui/words';
 
 /** One plant: its runner, its fruit, its history. */
 function PlantPage() {
@@ -74,34 +74,41 @@ function PlantPage() {
       side={
         <>
           {flower ? <FlowerCard flower={flower} growing={found} /> : null}
-          {plant.ended ? null : <ComingBuds growing={found} outlook={outlook} />}
+          {plant.ended || !hasRounds(crop) ? null : <ComingBuds growing={found} outlook={outlook} />}
           <PlantEdit growing={found} />
         </>
       }
     >
-      <Card style={{ padding: 4 }}>
-        <Runner
-          flowers={drawn}
-          crop={crop}
-          shape={variety.shape}
-          zone={place.zone}
-          chosen={chosen}
-          onChoose={(each) => setChosen(each.id === chosen ? null : each.id)}
-          summary={`${plantName(found)}: ${plural(drawn.length, 'flower')} from root to tip, ${fruit} set`}
-        />
-      </Card>
+      {hasRounds(crop) ? null : <Notice tone="leaf" text={quietWords(crop)} />}
+      {hasRounds(crop) || drawn.length > 0 ? (
+        <Card style={{ padding: 4 }}>
+          <Runner
+            flowers={drawn}
+            crop={crop}
+            shape={variety.shape}
+            zone={place.zone}
+            chosen={chosen}
+            onChoose={(each) => setChosen(each.id === chosen ? null : each.id)}
+            summary={`${plantName(found)}: ${plural(drawn.length, 'flower')} from root to tip, ${fruit} set`}
+          />
+        </Card>
+      ) : null}
       <Txt size="label" tone="muted">
-        {drawn.length === 0
-          ? 'Nothing recorded on this plant yet.'
-          : 'Females stand up, males hang down. Tap a node to see its story.'}
+        {!hasRounds(crop)
+          ? ''
+          : drawn.length === 0
+            ? 'Nothing recorded on this plant yet.'
+            : 'Females stand up, males hang down. Tap a node to see its story.'}
       </Txt>
       <SexLine growing={found} />
       <UndoLine />
-      <Card>
-        <Txt size="heading">Set and drop</Txt>
-        <SetStats count={own} />
-        <SetChart rows={rows} />
-      </Card>
+      {hasRounds(crop) ? (
+        <Card>
+          <Txt size="heading">Set and drop</Txt>
+          <SetStats count={own} />
+          <SetChart rows={rows} />
+        </Card>
+      ) : null}
     </Page>
   );
 }

@@ -8,7 +8,7 @@ import { useGarden } from '@/data/garden/garden';
 import { Card, Field, Button, Row, Sheet, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 import { HealthTiles } from './HealthTiles';
-import { causeWords, reasonWords } from '../words';
+import { causeWords, reasonText } from '../words';
 
 /** What can be said of the plant itself: its health, a note, another name, its end. */
 export function PlantEdit({ growing }: { growing: Growing }) {
@@ -42,7 +42,7 @@ export function PlantEdit({ growing }: { growing: Growing }) {
           {reasonsOf(growing.crop).map((each) => (
             <Tile
               key={each}
-              title={reasonWords[each]}
+              title={reasonText(growing.crop, each)}
               small
               chosen={growing.stand.reason === each}
               onPress={() => void record({ kind: 'reasonSet', subject: plant.id, reason: each })}

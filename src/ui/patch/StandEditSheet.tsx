@@ -1,11 +1,11 @@
 import { useState } from 'react';
-import { cropOf, FRUIT_SHAPES, reasonsOf, systemsOf } from '@core/crops';
+import { cropOf, FRUIT_SHAPES, hasRounds, reasonsOf, systemsOf } from '@core/crops';
 import type { Draft, Stand, Variety } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
 import { Field, Button, Sheet, Tile, Tiles } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
-import { reasonWords, systemWords } from '../words';
+import { reasonText, systemWords } from '../words';
 import { TraitTiles } from './TraitTiles';
 import { VarietyAdvice } from './VarietyAdvice';
 
@@ -100,11 +100,11 @@ export function StandEditSheet({
         </Tiles>
       ) : null}
       <TraitTiles crop={crop} traits={traits} onChange={setTraits} />
-      <Tiles question="Why pollinate by hand?">
+      <Tiles question={hasRounds(crop) ? 'Why pollinate by hand?' : 'What is it for?'}>
         {[...new Set([...reasonsOf(crop), stand.reason])].map((each) => (
           <Tile
             key={each}
-            title={reasonWords[each]}
+            title={reasonText(crop, each)}
             chosen={reason === each}
             onPress={() => setReason(each)}
             minWidth={90}

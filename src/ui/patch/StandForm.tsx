@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import {
-  catalogue,
+  hasRounds,
+  standCrops,
   cropOf,
   FRUIT_SHAPES,
   isEdible,
@@ -13,7 +14,7 @@ import type { Planting } from '@/data/forms/planting';
 import { Field, Notice, Stepper, Tile, Tiles } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
-import { systemNotes, systemWords } from '../words';
+import { systemNotes, systemWords, quietWords } from '../words';
 import { TraitTiles } from './TraitTiles';
 import { VarietyAdvice } from './VarietyAdvice';
 
@@ -35,6 +36,12 @@ const REASON_NOTES: readonly { value: Reason; title: string; note: string }[] = 
   { value: 'cross', title: 'A cross', note: 'father of another variety' },
 ];
 
+/** For a crop that needs no hand. */
+const QUIET_NOTES: typeof REASON_NOTES = [
+  { value: 'seed', title: 'Seed', note: 'kept apart from its kin' },
+  { value: 'fruit', title: 'The kitchen', note: 'to eat' },
+];
+
 /** What grows: crop, variety, shape of its ovary, how many plants, and why. */
 export function StandForm({
   value,
@@ -49,7 +56,7 @@ export function StandForm({
   return (
     <View style={{ gap: 12 }}>
       <Tiles question="Crop">
-        {catalogue.map(({ id, name, kinds }) => (
+        {standCrops.map(({ id, name, kinds }) => (
           <Tile
             key={id}
             title={name}
@@ -108,9 +115,10 @@ export function StandForm({
         most={200}
         onChange={(plants) => onChange({ plants })}
       />
-      <Tiles question="Why pollinate by hand?">
-        {REASON_NOTES.filter(({ value: reason }) => reasonsOf(crop).includes(reason)).map(
-          ({ value: reason, title, note }) => (
+      <Tiles question={hasRounds(crop) ? 'Why pollinate by hand?' : 'What is it for?'}>
+        {(hasRounds(crop) ? REASON_NOTES : QUIET_NOTES)
+          .filter(({ value: reason }) => reasonsOf(crop).includes(reason))
+          .map(({ value: reason, title, note }) => (
             <Tile
               key={reason}
               title={title}
@@ -119,10 +127,10 @@ export function StandForm({
               onPress={() => onChange({ reason })}
               minWidth={100}
             />
-          ),
-        )}
+          ))}
       </Tiles>
       <VarietyAdvice crop={crop} variety={value} reason={value.reason} />
+      {hasRounds(crop) ? null : <Notice tone="leaf" text={quietWords(crop)} />}
       {isEdible(crop) ? null : <Notice tone="brick" text={crop.caution} />}
     </View>
   );

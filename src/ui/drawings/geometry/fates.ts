@@ -5,6 +5,7 @@ import { lit, vineFoliage } from './foliage';
 import { hangingFruit, nightshadeFruit } from './nightshade';
 import { ovaryPath, skin } from './ovary';
 import { ellipse, filled, lined, mappedShapes, n, turned, type Shape, type Stuff } from './shapes';
+import { quietPlant } from './quiet';
 import { berry } from './strawberry';
 
 /** What a worked flower turns into. */
@@ -161,6 +162,8 @@ export function fateShapes(crop: CropId, fate: FateLook, shape: FruitShape, deta
         berry(fate === 'swelling' ? 44 : 74, fate === 'half-filled', fate === 'half-filled'),
         turned(50, 70, 180),
       );
+    case 'quiet':
+      return quietPlant(crop, true);
     case 'corn':
       if (fate === 'dropped') return [...earSide('spent', -1).shapes, CROSS];
       if (fate === 'swelling')

@@ -10,6 +10,7 @@ import {
 import { closureShapes, type ClosureState } from './closures';
 import { earOpened, earSide, tasselClose, tasselSide } from './corn';
 import { cucurbitInside, cucurbitSide } from './cucurbit';
+import { quietPlant } from './quiet';
 import { FATES, fateShapes, type FateLook } from './fates';
 import { nightshadeInside, nightshadeSide } from './nightshade';
 import type { Shape } from './shapes';
@@ -92,6 +93,8 @@ function sideParts(
       return { shapes: nightshadeSide(crop, stage, fullness, detail), base: 102, top: 42 };
     case 'strawberry':
       return { shapes: strawberrySide(stage, fullness, detail), base: 94, top: 48 };
+    case 'quiet':
+      return { shapes: quietPlant(crop, false), base: 90, top: 40 };
     case 'cucurbit':
       return cucurbitSide(crop, sex, stage, shape, fullness, { cut, detail });
   }

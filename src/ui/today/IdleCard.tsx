@@ -1,0 +1,33 @@
+import { useMemo } from 'react';
+import { useRouter } from 'expo-router';
+import { standingOrder } from '@core/patch';
+import { useGarden } from '@/data/garden/garden';
+import { Button, Card } from '../controls';
+import { Txt } from '../theme';
+import { plural } from '../words';
+
+/** A day without a round, and why there is none. `worked`: plants that stand here and are pollinated by hand. */
+export function IdleCard({ worked }: { worked: number }) {
+  const { state } = useGarden();
+  const router = useRouter();
+  const standing = useMemo(() => standingOrder(state).length, [state]);
+  if (standing === 0)
+    return (
+      <Card>
+        <Txt size="heading">Nothing grows here yet</Txt>
+        <Txt>Add a bed and its plants, and what to do each day begins here.</Txt>
+        <Button title="Add plants" look="main" onPress={() => router.navigate('/patch')} />
+      </Card>
+    );
+  return (
+    <Card>
+      <Txt size="heading">Nothing to do today</Txt>
+      <Txt>
+        {worked === 0
+          ? `${plural(standing, 'plant')} here, all of kinds that self in a shut flower: there is nothing to shut or to work.`
+          : `${plural(worked, 'plant')} here, and in this season nothing should flower in the open. Do they stand indoors or in a closed house? Say so in Patch, under Cover, or note a flower when you see one.`}
+      </Txt>
+      <Button title="Go to Patch" onPress={() => router.navigate('/patch')} />
+    </Card>
+  );
+}

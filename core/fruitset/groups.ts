@@ -13,10 +13,15 @@ export function groupTrials(state: State, zone: string): Trial[] {
   ];
 }
 
-/** Whether a count takes in a plant's tally of a day: what hands did on a plant (or its whole stand) is of the same flowers. */
-export function takesIn({ plant, from, to, how }: GroupView, tallied: PlantId, on: LocalDate): boolean {
+/** Whether a count speaks of a plant's tally of a day: what hands did on a plant (or its whole stand) is of the same flowers. */
+export function covers({ plant, from, to, how }: GroupView, tallied: PlantId, on: LocalDate): boolean {
   const byHand = how !== 'insects' && how !== 'before';
   return byHand && (plant === null || plant === tallied) && from <= on && on <= to;
+}
+
+/** Whether it is their verdict, too: a look before the day for that leaves them waiting. */
+export function takesIn(counted: GroupView, tallied: PlantId, on: LocalDate): boolean {
+  return !counted.early && covers(counted, tallied, on);
 }
 
 function group(
@@ -68,7 +73,9 @@ function groupsOf(state: State, stand: Stand): Trial[] {
   const variety = state.varieties.get(stand.variety);
   if (!variety) return [];
   const crop = cropOf(variety.crop);
-  return stand.groups.map(({ event, by, plant, from, to, how, worked, set, bent }) => ({
+  // An early look is no verdict: its flowers are still their tallies.
+  const verdicts = stand.groups.filter(({ early }) => !early);
+  return verdicts.map(({ event, by, plant, from, to, how, worked, set, bent }) => ({
     ...group({ stand, variety, crop }, from, to),
     id: event,
     plant,

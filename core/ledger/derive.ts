@@ -127,8 +127,8 @@ export function deriveStand(id: string, events: readonly LedgerEvent[]): Stand |
     else if (event.kind === 'goalSet') goal = event.goal;
     else if (event.kind === 'clockNoted') clock.push({ at: event.at, what: event.what });
     else if (event.kind === 'groupCounted') {
-      const { at, by, plant, from, to, how, worked, set, bent } = event;
-      groups.push({ event: event.id, at, by, plant, from, to, how, worked, set, bent });
+      const { at, by, plant, from, to, how, worked, set, bent, early = false } = event;
+      groups.push({ event: event.id, at, by, plant, from, to, how, worked, set, bent, early });
     }
   }
   return stand && { ...stand, goal, reason: reason ?? stand.reason };

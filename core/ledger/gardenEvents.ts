@@ -154,6 +154,8 @@ export interface GroupCounted extends Recorded<'groupCounted'> {
   readonly set: number;
   /** `null`: nobody looked at their shape. */
   readonly bent: number | null;
+  /** A look before the verdict day: how they stand, and no verdict. Since version 7. */
+  readonly early?: boolean;
 }
 /** Fruits picked without a record of each. Since version 6. */
 export interface FruitsPicked extends Recorded<'fruitsPicked'> {

@@ -224,6 +224,7 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
     worked: count.min(1).max(100_000).required(),
     set: count.max(100_000).required(),
     bent: count.max(100_000).allow(null).required(),
+    early: Joi.boolean().optional(),
   }),
   fruitsPicked: () => ({
     stand: id('stand'),

@@ -81,7 +81,8 @@ export interface Variety {
   readonly event: EventId;
 }
 /** A counted group of flowers, as it was entered. */
-export type GroupView = Omit<GroupCounted, 'id' | 'v' | 'device' | 'kind' | 'stand'> & {
+export type GroupView = Omit<GroupCounted, 'id' | 'v' | 'device' | 'kind' | 'stand' | 'early'> & {
+  readonly early: boolean;
   readonly event: EventId;
 };
 /** Fruits picked and counted. */

@@ -44,7 +44,10 @@ function Today() {
   const rounds = useMemo(() => nextRounds(state, place, now, weatherOf), [state, place, now, weatherOf]);
   const order = useMemo(() => walkOrder(state), [state]);
   const owed = useMemo(() => looksDue(state, place.zone, today), [state, place.zone, today]);
-  const counts = useMemo(() => countsDue(state, place.zone, today), [state, place.zone, today]);
+  const counts = useMemo(
+    () => countsDue(state, place.zone, today).filter(({ early }) => !early),
+    [state, place.zone, today],
+  );
   const unmarked = useMemo(() => marksMissing(state).length, [state]);
   const hour12 = prefs.clock === '12';
   const first = rounds[0];

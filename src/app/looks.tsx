@@ -35,7 +35,8 @@ function Looks() {
     () => marksMissing(state).filter(({ flower }) => !owed.some((each) => each.flower.id === flower.id)),
     [state, owed],
   );
-  const total = owed.length + counts.length + unmarked.length;
+  const owedCounts = counts.filter(({ early }) => !early);
+  const total = owed.length + owedCounts.length + unmarked.length;
   const half = Math.ceil(owed.length / 2);
   const rows = owed.map((each) => (
     <LookRow
@@ -56,13 +57,18 @@ function Looks() {
       {total === 0 ? (
         <Txt>{`Nothing more today. Worked flowers come up on the days when a look tells something: ${lookDays}.`}</Txt>
       ) : null}
-      {counts.map((due) => (
+      {owedCounts.map((due) => (
         <CountRow key={`${due.stand.id}/${due.from}/${due.to}`} due={due} />
       ))}
       {unmarked.map(({ flower, growing }) => (
         <MarkRow key={flower.id} flower={flower} growing={growing} />
       ))}
       {rows.slice(0, half)}
+      {counts
+        .filter(({ early }) => early)
+        .map((due) => (
+          <CountRow key={`${due.stand.id}/${due.from}/${due.to}/early`} due={due} />
+        ))}
       <CauseSheet
         open={asking !== null}
         title={asking ? `${plantNameOf(state, asking.flower)}: what happened?` : ''}

@@ -12,6 +12,7 @@ import { FlowerCard } from '@/ui/patch/FlowerCard';
 import { ComingBuds } from '@/ui/patch/ComingBuds';
 import { PlantEdit } from '@/ui/patch/PlantEdit';
 import { gated } from '@/ui/Gate';
+import { CountedHere } from '@/ui/fruit/CountedHere';
 import { SetStats } from '@/ui/fruit/SetStats';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
@@ -101,6 +102,7 @@ function PlantPage() {
             : 'Females stand up, males hang down. Tap a node to see its story.'}
       </Txt>
       <SexLine growing={found} />
+      <CountedHere growing={found} />
       <UndoLine />
       {hasRounds(crop) ? (
         <Card>

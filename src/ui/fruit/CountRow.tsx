@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { CountDue } from '@core/fruitset';
+import { plantName } from '@core/patch';
 import { shortDayText } from '@core/time';
 import { useRecording } from '@/data/garden/useRecording';
 import { Badge, Button, Card, Notice, Row } from '../controls';
@@ -11,17 +12,28 @@ import { WholeNumber } from './WholeNumber';
 /** Flowers that were worked and counted: of about so many, how many grow, and how many of these are bent? */
 export function CountRow({ due }: { due: CountDue }) {
   const { busy, problem, save } = useRecording();
-  const { growing, stand, from, to, worked, how, byPlant, day } = due;
+  const { growing, stand, plant, from, to, worked, how, byPlant, day, early } = due;
   const [set, setSet] = useState<number | null>(null);
   const [bent, setBent] = useState<number | null>(null);
   const days = from === to ? shortDayText(from) : `${shortDayText(from)} to ${shortDayText(to)}`;
   const keep = () =>
-    save({ kind: 'groupCounted', stand: stand.id, plant: null, from, to, how, worked, set: set ?? 0, bent });
+    save({
+      kind: 'groupCounted',
+      stand: stand.id,
+      plant,
+      from,
+      to,
+      how,
+      worked,
+      set: set ?? 0,
+      bent,
+      ...(early ? { early } : {}),
+    });
   return (
     <Card>
       <View style={{ flexDirection: 'row', gap: 10, alignItems: 'center' }}>
         <View style={{ flex: 1 }}>
-          <Txt size="strong">{growing.variety.name}</Txt>
+          <Txt size="strong">{plant ? plantName(growing) : growing.variety.name}</Txt>
           <Txt size="label" tone="muted">
             {growing.bed.name} · {toolWords[how]} · {days}
           </Txt>
@@ -29,7 +41,12 @@ export function CountRow({ due }: { due: CountDue }) {
         <Badge text={`day ${day}`} tone="pollen" />
       </View>
       {problem ? <Notice tone="brick" text={problem} /> : null}
-      <Txt>{`About ${plural(worked, 'flower')} worked on ${plural(byPlant.size, 'plant')}. How many of them grow now? Those that fell or yellowed do not.`}</Txt>
+      <Txt>{`About ${plural(worked, 'flower')} worked${plant ? '' : ` on ${plural(byPlant.size, 'plant')}`}. How many of them grow now? Those that fell or yellowed do not.`}</Txt>
+      {early ? (
+        <Txt size="label" tone="muted">
+          {`An early look, and it may be left: the verdict comes on day ${growing.crop.verdictDay.value}.`}
+        </Txt>
+      ) : null}
       <WholeNumber
         label={`${growing.variety.name}: how many grow`}
         value={set}
@@ -45,7 +62,7 @@ export function CountRow({ due }: { due: CountDue }) {
       <Row>
         <Button title="All of them grow" small disabled={busy} onPress={() => setSet(worked)} />
         <Button
-          title="Keep the count"
+          title={early ? 'Keep the look' : 'Keep the count'}
           look="main"
           small
           disabled={set === null || (bent !== null && bent > set)}

@@ -1,4 +1,4 @@
-import type { Crop, Tool } from './types';
+import type { Crop, Reason, Tool } from './types';
 
 /** Whether its anthers are joined in a cone that sheds inwards and can be pulled off whole: tomato and potato. */
 export function hasCone(crop: Crop): boolean {
@@ -61,6 +61,31 @@ export function kitchenTools(crop: Crop): readonly Tool[] {
 /** What a crop is usually worked with for the kitchen. */
 export function kitchenTool(crop: Crop): Tool {
   return kitchenTools(crop)[0] ?? 'brush';
+}
+
+/** Visits with a brush that a mother laid bare for a cross gets (common practice: 3-4 times on its day). */
+export const VISITS_A_DAY = 4;
+/** Minutes of a visit after the first: pollen on, bag on again [M]. */
+const LATER_VISIT_MIN = 1.5;
+
+/**
+ * Minutes that a female takes besides her first visit: a mother of a cross is dabbed again, unless the father's cone stays on her.
+ * @example laterVisits(cropOf('pepper'), 'cross', 'brush') // 4.5: three more, of a minute and a half
+ */
+export function laterVisits(crop: Crop, reason: Reason, tool: Tool): number {
+  const dabbed = reason === 'cross' && crop.flowers.perfect !== undefined && tool !== 'anthers';
+  return dabbed ? (VISITS_A_DAY - 1) * LATER_VISIT_MIN : 0;
+}
+
+/** From this day of corn on the gaps of an ear that was only shaken over show (common practice). */
+const EAR_DAY = 18;
+
+/**
+ * The day after pollination on which flowers that were counted together get their verdict.
+ * @example countDay(cropOf('corn')) // 18: before, the ear of a plant for the kitchen stays shut
+ */
+export function countDay(crop: Crop): number {
+  return crop.family === 'corn' ? EAR_DAY : crop.verdictDay.value;
 }
 
 /** How a fruit of the crop is marked for seed, so that the mark is still there at harvest (common practice). */

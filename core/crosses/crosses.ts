@@ -1,12 +1,10 @@
 import { gardenDay } from '../bloom';
-import type { Closure, Tool } from '../crops';
+import { VISITS_A_DAY, type Closure, type Tool } from '../crops';
 import type { Draft, Flower, Place, State } from '../ledger';
 import { walkOrder, type Growing } from '../patch';
 import { fitForSeed } from '../purity';
 import { addDays, localDateOf, type LocalDate } from '../time';
 
-/** Visits with a brush that one mother gets on a day (common practice: 3-4 times). */
-export const VISITS_A_DAY = 4;
 /** Hours between two of them [M]. */
 export const HOURS_BETWEEN = 3;
 /** A stigma laid bare takes pollen for about so many days, where the catalogue says nothing [M]. */

@@ -1,4 +1,4 @@
-import type { Crop, Tool } from '../crops';
+import { countDay, type Crop, type Tool } from '../crops';
 import type { PlantId } from '../ids';
 import type { GroupView, Stand, State } from '../ledger';
 import { growing, type Growing } from '../patch';
@@ -62,7 +62,7 @@ export function countsDue(
       const age = daysBetween(on, today);
       if (age > ripeDay(each.crop) || groups.some((counted) => takesIn(counted, plant.id, on))) continue;
       const counted = { growing: each, on, flowers, tool };
-      if (age >= each.crop.verdictDay.value) put(verdicts, counted);
+      if (age >= countDay(each.crop)) put(verdicts, counted);
       else if (lookOwed(each.crop, age, groups, plant.id, on, zone)) put(looks, counted);
     }
   }

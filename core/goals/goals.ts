@@ -1,5 +1,5 @@
-import { kitchenTool, middleOf, seedsPerGram, type Crop } from '../crops';
-import { kitchenPace, ratesOf, workTime, type Rate } from '../fruitset';
+import { kitchenTool, laterVisits, middleOf, seedsPerGram, type Crop } from '../crops';
+import { kitchenPace, lastTool, ratesOf, workTime, type Rate } from '../fruitset';
 import type { Goal, Place, Plant, Stand, State, Variety } from '../ledger';
 import { coversFor, growing, openingOn, plantsOfStand } from '../patch';
 import { addDays, daysBetween, type LocalDate } from '../time';
@@ -119,7 +119,7 @@ export function goalSum(
     malesPerFemale: males,
     marks: forSeed.pollinations,
     brushes: pollinations > 0 ? 1 : 0,
-    minutes: Math.round(minutesFor(state, crop, forSeed, forKitchen) + shutting.minutes),
+    minutes: Math.round(minutesFor(state, crop, stand, forSeed, forKitchen) + shutting.minutes),
     ...left,
     perMorning: flowering,
     standing: standingOf({
@@ -153,9 +153,10 @@ function halvesOf(
 }
 
 /** Minutes of pollinating still to come, each half at its own pace. */
-function minutesFor(state: State, crop: Crop, forSeed: GoalPart, forKitchen: GoalPart): number {
+function minutesFor(state: State, crop: Crop, stand: Stand, forSeed: GoalPart, forKitchen: GoalPart): number {
   return (
-    forSeed.pollinations * workTime(state, crop).minutes +
+    forSeed.pollinations *
+      (workTime(state, crop).minutes + laterVisits(crop, stand.reason, lastTool(state, crop))) +
     (forKitchen.pollinations * kitchenPace(state, crop.id, kitchenTool(crop)).seconds) / 60
   );
 }

@@ -1,7 +1,8 @@
 import { cropOf, daysToEatOf } from '../crops';
-import type { Place, Stand, State } from '../ledger';
-import { mainPatch, plantsOfStand } from '../patch';
+import type { Flower, Place, Stand, State } from '../ledger';
+import { mainPatch, plantsOfStand, shelterOn } from '../patch';
 import { usualFrost } from '../sky';
+import { daysToRipenBy } from './ripening';
 import { addDays, localDateOf, type LocalDate } from '../time';
 
 /** said: the grower's own date. guess: from the latitude. unknown: nobody said, and the latitude tells nothing. */
@@ -102,7 +103,7 @@ const RIPENS_INDOORS_FROM_DAYS = 40;
 
 /**
  * Until when a pollination of a stand still brings ripe seed (or fruit to eat): the day wanted or the first frost, less the late end
- * of the crop's days to ripe; squash for seed may finish indoors. Common practice.
+ * of the crop's days to ripe, longer in the cool of autumn; squash for seed may finish indoors. Common practice.
  */
 export function lastUseful(
   state: State,
@@ -123,6 +124,37 @@ export function lastUseful(
   const late = ripens.value[1];
   // A frost only ends it outdoors; by a day that was wanted it must be ripe.
   const indoors = by === null && forSeed && crop.id.startsWith('squash');
-  const days = indoors ? Math.min(late, RIPENS_INDOORS_FROM_DAYS) : late;
+  const days = indoors
+    ? Math.min(late, RIPENS_INDOORS_FROM_DAYS)
+    : ripeningDays(state, place, stand, until, late);
   return { on: addDays(until, -days), until, said };
+}
+
+/** Days to ripe on the plant; under a roof the air outside says nothing of how warm it is. */
+function ripeningDays(state: State, place: Place, stand: Stand, until: LocalDate, usualDays: number): number {
+  const bed = state.beds.get(stand.bed);
+  const roof = bed && shelterOn(bed, until)?.shelter;
+  const warm = roof === 'tunnel' || roof === 'closed-house' || roof === 'indoors';
+  return warm ? usualDays : daysToRipenBy(place, until, usualDays);
+}
+
+/** A pollination for seed that came too late to ripen, and the day it would have had to come by. */
+export interface TooLate {
+  readonly by: LocalDate;
+  readonly until: LocalDate;
+}
+
+/** Whether seed of this flower can't ripen in time by a day that somebody said; `null`: it can, or nobody knows. */
+export function tooLateForSeed(
+  state: State,
+  place: Place,
+  flower: Flower,
+  stand: Stand,
+  today: LocalDate,
+): TooLate | null {
+  const worked = flower.pollinations.filter(({ purpose }) => purpose === 'seed').at(-1);
+  if (!worked || flower.lost) return null;
+  const { on, until, said } = lastUseful(state, place, stand, today, true);
+  const late = said && on !== null && until !== null && localDateOf(Date.parse(worked.at), place.zone) > on;
+  return late ? { by: on, until } : null;
 }

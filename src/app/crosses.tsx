@@ -1,9 +1,9 @@
 import { useMemo, useState } from 'react';
 import { useRouter } from 'expo-router';
-import { closuresFor, hasCone, type Crop } from '@core/crops';
+import { closuresFor, hasCone, VISITS_A_DAY, type Crop } from '@core/crops';
 import type { Flower } from '@core/ledger';
 import { plantName, walkOrder, type Growing } from '@core/patch';
-import { crossDay, visitDrafts, VISITS_A_DAY, type Mother } from '@core/crosses';
+import { crossDay, visitDrafts, type Mother } from '@core/crosses';
 import { workSteps } from '@core/rounds';
 import { clockText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';

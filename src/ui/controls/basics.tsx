@@ -143,11 +143,13 @@ export interface StepperProps {
   readonly unset?: boolean;
   readonly least: number;
   readonly most: number;
+  /** What one press adds or takes away. */
+  readonly step?: number;
   readonly onChange: (value: number) => void;
 }
 
 /** A number without typing. */
-export function Stepper({ label, value, unset = false, least, most, onChange }: StepperProps) {
+export function Stepper({ label, value, unset = false, least, most, step = 1, onChange }: StepperProps) {
   return (
     <View style={styles.stepper} role="group" aria-label={`${label}: ${unset ? 'not given' : value}`}>
       <Txt size="label" tone="muted" style={styles.grow}>
@@ -155,20 +157,20 @@ export function Stepper({ label, value, unset = false, least, most, onChange }: 
       </Txt>
       <Button
         title="−"
-        label={`${label}: one less`}
+        label={`${label}: ${step === 1 ? 'one' : step} less`}
         small
         disabled={!unset && value <= least}
-        onPress={() => onChange(unset ? value : value - 1)}
+        onPress={() => onChange(unset ? value : Math.max(least, value - step))}
       />
       <Txt size="heading" style={styles.stepValue} aria-live="polite">
         {unset ? '–' : value}
       </Txt>
       <Button
         title="+"
-        label={`${label}: one more`}
+        label={`${label}: ${step === 1 ? 'one' : step} more`}
         small
         disabled={!unset && value >= most}
-        onPress={() => onChange(unset ? value : value + 1)}
+        onPress={() => onChange(unset ? value : Math.min(most, value + step))}
       />
     </View>
   );

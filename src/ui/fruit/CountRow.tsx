@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { countDay } from '@core/crops';
 import type { CountDue } from '@core/fruitset';
 import { plantName } from '@core/patch';
 import { shortDayText } from '@core/time';
@@ -15,6 +16,7 @@ export function CountRow({ due }: { due: CountDue }) {
   const { growing, stand, plant, from, to, worked, how, byPlant, day, early } = due;
   const [set, setSet] = useState<number | null>(null);
   const [bent, setBent] = useState<number | null>(null);
+  const corn = growing.crop.family === 'corn';
   const days = from === to ? shortDayText(from) : `${shortDayText(from)} to ${shortDayText(to)}`;
   const keep = () =>
     save({
@@ -41,26 +43,31 @@ export function CountRow({ due }: { due: CountDue }) {
         <Badge text={`day ${day}`} tone="pollen" />
       </View>
       {problem ? <Notice tone="brick" text={problem} /> : null}
-      <Txt>{`About ${plural(worked, 'flower')} worked${plant ? '' : ` on ${plural(byPlant.size, 'plant')}`}. How many of them grow now? Those that fell or yellowed do not.`}</Txt>
+      <Txt>{`About ${plural(worked, 'flower')} worked${plant ? '' : ` on ${plural(byPlant.size, 'plant')}`}. ${corn ? 'How many ears fill? Feel through the husk, and open one or two only.' : 'How many of them grow now? Those that fell or yellowed do not.'}`}</Txt>
       {early ? (
         <Txt size="label" tone="muted">
-          {`An early look, and it may be left: the verdict comes on day ${growing.crop.verdictDay.value}.`}
+          {`An early look, and it may be left: the verdict comes on day ${countDay(growing.crop)}.`}
         </Txt>
       ) : null}
       <WholeNumber
-        label={`${growing.variety.name}: how many grow`}
+        label={`${growing.variety.name}: how many ${corn ? 'fill' : 'grow'}`}
         value={set}
         most={worked}
         onChange={setSet}
       />
       <WholeNumber
-        label={`${growing.variety.name}: of these bent or small (may be left out)`}
+        label={`${growing.variety.name}: of these ${corn ? 'with gaps' : 'bent or small'} (may be left out)`}
         value={bent}
         most={set ?? worked}
         onChange={setBent}
       />
       <Row>
-        <Button title="All of them grow" small disabled={busy} onPress={() => setSet(worked)} />
+        <Button
+          title={corn ? 'All of them fill' : 'All of them grow'}
+          small
+          disabled={busy}
+          onPress={() => setSet(worked)}
+        />
         <Button
           title={early ? 'Keep the look' : 'Keep the count'}
           look="main"

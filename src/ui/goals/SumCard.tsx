@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { VISITS_A_DAY } from '@core/crops';
 import type { GoalPart, GoalSum } from '@core/goals';
 import { shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
@@ -21,7 +22,13 @@ export function SumCard({ sum }: { sum: GoalSum }) {
     ...(sum.forSeed.pollinations > 0
       ? shuttingRows(sum, prefs.units, state.varieties.get(sum.goal.fatherVariety ?? '')?.name ?? null)
       : []),
-    ['Time', `${sum.minutes} min`, 'in all, evenings and mornings'] as const,
+    [
+      'Time',
+      `${sum.minutes} min`,
+      sum.stand.reason === 'cross' && sum.crop.flowers.perfect
+        ? `in all; a mother dabbed with a brush is visited ${VISITS_A_DAY} times`
+        : 'in all, evenings and mornings',
+    ] as const,
     ...(sum.morningsLeft === null
       ? []
       : [

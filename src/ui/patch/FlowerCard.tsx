@@ -1,7 +1,8 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { isEdible, reasonsOf } from '@core/crops';
 import { expectOn, fateOf, workedOn } from '@core/fruitset';
+import { tooLateForSeed } from '@core/goals';
 import {
   LOOK_RESULTS,
   standings,
@@ -37,6 +38,10 @@ export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growi
   const day = day0 ? daysBetween(day0, today) : null;
   const story = standings(state.log.get(flower.id) ?? []).filter(
     ({ event }) => event.kind !== 'withdrawn' && event.kind !== 'corrected',
+  );
+  const late = useMemo(
+    () => tooLateForSeed(state, place, flower, growing.stand, today),
+    [state, place, flower, growing.stand, today],
   );
   const us = prefs.units === 'us';
   const typed = Number(size.replace(',', '.'));
@@ -74,6 +79,12 @@ export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growi
       </View>
       {reasonFor(flower, growing) !== 'fruit' && flower.shuttings.length + flower.pollinations.length > 0 ? (
         <FitnessLine flower={flower} />
+      ) : null}
+      {late ? (
+        <Notice
+          tone="pollen"
+          text={`Worked after ${shortDayText(late.by)}: its seed would not be ripe by ${shortDayText(late.until)}. It counts for the kitchen.`}
+        />
       ) : null}
       {story.length === 0 ? <Txt tone="muted">An old record: its entries are in the export.</Txt> : null}
       {story.map((standing) => {

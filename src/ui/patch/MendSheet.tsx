@@ -270,6 +270,15 @@ function PollinationFields({
           onChange={(count) => onChange({ lobes: count })}
         />
       ) : null}
+      <Stepper
+        label="Seconds it stood open"
+        value={event.openS ?? 40}
+        unset={event.openS === undefined}
+        least={0}
+        most={86_400}
+        step={10}
+        onChange={(openS) => onChange({ openS })}
+      />
       <Choice
         question="While it was open"
         options={['no', 'yes'] as const}

@@ -7,3 +7,4 @@ export * from './stopWork';
 export * from './card';
 export * from './progress';
 export * from './missed';
+export * from './contradictions';

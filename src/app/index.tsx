@@ -21,6 +21,7 @@ import { OutlookCard } from '@/ui/today/OutlookCard';
 import { GoalsCard } from '@/ui/today/GoalsCard';
 import { OtherRounds } from '@/ui/today/OtherRounds';
 import { TakeAlong } from '@/ui/today/TakeAlong';
+import { ContradictionCard } from '@/ui/today/ContradictionCard';
 import { IdleCard } from '@/ui/today/IdleCard';
 import { KitchenCard } from '@/ui/today/KitchenCard';
 import { RoundCard } from '@/ui/today/RoundCard';
@@ -173,6 +174,7 @@ function Today() {
       ) : null}
       {first?.kind === 'walk' ? <TonightCard plan={tonight} /> : null}
       {kitchen.length > 0 && !kitchenLeads ? kitchenCard : null}
+      <ContradictionCard />
       <LeftCard />
       <OtherRounds morning={morning} />
       <WeatherCard bloomDay={morning} />

@@ -50,6 +50,7 @@ function Walk() {
       key={here.plant.id}
       growing={here}
       tonight={tonight?.plants.find(({ growing }) => growing.plant.id === here.plant.id) ?? null}
+      planKnown={tonight !== null}
       over={`Plant ${index + 1} of ${walk.plants.length} · ${here.bed.name} · ${clockText(now, place.zone, prefs.clock === '12')}`}
       side={<WalkList walk={walk} index={index} onGo={go} />}
       onBack={index === 0 ? null : () => go(index - 1)}

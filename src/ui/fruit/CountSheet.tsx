@@ -31,7 +31,7 @@ export function CountSheet({ onClose }: { onClose: () => void }) {
   const crop = chosen?.crop;
   const dates =
     !isLocalDate(from) || !isLocalDate(to)
-      ? 'Write the day as year-month-day: 2026-07-01'
+      ? `Write the day as year-month-day: ${today}`
       : to < from
         ? 'The last day is before the first'
         : to > today

@@ -18,7 +18,7 @@ export function ShelterSheet({ bed, onClose }: { bed: Bed; onClose: () => void }
   const [lamp, setLamp] = useState<number | null>(now?.lampHours ?? null);
   const [from, setFrom] = useState(today);
   const [to, setTo] = useState(now?.to ?? '');
-  const day = 'Write the day as year-month-day: 2026-05-20';
+  const day = `Write the day as year-month-day: ${today}`;
   const wrong = isLocalDate(from) ? null : day;
   const wrongEnd =
     to.trim() === ''

@@ -59,6 +59,8 @@ export interface WalkPlantProps {
   readonly growing: Growing;
   /** What the plan wants shut on this plant; `null` = nothing, or not known yet. */
   readonly tonight: PlantTonight | null;
+  /** Whether there is a plan for tonight at all. */
+  readonly planKnown: boolean;
   readonly over: string;
   readonly side: ReactNode;
   /** `null` on the first and the last plant. */
@@ -73,6 +75,7 @@ export interface WalkPlantProps {
 export function WalkPlant({
   growing,
   tonight: plan,
+  planKnown,
   over,
   side,
   onBack,
@@ -215,6 +218,9 @@ export function WalkPlant({
       <CoverAdvice growing={growing} />
       <LastUsefulNotice growing={growing} />
       {plan ? <PlannedHere plan={plan} /> : null}
+      {planKnown && !plan && tonight.some(({ shuttings }) => shuttings.length > 0) ? (
+        <Notice tone="leaf" text="Done here: the plan wants nothing more of this plant tonight." />
+      ) : null}
       <AwaitedCard
         awaited={awaited}
         forFruit={forFruit}

@@ -1,0 +1,100 @@
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import type { LedgerEvent, State } from '@core/ledger';
+import { contradictions, type Contradiction } from '@core/rounds';
+import { clockText, localDateOf, shortDayText } from '@core/time';
+import { useGarden } from '@/data/garden/garden';
+import { useRecording } from '@/data/garden/useRecording';
+import { Button, Card, Notice } from '../controls';
+import { entryWords } from '../entryWords';
+import { Txt, useColours } from '../theme';
+
+/** Shown at once; more wait behind them. */
+const SHOWN = 3;
+
+/** Entries of two devices that can't both be true, side by side, for a choice. Nothing where there are none. */
+export function ContradictionCard() {
+  const { state, place, today } = useGarden();
+  const found = useMemo(() => contradictions(state, place.zone, today), [state, place.zone, today]);
+  if (found.length === 0) return null;
+  return (
+    <Card>
+      <Txt size="heading">Which is true?</Txt>
+      <Txt tone="muted">
+        Two devices wrote down what can’t both be so. What you don’t keep stays in the log, taken back.
+      </Txt>
+      {found.slice(0, SHOWN).map((each) => (
+        <Choice key={each.entries.map(({ id }) => id).join()} contradiction={each} />
+      ))}
+      {found.length > SHOWN ? (
+        <Txt size="label" tone="muted">{`${found.length - SHOWN} more after these.`}</Txt>
+      ) : null}
+    </Card>
+  );
+}
+
+function Choice({ contradiction: { subject, entries } }: { contradiction: Contradiction }) {
+  const { state } = useGarden();
+  const colours = useColours();
+  const { busy, problem, save } = useRecording();
+  const [a, b] = entries;
+  return (
+    <View style={{ gap: 8, borderTopWidth: 1, borderTopColor: colours.rule, paddingTop: 8 }}>
+      {problem ? <Notice tone="brick" text={problem} /> : null}
+      <View style={{ flexDirection: 'row', gap: 10 }}>
+        {entries.map((entry) => {
+          const other = entry === a ? b : a;
+          return (
+            <View key={entry.id} style={{ flex: 1, gap: 6 }}>
+              <Said event={entry} />
+              <Button
+                title="This is true"
+                small
+                label={`This is true: ${said(state, entry)}, ${entry.by}`}
+                disabled={busy}
+                onPress={() =>
+                  void save({ kind: 'withdrawn', subject: subjectIn(other, subject), target: other.id })
+                }
+              />
+            </View>
+          );
+        })}
+      </View>
+      <Button
+        title="Both are true"
+        look="quiet"
+        small
+        disabled={busy}
+        onPress={() => void save({ kind: 'settled', subject, entries: [a.id, b.id] })}
+      />
+    </View>
+  );
+}
+
+/** Whose entry it is: that of a male used twice lies with the female. */
+function subjectIn(event: LedgerEvent, subject: Contradiction['subject']): Contradiction['subject'] {
+  return event.kind === 'pollinated' ? event.flower : subject;
+}
+
+function Said({ event }: { event: LedgerEvent }) {
+  const { state, place, prefs } = useGarden();
+  const at = Date.parse(event.at);
+  return (
+    <View style={{ flex: 1 }}>
+      <Txt>{said(state, event)}</Txt>
+      <Txt size="label" tone="muted">
+        {event.by}, {shortDayText(localDateOf(at, place.zone))}{' '}
+        {clockText(at, place.zone, prefs.clock === '12')}
+      </Txt>
+    </View>
+  );
+}
+
+/** What an entry says, in words. */
+function said(state: State, event: LedgerEvent): string {
+  if (event.kind === 'corrected')
+    return Object.entries(event.changes)
+      .map(([field, value]) => `${field}: ${typeof value === 'string' ? value : JSON.stringify(value)}`)
+      .join('; ');
+  return entryWords(state, [event]);
+}

@@ -9,3 +9,4 @@ export * from './closures';
 export * from './traits';
 export * from './methods';
 export * from './bearing';
+export * from './crossing';

@@ -22,7 +22,7 @@ const SEEDS_PER_G: Readonly<Record<CropId, Fact<Range> | null>> = {
   pepper: perGram(120, 180),
   aubergine: perGram(200, 250),
   potato: about(1200, 2000),
-  strawberry: null,
+  strawberry: about(1200, 2500),
   lettuce: about(600, 1200),
   bean: about(2, 5),
   pea: about(3, 6),

@@ -54,6 +54,8 @@ export function isEdible(crop: Crop): boolean {
 export function reasonsOf(crop: Crop): readonly Reason[] {
   // A flower that selfs while it is shut is crossed by few; what it takes is no work of this app.
   if (crop.family === 'quiet') return ['seed', 'fruit'];
+  // A strawberry’s seedlings are all new kinds: it is kept by runners, and its seed is only that of a cross.
+  if (crop.family === 'strawberry') return ['fruit', 'cross'];
   return REASONS.filter((reason) => (reason === 'fruit' ? isEdible(crop) : crop.daysToSeed !== null));
 }
 

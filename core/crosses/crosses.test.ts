@@ -1,7 +1,10 @@
+import fc from 'fast-check';
 import { gardenDay } from '../bloom';
 import type { FlowerId, PlantId } from '../ids';
+import { THREAD_COLOURS } from '../ledger';
 import { TestGarden } from '../testGarden';
-import { crossDay } from '.';
+import { addDays } from '../time';
+import { crossDay, freeThread, type CrossStand } from '.';
 import { kitchenRound } from '../kitchen';
 import { workSteps } from '../rounds';
 import { cropOf, kitchenTools } from '../crops';
@@ -24,7 +27,7 @@ function patch() {
   };
   const dab = (date: string, hour: number, flower: FlowerId, tool: 'brush' | 'anthers' = 'brush') =>
     garden.work(garden.time(date, hour), flower, [], { tool, shutAgain: 'mesh-bag' });
-  const day = (date = DAY) => crossDay(garden.state, garden.place, date);
+  const day = (date = DAY) => crossDay(garden.state, garden.place, date)[0] as CrossStand;
   return { garden, father, mother, opened, dab, day };
 }
 
@@ -32,17 +35,14 @@ test('father buds are bagged for tomorrow, two for each mother; bagged ones serv
   const { garden, father, opened, day } = patch();
   opened(9);
   const bud = garden.see(garden.time(DAY, 9, 30), father.plants[0] as PlantId, 'perfect', 'coloured');
-  expect(day()).toMatchObject({
-    fatherBagsWanted: 2,
-    fathersReady: [],
-    fathersToBag: [{ flower: { id: bud } }],
-  });
+  expect(day().father).toMatchObject({ wanted: 2, ready: [], bagged: [], toBag: [{ flower: { id: bud } }] });
   garden.write(garden.time(DAY, 10), { kind: 'flowerShut', flower: bud, closure: 'mesh-bag' });
-  expect(day().fathersReady).toEqual([]);
-  expect(day('2026-07-15').fathersReady).toHaveLength(1);
+  // Bagged today it stands on the list, and is wanted no more; its pollen serves from tomorrow.
+  expect(day().father).toMatchObject({ wanted: 1, ready: [], toBag: [], bagged: [{ flower: { id: bud } }] });
   // Tomato pollen lives up to five days, kept dry.
-  expect(day('2026-07-20').fathersReady).toHaveLength(1);
-  expect(day('2026-07-21').fathersReady).toEqual([]);
+  expect(day('2026-07-15').father?.ready).toMatchObject([{ goodUntil: '2026-07-20' }]);
+  expect(day('2026-07-20').father?.ready).toHaveLength(1);
+  expect(day('2026-07-21').father?.ready).toEqual([]);
 });
 
 test('a mother at the right stage is to be opened; green is too early, open too late', () => {
@@ -67,18 +67,23 @@ test('brush visits come three hours apart, four in all, by daylight only', () =>
   const { sunrise } = gardenDay(garden.place, '2026-07-15');
   expect(next).toBe(sunrise + 2.5 * HOUR);
   dab('2026-07-15', 9, flower);
-  expect(day('2026-07-15').mothers).toMatchObject([{ visits: 4, visitsToday: 1, nextAt: null }]);
+  // Four visits are enough: she waits, and is not lost from sight.
+  expect(day('2026-07-15')).toMatchObject({
+    mothers: [],
+    waiting: [{ visits: 4, visitsToday: 1, nextAt: null }],
+  });
 });
 
 test('the father’s cone over the stigma is one visit; after the days that its crop’s stigma lives it is past it', () => {
   const { opened, dab, day } = patch();
   const coned = opened(9);
   dab(DAY, 10, coned, 'anthers');
-  expect(day().mothers).toMatchObject([{ visits: 1, nextAt: null }]);
-  opened(11);
+  expect(day().waiting).toMatchObject([{ visits: 1, nextAt: null }]);
+  const never = opened(11);
   // A tomato stigma takes pollen for four days at the least.
-  expect(day('2026-07-18').mothers).toHaveLength(2);
-  expect(day('2026-07-19').mothers).toEqual([]);
+  expect(day('2026-07-18').mothers).toMatchObject([{ takesUntil: '2026-07-18' }]);
+  expect(day('2026-07-19')).toMatchObject({ mothers: [], lost: [{ flower: { id: never }, why: 'over' }] });
+  expect(day('2026-07-25').waiting).toHaveLength(1);
 });
 
 test('once fruit forms the bag comes off, and then the flower is done', () => {
@@ -86,16 +91,48 @@ test('once fruit forms the bag comes off, and then the flower is done', () => {
   const flower = opened(9);
   dab(DAY, 10, flower);
   garden.look(garden.time('2026-07-20', 9), flower, 'growing');
-  expect(day('2026-07-20').bagsOff.map(({ flower: { id } }) => id)).toEqual([flower]);
+  expect(day('2026-07-20').bagsOff.map((each) => each.flower.id)).toEqual([flower]);
   garden.write(garden.time('2026-07-20', 10), { kind: 'coverOff', flower });
-  expect(day('2026-07-20')).toMatchObject({ bagsOff: [], mothers: [] });
+  expect(day('2026-07-20')).toMatchObject({ bagsOff: [], mothers: [], waiting: [], lost: [] });
 });
 
-test('a cross without a father’s variety, or with one that grows no more, is asked for', () => {
+test('a cross without a father’s variety, or with one that grows no more, has no father’s side', () => {
   const { garden, father, mother, day } = patch();
-  expect(day().withoutFather).toEqual([]);
+  expect(day().father?.variety).toBe(father.variety);
   garden.write(garden.time(DAY, 8), { kind: 'plantRemoved', plant: father.plants[0] as PlantId });
-  expect(day().withoutFather.map(({ stand }) => stand.id)).toEqual([mother.stand]);
+  expect(day()).toMatchObject({ father: null, growing: { stand: { id: mother.stand } } });
+});
+
+test('whatever becomes of a mother, she is in one list from her bud till she is lost or her bag is off', () => {
+  const steps = ['dab', 'cone', 'torn', 'growing', 'same', 'nothing'] as const;
+  fc.assert(
+    fc.property(
+      fc.array(fc.tuple(fc.constantFrom(...steps), fc.integer({ min: 0, max: 12 })), { maxLength: 6 }),
+      fc.integer({ min: 0, max: 40 }),
+      (done, after) => {
+        const { garden, opened, dab, day } = patch();
+        const flower = opened(9);
+        for (const [step, days] of done) {
+          const date = addDays(DAY, days);
+          if (step === 'dab') dab(date, 12, flower);
+          else if (step === 'cone') dab(date, 12, flower, 'anthers');
+          else if (step === 'torn') garden.check(garden.time(date, 8), flower, 'torn');
+          else if (step !== 'nothing') garden.look(garden.time(date, 17), flower, step);
+        }
+        const { toEmasculate, mothers, waiting, lost, bagsOff } = day(addDays(DAY, after));
+        const listed = [...toEmasculate, ...mothers, ...waiting, ...lost, ...bagsOff];
+        expect(listed.map((each) => each.flower.id)).toEqual([flower]);
+      },
+    ),
+    { numRuns: 60 },
+  );
+});
+
+test('two mothers on one plant wear threads of different colours', () => {
+  expect(freeThread([])).toBeNull();
+  expect(freeThread([{ thread: null }])).toBe('red');
+  expect(freeThread([{ thread: null }, { thread: 'red' }])).toBe('white');
+  expect(freeThread(THREAD_COLOURS.map((thread) => ({ thread })))).toBeNull();
 });
 
 describe('the kitchen round', () => {

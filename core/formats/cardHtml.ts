@@ -1,4 +1,5 @@
 import { FOUND_CODES, SHUT_CODES, type CardRow } from '../rounds';
+import { escapeHtml } from './html';
 
 /** Sizes of paper that a card can be printed on. */
 export const PAPERS = ['A4', 'Letter', 'strip'] as const;
@@ -13,12 +14,6 @@ export interface CardHead {
   readonly end: string;
   readonly people: string;
 }
-
-const escape = (text: string) =>
-  text.replace(
-    /[&<>"']/g,
-    (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' })[c] as string,
-  );
 
 const SIZE: Readonly<Record<Paper, string>> = { A4: 'A4', Letter: 'Letter', strip: '80mm 297mm' };
 const FOUND_WORDS = 'W whole, T torn, H hole, I insect, N not open, G gone';
@@ -35,22 +30,22 @@ export function cardHtml(rows: readonly CardRow[], head: CardHead, paper: Paper)
   const place = (row: CardRow) => (row.node === null ? '' : `, node ${row.node}`);
   const lines = rows.map((row) =>
     narrow
-      ? `<tr><td class="n">${row.line}</td><td><b>${escape(row.plant)}</b>${place(row)}<br><small>${escape(fathers(row))} · mark ${escape(row.mark)}</small><div class="boxes"><i>${Object.values(FOUND_CODES).join('</i><i>')}</i></div>males ___ shut ___ marked &#9633;</td></tr>`
-      : `<tr><td class="n">${row.line}</td><td><b>${escape(row.plant)}</b>${place(row)}<br><small>${escape(row.stop.growing.bed.name)}</small></td><td class="boxes"><i>${Object.values(FOUND_CODES).join('</i><i>')}</i></td><td>${escape(fathers(row))}</td><td class="fill"></td><td class="boxes"><i>${Object.values(
+      ? `<tr><td class="n">${row.line}</td><td><b>${escapeHtml(row.plant)}</b>${place(row)}<br><small>${escapeHtml(fathers(row))} · mark ${escapeHtml(row.mark)}</small><div class="boxes"><i>${Object.values(FOUND_CODES).join('</i><i>')}</i></div>males ___ shut ___ marked &#9633;</td></tr>`
+      : `<tr><td class="n">${row.line}</td><td><b>${escapeHtml(row.plant)}</b>${place(row)}<br><small>${escapeHtml(row.stop.growing.bed.name)}</small></td><td class="boxes"><i>${Object.values(FOUND_CODES).join('</i><i>')}</i></td><td>${escapeHtml(fathers(row))}</td><td class="fill"></td><td class="boxes"><i>${Object.values(
           SHUT_CODES,
         )
           .filter((code) => code !== 'E')
-          .join('</i><i>')}</i></td><td>${escape(row.mark)} &#9633;</td></tr>`,
+          .join('</i><i>')}</i></td><td>${escapeHtml(row.mark)} &#9633;</td></tr>`,
   );
   const heads = narrow
     ? ''
     : '<tr><th></th><th>Mother</th><th>Found</th><th>Males</th><th>Used</th><th>Shut again</th><th>Mark</th></tr>';
-  return `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>${escape(head.title)}</title><style>
+  return `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>${escapeHtml(head.title)}</title><style>
 @page{size:${SIZE[paper]};margin:${narrow ? '4mm' : '12mm'}}
 *{box-sizing:border-box}body{margin:0;padding:${narrow ? '4px' : '10px'};background:#fff;color:#000;font:${narrow ? '11px' : '13px'}/1.35 sans-serif}
 h1{font-size:${narrow ? '15px' : '19px'};margin:0 0 4px}p{margin:0 0 6px}table{width:100%;border-collapse:collapse}
 th{text-align:left;font-size:11px}td,th{border-top:1px solid #000;padding:5px 4px;vertical-align:top}tr{break-inside:avoid}
 .n{font-weight:bold;font-size:16px;width:26px}.boxes i{font-style:normal;display:inline-block;border:1px solid #000;border-radius:50%;width:20px;height:20px;line-height:18px;text-align:center;margin:0 2px 2px 0}
 .fill{min-width:34px}small{font-size:11px}
-</style></head><body><h1>${escape(head.title)}</h1><p>${escape(head.patch)} · start by ${escape(head.startBy)} · over by ${escape(head.end)} · ${escape(head.people)}</p><table>${heads}${lines.join('')}</table><p><small>Ring one letter. Found: ${FOUND_WORDS}. Shut again: ${SHUT_WORDS}. Used: how many males. Tick the box when the mark is on. One variety at a time, clean hands and brush between.</small></p></body></html>`;
+</style></head><body><h1>${escapeHtml(head.title)}</h1><p>${escapeHtml(head.patch)} · start by ${escapeHtml(head.startBy)} · over by ${escapeHtml(head.end)} · ${escapeHtml(head.people)}</p><table>${heads}${lines.join('')}</table><p><small>Ring one letter. Found: ${FOUND_WORDS}. Shut again: ${SHUT_WORDS}. Used: how many males. Tick the box when the mark is on. One variety at a time, clean hands and brush between.</small></p></body></html>`;
 }

@@ -5,3 +5,4 @@ export * from './csv';
 export * from './json';
 export * from './tables';
 export { fileSchema } from './fileSchema';
+export * from './labelHtml';

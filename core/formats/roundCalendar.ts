@@ -87,7 +87,10 @@ function otherWork(state: State, place: Place, now: number) {
       summary: pairs.length === 1 ? 'Corn: pour 1 tassel bag' : `Corn: pour ${pairs.length} tassel bags`,
       description: 'When the dew is off and before the breeze: tap, pour, cover, in one movement.',
     });
-  const next = crossDay(state, place, today).mothers.find(({ nextAt }) => nextAt !== null)?.nextAt ?? null;
+  const due = crossDay(state, place, today).flatMap(({ mothers }) =>
+    mothers.flatMap(({ nextAt }) => nextAt ?? []),
+  );
+  const next = due.length === 0 ? null : Math.min(...due);
   if (next !== null && next > now)
     work.push({
       kind: 'crosses',

@@ -1,4 +1,4 @@
-import { cropOf, isEdible, setsByItself } from '../crops';
+import { crossing, cropOf, isEdible, setsByItself } from '../crops';
 import type { Bed, Plant, ShelterView, State } from '../ledger';
 import type { LocalDate } from '../time';
 import { plantsOfStand, type Growing } from './garden';
@@ -21,15 +21,10 @@ function stoodOn({ plantedOn, addedAt, ended }: Plant, date: LocalDate): boolean
   return (plantedOn ?? addedAt.slice(0, 10)) <= date && (ended === null || ended.at.slice(0, 10) >= date);
 }
 
-/** Peppers of these species cross with each other in part (general texts, from memory). */
-const PARTLY: readonly string[] = ['annuum', 'chinense', 'frutescens'];
-
-/** Varieties that may cross with each other: of one species. Peppers say theirs; one that does not counts with all peppers. */
+/** Varieties of one crop that may cross with each other. Peppers say their species; one that does not counts with all peppers. */
 function mayCross(a: Kind, b: Kind): boolean {
-  if (a.crop.botanical !== b.crop.botanical) return false;
-  const [one, other] = [a.variety.traits.species, b.variety.traits.species];
-  if (one === undefined || other === undefined || one === other) return true;
-  return PARTLY.includes(one) && PARTLY.includes(other);
+  const kind = ({ crop, variety }: Kind) => ({ crop: crop.id, species: variety.traits.species ?? null });
+  return a.crop.id === b.crop.id && crossing(kind(a), kind(b)).verdict !== 'never';
 }
 
 /** Whether flowers for seed must be shut, and why. */

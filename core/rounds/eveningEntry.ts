@@ -63,6 +63,8 @@ export function eveningDrafts(
   closure: Closure | null,
   known: Flower | null,
   newFlower: () => FlowerId,
+  /** A mother of a cross, laid bare before the bag goes on. */
+  anthersOut = false,
 ): Draft[] {
   const { sex, stage, node, ovaryMm } = sight;
   if (sex === 'male' && !closure) return [{ kind: 'malesCounted', plant, stage, count: sight.count }];
@@ -77,6 +79,7 @@ export function eveningDrafts(
         node,
         ...(ovaryMm === null ? {} : { ovaryMm }),
       },
+      ...(anthersOut ? [{ kind: 'emasculated', flower } as const] : []),
       ...(closure ? [{ kind: 'flowerShut', flower, closure } as const] : []),
     ],
   );

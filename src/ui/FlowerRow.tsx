@@ -49,7 +49,7 @@ export function FlowerRow({
       <View style={{ flex: 1 }}>
         <Txt size="strong">{plantName(growing)}</Txt>
         <Txt size="label" tone="muted">
-          {[flower.node === null ? null : flowerPlace(flower), note].filter(Boolean).join(' · ')}
+          {[flower.node === null && flower.thread === null ? null : flowerPlace(flower), note].filter(Boolean).join(' · ')}
         </Txt>
         {many ? keys : null}
       </View>

@@ -203,8 +203,9 @@ export function plural(count: number, one: string, many = `${one}s`): string {
   return `${count} ${count === 1 ? one : many}`;
 }
 
-export function flowerPlace(flower: Pick<Flower, 'node'>): string {
-  return flower.node === null ? 'no node given' : `node ${flower.node}`;
+export function flowerPlace({ node, thread }: Pick<Flower, 'node' | 'thread'>): string {
+  if (thread === null) return node === null ? 'no node given' : `node ${node}`;
+  return node === null ? `${thread} thread` : `node ${node}, ${thread} thread`;
 }
 
 /** `Slate Dome 2, node 12`. */

@@ -3,11 +3,12 @@ import { View } from 'react-native';
 import type { Paper } from '@core/formats';
 import { useColours } from '../theme';
 
-/** Paper at 96 dots to the inch: A4, Letter, and a roll of 80 mm. */
-const SIZES: Readonly<Record<Paper, { readonly width: number; readonly height: number }>> = {
+/** Paper at 96 dots to the inch: A4, Letter, a roll of 80 mm, and a label off it. */
+const SIZES: Readonly<Record<Paper | 'label', { readonly width: number; readonly height: number }>> = {
   A4: { width: 794, height: 1123 },
   Letter: { width: 816, height: 1056 },
   strip: { width: 302, height: 1123 },
+  label: { width: 302, height: 220 },
 };
 
 /** The sheet as it will be printed, made to fit the width there is. */
@@ -17,7 +18,7 @@ export function PaperView({
   frame,
 }: {
   html: string;
-  paper: Paper;
+  paper: Paper | 'label';
   frame: RefObject<HTMLIFrameElement | null>;
 }) {
   const colours = useColours();
@@ -38,7 +39,7 @@ export function PaperView({
       >
         <iframe
           ref={frame}
-          title="The card as it will be printed"
+          title={paper === 'label' ? 'The label as it will be printed' : 'The card as it will be printed'}
           srcDoc={html}
           style={{
             flexShrink: 0,

@@ -13,7 +13,8 @@ export function FrostCard() {
   const [error, setError] = useState<string | null>(null);
   const save = async () => {
     const text = (typed ?? '').trim();
-    if (!patch || !isLocalDate(`2024-${text}`)) return setError(`"${text}" is not a day like ${place.latitude < 0 ? '05-05' : '10-05'}`);
+    if (!patch || !isLocalDate(`2024-${text}`))
+      return setError(`"${text}" is not a day like ${place.latitude < 0 ? '05-05' : '10-05'}`);
     await record({ kind: 'frostExpected', patch: patch.id, frostOn: text });
     setTyped(null);
     setError(null);

@@ -1,9 +1,9 @@
 import { PRECIOUS, type Goal, type Stand, type Variety } from '@core/ledger';
-import { cropOf, isEdible, seedsPerGram } from '@core/crops';
-import { useGarden } from '@/data/garden/garden';
+import { cropOf, isEdible, reasonsOf, seedsPerGram } from '@core/crops';
 import type { TypedGoal } from '@/data/forms/goalForm';
 import { rangeText } from '../words';
 import { Card, Field, Notice, Stepper, Tile, Tiles } from '../controls';
+import { FatherChoice } from './FatherChoice';
 import { VarietyAdvice } from '../patch/VarietyAdvice';
 import { Txt } from '../theme';
 
@@ -27,15 +27,14 @@ export function GoalForm({
   errors: Record<string, string>;
   onChange: (part: Partial<TypedGoal>) => void;
 }) {
-  const { state } = useGarden();
   const { goal } = value;
   const crop = cropOf(variety.crop);
   const set = (part: Partial<Goal>) => onChange({ goal: { ...goal, ...part } });
-  const others = [...state.varieties.values()].filter(
-    ({ id, crop: other }) => id !== variety.id && cropOf(other).botanical === crop.botanical,
-  );
   const perGram = seedsPerGram(crop.id);
-  const keeps = crop.daysToSeed !== null && crop.seedsPerFruit !== null;
+  const keeps =
+    crop.daysToSeed !== null &&
+    crop.seedsPerFruit !== null &&
+    (stand.reason === 'cross' || reasonsOf(crop).includes('seed'));
   return (
     <>
       <VarietyAdvice crop={crop} variety={variety} reason={stand.reason === 'cross' ? 'cross' : 'seed'} />
@@ -114,21 +113,11 @@ export function GoalForm({
             </Txt>
           ) : null}
           {stand.reason === 'cross' ? (
-            <Tiles question="Father's variety of the cross">
-              {others.map((other) => (
-                <Tile
-                  key={other.id}
-                  title={other.name}
-                  chosen={goal.fatherVariety === other.id}
-                  onPress={() => set({ fatherVariety: goal.fatherVariety === other.id ? null : other.id })}
-                />
-              ))}
-            </Tiles>
-          ) : null}
-          {stand.reason === 'cross' && others.length === 0 ? (
-            <Txt size="label">
-              No other variety of this species grows here yet: add the father’s on the Patch.
-            </Txt>
+            <FatherChoice
+              variety={variety}
+              chosen={goal.fatherVariety}
+              onChoose={(fatherVariety) => set({ fatherVariety })}
+            />
           ) : null}
           <Tiles question="How precious is the seed?">
             {PRECIOUS.map((precious) => (

@@ -6,7 +6,7 @@ import { cropOf } from '@core/crops';
 import type { Place, State } from '@core/ledger';
 import { walkOrder } from '@core/patch';
 import { cornDay } from '@core/corn';
-import { crossDay } from '@core/crosses';
+import { crossDay, type CrossStand } from '@core/crosses';
 import { clockText, type LocalDate } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { Badge, Card, Button } from '../controls';
@@ -75,13 +75,19 @@ function cornRow(state: State, place: Place, today: LocalDate, morning: BloomDay
 function crossRow(state: State, place: Place, today: LocalDate): Other | null {
   if (!walkOrder(state).some(({ crop, stand }) => crop.flowers.perfect && stand.reason === 'cross'))
     return null;
-  const cross = crossDay(state, place, today);
-  const from = cross.mothers.find(({ nextAt }) => nextAt !== null)?.nextAt ?? null;
-  const waiting = cross.mothers.filter(({ nextAt }) => nextAt !== null).length;
+  const crosses = crossDay(state, place, today);
+  const due = crosses.flatMap(({ mothers }) => mothers.flatMap(({ nextAt }) => nextAt ?? []));
+  const from = due.length === 0 ? null : Math.min(...due);
+  const sum = (of: (cross: CrossStand) => number) => crosses.reduce((all, cross) => all + of(cross), 0);
+  const toOpen = sum(({ toEmasculate }) => toEmasculate.length);
+  const bags = sum(({ bagsOff, lost }) => bagsOff.length + lost.length);
+  const fathers = sum(({ father }) => father?.wanted ?? 0);
   const parts = [
-    cross.toEmasculate.length > 0 ? `${plural(cross.toEmasculate.length, 'mother')} to open` : null,
-    waiting > 0 ? `pollen on ${plural(waiting, 'flower')}` : null,
-    cross.bagsOff.length > 0 ? `${plural(cross.bagsOff.length, 'bag')} to take off` : null,
+    crosses.some(({ father }) => father === null) ? 'a father to choose' : null,
+    toOpen > 0 ? `${plural(toOpen, 'mother')} to open` : null,
+    due.length > 0 ? `pollen on ${plural(due.length, 'flower')}` : null,
+    fathers > 0 ? `${plural(fathers, 'father bud')} to bag` : null,
+    bags > 0 ? `${plural(bags, 'bag')} to take off` : null,
   ].filter(Boolean);
-  return { name: 'Crosses', what: parts.join(', ') || 'nothing due', path: '/crosses', from };
+  return { name: 'Crosses', what: parts.join(', ') || 'look for buds about to open', path: '/crosses', from };
 }

@@ -117,7 +117,15 @@ export function WalkPlant({
   const lookedOver = lookedOverOn(plant, tonight, today, place.zone);
   const doubtful = plant.health === 'doubtful' || plant.health === 'sick';
 
-  const save = async (sight: EveningSight, shut: boolean, bud?: Flower, certain = false) => {
+  // The right stage of a mother: her anthers come out before the bag goes on.
+  const asMother = advice.act === 'emasculate' && stand.reason === 'cross';
+  const save = async (
+    sight: EveningSight,
+    shut: boolean,
+    bud?: Flower,
+    certain = false,
+    anthersOut = false,
+  ) => {
     const known = bud ?? sameBud(sight, awaited);
     // A second tap of the same press is no second flower.
     if (!certain && performance.now() - savedAt.current < DOUBLE_TAP_MS) return;
@@ -127,7 +135,14 @@ export function WalkPlant({
       (known ? null : nodeTaken(sight, flowers));
     if (doubt && !certain) return setDoubted({ doubt, sight, shut, known: bud });
     setDoubted(null);
-    const drafts = eveningDrafts(sight, plant.id, shut ? closure : null, known, () => newId('flower'));
+    const drafts = eveningDrafts(
+      sight,
+      plant.id,
+      shut ? closure : null,
+      known,
+      () => newId('flower'),
+      anthersOut,
+    );
     if (!(await record(...drafts))) return;
     setAgain({ sight: { ...sight, node: null, ovaryMm: null }, shut });
     clear();
@@ -177,10 +192,20 @@ export function WalkPlant({
             />
           ) : (
             <Button
-              title={sick ? leaveTitle : advice.shutTonight ? shutTitle : noteTitle}
+              title={
+                sick
+                  ? leaveTitle
+                  : asMother
+                    ? `Anthers out, ${closureWords[closure]} on`
+                    : advice.shutTonight
+                      ? shutTitle
+                      : noteTitle
+              }
               look="main"
               busy={busy}
-              onPress={() => void save(value, advice.shutTonight && !sick)}
+              onPress={() =>
+                void save(value, advice.shutTonight && !sick, undefined, false, asMother && !sick)
+              }
             />
           )}
           {tonight.length > 0 ? (
@@ -261,6 +286,14 @@ export function WalkPlant({
           onChange={change}
         />
         <Row>
+          {asMother && !sick ? (
+            <Button
+              title={`${shutTitle}: as a father`}
+              small
+              disabled={busy}
+              onPress={() => void save(value, true)}
+            />
+          ) : null}
           {sick && advice.shutTonight ? (
             <Button
               title={`${shutTitle} all the same`}

@@ -1,0 +1,106 @@
+import { NEIGHBOUR_IDS, neighbourCrops } from './neighbours';
+import { cropOf } from './catalogue';
+import { CROP_IDS, type CropId } from './types';
+
+/** A crop of the patch or of a neighbour, and the species where the crop has several (peppers). */
+export interface CrossingKind {
+  readonly crop: CropId | (typeof NEIGHBOUR_IDS)[number];
+  readonly species?: string | null;
+}
+
+/** freely: as varieties of one species do. rarely: seed forms now and then, or in part. never: whatever lands does nothing. */
+export interface Crossing {
+  readonly verdict: 'freely' | 'rarely' | 'never';
+  /** In a sentence a gardener can repeat. */
+  readonly why: string;
+}
+
+type Pair = readonly [string, string];
+const isPair = ([a, b]: Pair, x: string, y: string) => (a === x && b === y) || (a === y && b === x);
+
+/** Different species that cross now and then (general texts, from memory). */
+const RARELY: readonly (readonly [Pair, string])[] = [
+  [
+    ['squash-argyrosperma', 'squash-moschata'],
+    'Cushaws and butternut kinds are two species that cross now and then.',
+  ],
+  [['squash-pepo', 'squash-moschata'], 'Pepo and moschata squash are two species: a cross is rare.'],
+  [['squash-maxima', 'squash-moschata'], 'Maxima and moschata squash are two species: a cross is rare.'],
+  [['squash-pepo', 'squash-argyrosperma'], 'Pepo and argyrosperma squash are two species: a cross is rare.'],
+  [
+    ['luffa', 'luffa-ridged'],
+    'Smooth and ridged luffa are two species, open at different hours: a cross is rare.',
+  ],
+  [['bean', 'runner-bean'], 'Common and runner beans are two species: a cross is rare.'],
+  [['cabbage-kinds', 'swede-kinds'], 'Cabbages and swedes are two species: a cross is rare.'],
+  [['turnip-kinds', 'swede-kinds'], 'Turnips and swedes are two species that cross now and then.'],
+];
+
+/** Peppers that cross with each other in part. */
+const PARTLY: ReadonlySet<string> = new Set(['annuum', 'chinense', 'frutescens']);
+
+/** Pairs that people fear for, and what puts their mind at rest. */
+const FEARED: readonly (readonly [Pair, string])[] = [
+  [
+    ['cucumber', 'melon'],
+    'Cucumbers and melons never cross, however close they stand; a snake melon is a melon, whatever its name.',
+  ],
+  [['melon', 'watermelon'], 'Melons and watermelons never cross: they are of different kinds.'],
+  [['cucumber', 'watermelon'], 'Cucumbers and watermelons never cross.'],
+  [['squash-pepo', 'squash-maxima'], 'Pepo and maxima squash practically never cross.'],
+  [['pepper', 'tomato'], 'Peppers and tomatoes never cross.'],
+  [['potato', 'tomato'], 'Potatoes and tomatoes never cross.'],
+  [['pepper', 'aubergine'], 'Peppers and aubergines never cross.'],
+];
+
+const isOwn = (id: string): id is CropId => (CROP_IDS as readonly string[]).includes(id);
+const nameOf = (id: CrossingKind['crop']) =>
+  isOwn(id) ? cropOf(id).plural : (neighbourCrops.find((each) => each.id === id)?.name ?? id);
+const speciesOf = (id: CrossingKind['crop']) =>
+  isOwn(id) ? cropOf(id).botanical : (neighbourCrops.find((each) => each.id === id)?.botanical ?? id);
+
+/**
+ * Whether two kinds cross, and why in a sentence: by species, not by kitchen name. Where the species of a pepper is not said it counts
+ * as any. General texts, from memory.
+ *
+ * @example crossing({ crop: 'cucumber' }, { crop: 'melon' }).verdict // 'never'
+ */
+export function crossing(a: CrossingKind, b: CrossingKind): Crossing {
+  if (a.crop === b.crop) return withinCrop(a, b);
+  const rare = RARELY.find(([pair]) => isPair(pair, a.crop, b.crop));
+  if (rare) return { verdict: 'rarely', why: rare[1] };
+  const feared = FEARED.find(([pair]) => isPair(pair, a.crop, b.crop));
+  if (feared) return { verdict: 'never', why: feared[1] };
+  // Beet and chard bear two names and are one species.
+  if (speciesOf(a.crop) === speciesOf(b.crop))
+    return {
+      verdict: 'freely',
+      why: `${capital(nameOf(a.crop))} and ${nameOf(b.crop)} are one species (${speciesOf(a.crop)}).`,
+    };
+  return {
+    verdict: 'never',
+    why: `${capital(nameOf(a.crop))} and ${nameOf(b.crop)} are different species, and never cross.`,
+  };
+}
+
+function withinCrop(a: CrossingKind, b: CrossingKind): Crossing {
+  const name = nameOf(a.crop);
+  if (a.crop === 'corn')
+    return {
+      verdict: 'freely',
+      why: 'All corn crosses with all corn, on the wind, and it shows in that very ear.',
+    };
+  const [one, other] = [a.species ?? null, b.species ?? null];
+  if (a.crop === 'pepper' && one !== null && other !== null && one !== other)
+    return PARTLY.has(one) && PARTLY.has(other)
+      ? { verdict: 'rarely', why: `Capsicum ${one} and ${other} are two species that cross in part.` }
+      : { verdict: 'never', why: `Capsicum ${one} and ${other} are two species that hardly ever cross.` };
+  if (a.crop === 'melon')
+    return {
+      verdict: 'freely',
+      why: 'All melons cross with each other: muskmelon, honeydew and snake melon are one species.',
+    };
+  return { verdict: 'freely', why: `${capital(name)} of all varieties are one species and cross freely.` };
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

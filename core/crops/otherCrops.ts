@@ -232,9 +232,8 @@ export const otherCrops: readonly Crop[] = [
     verdictDay: ours(8, 'the fruit swells'),
     minutesPerFemale: practice(0.05, 'about 3 s a flower'),
     daysToEat: handbook([25, 35], GENERAL),
-    // The seed of a cross, ripe with its berry; a kind itself is kept by runners.
-    daysToSeed: ours([25, 35], 'ripe with the berry'),
-    seedsPerFruit: ours([80, 200], 'of one berry'),
+    daysToSeed: null,
+    seedsPerFruit: null,
     isolationM: null,
     plantsToSave: null,
     spacingM: ours({ row: 0.4, plant: 0.3 }, 'in a bed or gutter'),

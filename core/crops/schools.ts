@@ -105,6 +105,26 @@ export const SCHOOLS = [
     fallback: '1',
   },
   {
+    key: 'cones',
+    question: 'Tomatoes for seed: bagged?',
+    why: practice(
+      'A tomato sheds inwards into a closed cone and mostly selfs. Many save seed without bags where no bees work them; where the stigma sticks out of the cone about one seed in twenty is crossed.',
+    ),
+    choices: [
+      {
+        value: 'bagged',
+        label: 'Bagged',
+        words: 'A truss is covered before anything in it opens: certain.',
+      },
+      {
+        value: 'open',
+        label: 'Without bags',
+        words: 'For kinds with a closed cone; weaker evidence, and said so on every fruit.',
+      },
+    ],
+    fallback: 'bagged',
+  },
+  {
     key: 'mornings',
     question: 'A flower that is still fresh next morning?',
     why: practice(

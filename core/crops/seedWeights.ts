@@ -1,6 +1,6 @@
 import { GENERAL } from './cucurbits';
 import { handbook, ours, type Fact, type Range } from './facts';
-import type { CropId } from './types';
+import type { Crop, CropId } from './types';
 
 const perGram = (least: number, most: number) => handbook<Range>([least, most], GENERAL);
 const about = (least: number, most: number) => ours<Range>([least, most], 'seed weights differ widely');
@@ -22,7 +22,7 @@ const SEEDS_PER_G: Readonly<Record<CropId, Fact<Range> | null>> = {
   pepper: perGram(120, 180),
   aubergine: perGram(200, 250),
   potato: about(1200, 2000),
-  strawberry: about(1200, 2500),
+  strawberry: null,
   lettuce: about(600, 1200),
   bean: about(2, 5),
   pea: about(3, 6),
@@ -31,6 +31,16 @@ const SEEDS_PER_G: Readonly<Record<CropId, Fact<Range> | null>> = {
 /** Seeds in a gram, as a range that the grower's own count should replace; `null` for a crop not grown from seed. */
 export function seedsPerGram(crop: CropId): Fact<Range> | null {
   return SEEDS_PER_G[crop];
+}
+
+/** Seeds in a fruit of a crop of which none is kept but that of a cross: strawberries, kept by runners else. */
+const CROSSED_SEEDS: Readonly<Partial<Record<CropId, Fact<Range>>>> = {
+  strawberry: ours<Range>([80, 200], 'of one berry'),
+};
+
+/** Seeds in a good fruit, those of a cross where else none are kept; `null`: none. */
+export function seedsInOne(crop: Pick<Crop, 'id' | 'seedsPerFruit'>): Fact<Range> | null {
+  return crop.seedsPerFruit ?? CROSSED_SEEDS[crop.id] ?? null;
 }
 
 /**

@@ -1,4 +1,4 @@
-import { kitchenTool, laterVisits, middleOf, seedsPerGram, type Crop } from '../crops';
+import { kitchenTool, laterVisits, middleOf, seedsInOne, seedsPerGram, type Crop } from '../crops';
 import { kitchenPace, lastTool, ratesOf, workTime, type Rate } from '../fruitset';
 import type { Goal, Place, Plant, Stand, State, Variety } from '../ledger';
 import { coversFor, growing, openingOn, plantsOfStand } from '../patch';
@@ -244,7 +244,7 @@ function seedsOf({ seed }: Goal, crop: Crop): number | null {
 /** A careful number: a third of the way up the catalogue's range, unless the grower says. */
 function seedsInFruit(crop: Crop, goal: Goal): SumNumber | null {
   if (goal.bent.seedsPerFruit !== undefined) return { value: goal.bent.seedsPerFruit, from: 'bent' };
-  const range = crop.seedsPerFruit?.value;
+  const range = seedsInOne(crop)?.value;
   return range ? { value: Math.round(range[0] + (range[1] - range[0]) / 3), from: 'catalogue' } : null;
 }
 

@@ -119,7 +119,9 @@ export function lastUseful(
   const said = by !== null || season.frost.from === 'said';
   if (!variety) return { on: null, until, said };
   const crop = cropOf(variety.crop);
-  const ripens = forSeed ? crop.daysToSeed : (daysToEatOf(crop, variety.traits) ?? crop.daysToSeed);
+  const ripens = forSeed
+    ? (crop.daysToSeed ?? crop.daysToEat)
+    : (daysToEatOf(crop, variety.traits) ?? crop.daysToSeed);
   if (!ripens || until === null) return { on: null, until, said };
   const late = ripens.value[1];
   // A frost only ends it outdoors; by a day that was wanted it must be ripe.

@@ -1,4 +1,4 @@
-import { DEFAULT_SCHOOLS, type SchoolChoices } from '../crops';
+import { DEFAULT_SCHOOLS, hasCone, type SchoolChoices } from '../crops';
 import type { EventId } from '../ids';
 import type { CheckResult, Father, Flower, Pollination, State } from '../ledger';
 import { coversFor, fatherVarietyOf, growing, mainPatch, reasonFor, type Growing } from '../patch';
@@ -32,6 +32,7 @@ export interface FitReason {
     | 'never-shut'
     | 'stood-open'
     | 'worked-as-it-opened'
+    | 'closed-cone'
     | CheckResult
     | 'not-looked-at'
     | 'lost'
@@ -71,17 +72,18 @@ export function fitForSeed(
 ): SeedFitness {
   const found = growing(state, flower.plant);
   const house = found && closedHouse(flower, found, state);
+  const cone = found !== null && selfsInItsCone(flower, found, schools);
   const under = <T extends FitReason>(reason: T) => (house ? underCover(reason, house) : reason);
   const reasons: FitReason[] = [
-    under(shutBefore(flower, schools, found?.crop.family === 'corn')),
-    under(whole(flower)),
+    ...(cone
+      ? [closedCone(flower)]
+      : [under(shutBefore(flower, schools, found?.crop.family === 'corn')), under(whole(flower))]),
     ...kept(flower),
     ...(found && hasAnthers(found) && reasonFor(flower, found) === 'cross' && flower.pollinations.length > 0
       ? [anthersOut(flower)]
       : []),
     ...flower.pollinations.flatMap((pollination) => [
-      under(insect(pollination)),
-      under(shutAgain(pollination)),
+      ...(cone ? [] : [under(insect(pollination)), under(shutAgain(pollination))]),
       ...fathersOf(pollination, found, state, schools),
     ]),
   ];
@@ -89,6 +91,27 @@ export function fitForSeed(
   return {
     verdict: has('broken') ? 'unfit' : has('not-recorded') ? 'not-recorded' : 'fit',
     reasons,
+  };
+}
+
+/** A tomato (or potato) flower that nobody covered, where the patch saves seed without bags: it sheds into its own closed cone. */
+function selfsInItsCone(flower: Flower, found: Growing, schools: SchoolChoices): boolean {
+  return (
+    schools.cones === 'open' &&
+    hasCone(found.crop) &&
+    flower.sex === 'perfect' &&
+    flower.shuttings.length === 0 &&
+    flower.emasculatedAt === null &&
+    reasonFor(flower, found) === 'seed'
+  );
+}
+
+function closedCone({ sightings }: Flower): FitReason {
+  return {
+    link: 'shut-before',
+    state: 'seen',
+    what: 'closed-cone',
+    events: sightings.slice(0, 1).map(({ event }) => event),
   };
 }
 

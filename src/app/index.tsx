@@ -53,7 +53,8 @@ function Today() {
   const hour12 = prefs.clock === '12';
   const first = rounds[0];
   const ownRounds = order.some(
-    ({ crop, stand }) => stand.reason !== 'fruit' && (crop.family === 'corn' || stand.reason === 'cross'),
+    ({ crop, stand }) =>
+      stand.reason !== 'fruit' && (crop.family === 'corn' || crop.flowers.perfect !== undefined),
   );
   const kitchen = useMemo(
     () =>

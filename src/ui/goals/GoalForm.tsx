@@ -1,5 +1,5 @@
 import { PRECIOUS, type Goal, type Stand, type Variety } from '@core/ledger';
-import { cropOf, isEdible, reasonsOf, seedsPerGram } from '@core/crops';
+import { cropOf, isEdible, reasonsOf, seedsInOne, seedsPerGram } from '@core/crops';
 import type { TypedGoal } from '@/data/forms/goalForm';
 import { rangeText } from '../words';
 import { Card, Field, Notice, Stepper, Tile, Tiles } from '../controls';
@@ -31,10 +31,7 @@ export function GoalForm({
   const crop = cropOf(variety.crop);
   const set = (part: Partial<Goal>) => onChange({ goal: { ...goal, ...part } });
   const perGram = seedsPerGram(crop.id);
-  const keeps =
-    crop.daysToSeed !== null &&
-    crop.seedsPerFruit !== null &&
-    (stand.reason === 'cross' || reasonsOf(crop).includes('seed'));
+  const keeps = seedsInOne(crop) !== null && (stand.reason === 'cross' || reasonsOf(crop).includes('seed'));
   return (
     <>
       <VarietyAdvice crop={crop} variety={variety} reason={stand.reason === 'cross' ? 'cross' : 'seed'} />

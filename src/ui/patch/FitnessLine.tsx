@@ -18,6 +18,7 @@ const reasonText: Record<FitReason['what'], string> = {
   'never-shut': 'not shut before it opened',
   'stood-open': 'stood open before it was shut',
   'worked-as-it-opened': 'worked as it opened, then shut',
+  'closed-cone': 'not bagged: it sheds into its own closed cone',
   whole: 'closure found whole',
   torn: 'closure found torn',
   holed: 'closure found holed',

@@ -6,7 +6,8 @@ import { cropOf } from '@core/crops';
 import type { Place, State } from '@core/ledger';
 import { walkOrder } from '@core/patch';
 import { cornDay } from '@core/corn';
-import { crossDay, type CrossStand } from '@core/crosses';
+import { mayFlower } from '@core/kitchen';
+import { crossDay, selfingDay, type CrossStand, type SelfingPlant } from '@core/crosses';
 import { clockText, type LocalDate } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { Badge, Card, Button } from '../controls';
@@ -27,9 +28,11 @@ export function OtherRounds({ morning }: { morning: BloomDay }) {
   const router = useRouter();
   const rows = useMemo(
     () =>
-      [cornRow(state, place, today, morning, now), crossRow(state, place, today)].filter(
-        (row) => row !== null,
-      ),
+      [
+        cornRow(state, place, today, morning, now),
+        crossRow(state, place, today),
+        selfingRow(state, place, today),
+      ].filter((row) => row !== null),
     [state, place, today, morning, now],
   );
   if (rows.length === 0) return null;
@@ -90,4 +93,28 @@ function crossRow(state: State, place: Place, today: LocalDate): Other | null {
     bags > 0 ? `${plural(bags, 'bag')} to take off` : null,
   ].filter(Boolean);
   return { name: 'Crosses', what: parts.join(', ') || 'look for buds about to open', path: '/crosses', from };
+}
+
+function selfingRow(state: State, place: Place, today: LocalDate): Other | null {
+  const plants = selfingDay(state, place, today).filter(({ growing }) =>
+    mayFlower(state, place, growing, today),
+  );
+  if (plants.length === 0) return null;
+  const count = (of: (plant: SelfingPlant) => number) => plants.reduce((sum, plant) => sum + of(plant), 0);
+  const strip = count(({ toStrip }) => Number(toStrip));
+  const bag = count(({ toBag }) => toBag.length);
+  const shake = count(({ toShake }) => toShake.filter(({ shakenToday }) => !shakenToday).length);
+  const mark = count(({ toMark }) => toMark.length);
+  const parts = [
+    strip > 0 ? `${plural(strip, 'plant')} to strip` : null,
+    bag > 0 ? `${plural(bag, 'bag')} to put on` : null,
+    shake > 0 ? `${plural(shake, 'bag')} to shake` : null,
+    mark > 0 ? `${plural(mark, 'fruit')} to mark` : null,
+  ].filter(Boolean);
+  return {
+    name: 'Pure seed under bags',
+    what: parts.join(', ') || 'look for buds about to open',
+    path: '/trusses',
+    from: null,
+  };
 }

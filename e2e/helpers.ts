@@ -34,3 +34,21 @@ export async function pickMales(page: Page): Promise<void> {
     await picked.click();
   }
 }
+
+/** Another stand in the patch's first bed, from the Patch. */
+export async function addStand(
+  page: Page,
+  crop: string,
+  variety: string,
+  reason: string,
+  plants: number,
+): Promise<void> {
+  await page.getByRole('link', { name: 'Patch' }).click();
+  await page.getByRole('button', { name: /^Add plants to / }).click();
+  await page.getByRole('button', { name: new RegExp(`^${crop},`) }).click();
+  await page.getByLabel('Variety', { exact: true }).fill(variety);
+  await page.getByRole('button', { name: new RegExp(`^${reason},`) }).click();
+  for (let n = 4; n > plants; n--) await page.getByRole('button', { name: 'Plants: one less' }).click();
+  await page.getByRole('button', { name: `Add ${plants} plant${plants === 1 ? '' : 's'}` }).click();
+  await expect(page.getByText(variety, { exact: true })).toBeVisible();
+}

@@ -1,24 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import ICAL from 'ical.js';
-import { beginPatch, openDemo, pickMales, setTime, today } from './helpers';
-
-async function addStand(
-  page: Page,
-  crop: string,
-  variety: string,
-  reason: string,
-  plants: number,
-): Promise<void> {
-  await page.getByRole('link', { name: 'Patch' }).click();
-  await page.getByRole('button', { name: /^Add plants to / }).click();
-  await page.getByRole('button', { name: new RegExp(`^${crop},`) }).click();
-  await page.getByLabel('Variety', { exact: true }).fill(variety);
-  await page.getByRole('button', { name: new RegExp(`^${reason},`) }).click();
-  for (let n = 4; n > plants; n--) await page.getByRole('button', { name: 'Plants: one less' }).click();
-  await page.getByRole('button', { name: `Add ${plants} plant${plants === 1 ? '' : 's'}` }).click();
-  await expect(page.getByText(variety, { exact: true })).toBeVisible();
-}
+import { addStand, beginPatch, openDemo, pickMales, setTime, today } from './helpers';
 
 test('from a goal to tonight, to the dawn with a torn closure and a missing male, to the end', async ({
   page,
@@ -90,56 +73,6 @@ test('from a goal to tonight, to the dawn with a torn closure and a missing male
     }
     await expect(page.getByRole('heading', { name: 'The round is done' })).toBeVisible();
   });
-});
-
-test('corn: a shoot bagged before silk, a tassel bagged in the afternoon, poured next morning', async ({
-  page,
-}) => {
-  await setTime(page, '2026-07-13T15:00:00.000Z');
-  await beginPatch(page);
-  await addStand(page, 'corn', 'Weir Copper', 'Pure seed', 2);
-  await today(page);
-  await page.getByRole('button', { name: 'Open: Corn' }).click();
-  await page.getByRole('button', { name: 'New shoot on Weir Copper 1, bag on' }).click();
-  await expect(page.getByRole('heading', { name: 'Silk under the bag?' })).toBeVisible();
-  await page.getByRole('button', { name: 'Silk is out on Weir Copper 1' }).click();
-  await expect(page.getByText(/^Bag 1 tassel, as many as ears with silk/)).toBeVisible();
-  await page.getByRole('button', { name: 'The tassel of Weir Copper 2 sheds' }).click();
-  await page.getByRole('button', { name: 'Tassel bag on Weir Copper 2' }).click();
-  await expect(page.getByText(/As many tassels are bagged/)).toBeVisible();
-  await setTime(page, '2026-07-14T07:30:00.000Z');
-  await page.goto('/corn');
-  await expect(page.getByText(/1\. from the tassel of Weir Copper 2/)).toBeVisible();
-  await page.getByRole('button', { name: 'Poured over Weir Copper 1 and covered' }).click();
-  await expect(page.getByText('1 ear covered')).toBeVisible();
-});
-
-test('a tomato cross: father bagged, mother opened, visits, fruit, bag off', async ({ page }) => {
-  await setTime(page, '2026-07-13T16:00:00.000Z');
-  await beginPatch(page);
-  await addStand(page, 'tomato', 'Tallow Bead', 'A cross', 1);
-  await addStand(page, 'tomato', 'Lock Keeper', 'Pure seed', 1);
-  await page.goto('/crosses');
-  await page.getByRole('button', { name: 'Choose the father of Tallow Bead' }).click();
-  await page.getByLabel('Seed wanted (leave empty for none)').fill('60');
-  await page.getByRole('button', { name: 'Lock Keeper' }).click();
-  await page.getByRole('button', { name: 'Keep this goal' }).click();
-  await page.goto('/crosses');
-  await page.getByRole('button', { name: 'Bag a bud on Lock Keeper 1' }).click();
-  await setTime(page, '2026-07-14T07:00:00.000Z');
-  await page.goto('/crosses');
-  await expect(page.getByText('1 bagged father flower to take pollen from.')).toBeVisible();
-  await page.getByRole('button', { name: 'A bud at the right stage on Tallow Bead 1' }).click();
-  await page.getByRole('button', { name: 'Anthers out of a bud on Tallow Bead 1' }).click();
-  await page.getByRole('button', { name: 'Pollen on Tallow Bead 1, visit 1' }).click();
-  await expect(page.getByText(/1 visit, next 12:00/)).toBeVisible();
-  await setTime(page, '2026-07-14T10:30:00.000Z');
-  await page.goto('/crosses');
-  await expect(page.getByText(/1 visit, due now/)).toBeVisible();
-  await page.getByRole('button', { name: 'Pollen on Tallow Bead 1, visit 2' }).click();
-  await page.getByRole('button', { name: 'A fruit forms on Tallow Bead 1' }).click();
-  await page.getByRole('button', { name: 'Bag off Tallow Bead 1' }).click();
-  await expect(page.getByRole('heading', { name: 'Bags off' })).toBeHidden();
 });
 
 test('kitchen: tomatoes vibrated and strawberries brushed, counted by truss', async ({ page }) => {

@@ -4,6 +4,7 @@ export * from './expected';
 export * from './warmth';
 export * from './budRecords';
 export * from './outlook';
+export * from './lonely';
 export * from './doubts';
 export * from './windows';
 export * from './over';

@@ -14,14 +14,13 @@ import {
   type BudRecord,
   type Forecast,
 } from './forecast';
+import { lonelyDays, sheds, type Lonely } from './lonely';
 import type { DayTemperature } from './warmth';
 
 /** How many days ahead the patch is told of. */
 export const OUTLOOK_DAYS = 5;
 /** A bud not looked at for longer than this says little about tomorrow. */
 const STALE_DAYS = 9;
-/** From this chance on a flower is spoken of as "likely to open". */
-const LIKELY = 0.4;
 
 /** A bud that may still open, with when. */
 export interface ComingBud {
@@ -47,14 +46,6 @@ export interface OutlookDay {
   readonly females: DayExpected;
   /** `null` where the crop has perfect flowers only. */
   readonly males: DayExpected | null;
-}
-
-/** A day with a female and perhaps no male to serve her. */
-export interface Lonely {
-  readonly date: LocalDate;
-  readonly females: number;
-  /** Chance that no male of another plant of the variety is open that day. */
-  readonly withoutMale: number;
 }
 
 /** The coming days of one variety. */
@@ -106,18 +97,23 @@ export function* outlookByVariety({
   const draws = kindsOf(records, temperatures);
   const byVariety = new Map<
     VarietyId,
-    { growing: Growing; imagined: Imagined[]; females: boolean; males: boolean }
+    { growing: Growing; imagined: Imagined[]; females: boolean; males: boolean; shedding: Set<PlantId> }
   >();
   for (const growing of walkOrder(state)) {
     let entry = byVariety.get(growing.variety.id);
     if (!entry)
-      byVariety.set(growing.variety.id, (entry = { growing, imagined: [], females: false, males: false }));
+      byVariety.set(
+        growing.variety.id,
+        (entry = { growing, imagined: [], females: false, males: false, shedding: new Set() }),
+      );
     for (const bud of budsOn(state, growing, zone, from, draws)) entry.imagined.push(bud);
     const flowers = (state.flowersOf.get(growing.plant.id) ?? []).map((id) => state.flowers.get(id));
+    if (growing.crop.family === 'corn' && flowers.some((flower) => flower && sheds(flower, from, zone)))
+      entry.shedding.add(growing.plant.id);
     entry.females ||= flowers.some((flower) => flower?.sex === 'female');
     entry.males ||= flowers.some((flower) => flower?.sex === 'male') || growing.plant.males.length > 0;
   }
-  for (const [variety, { growing, imagined, females, males }] of byVariety) {
+  for (const [variety, { growing, imagined, females, males, shedding }] of byVariety) {
     const buds = imagined.map(({ bud }) => bud);
     const { crop } = growing;
     const perfect = crop.flowers.perfect !== undefined;
@@ -140,7 +136,10 @@ export function* outlookByVariety({
         females: bearing[i] as DayExpected,
         males: fathers ? (fathers[i] as DayExpected) : null,
       })),
-      lonely: perfect || growing.stand.reason === 'fruit' ? [] : lonelyDays(days, buds, choice === 'allowed'),
+      lonely:
+        perfect || growing.stand.reason === 'fruit'
+          ? []
+          : lonelyDays(days, buds, choice === 'allowed', shedding),
       allMaleSoFar: !perfect && crop.family === 'cucurbit' && males && !females,
       nextDay: openedNextDay(
         records.filter((record) => record.crop === crop.id),
@@ -168,29 +167,6 @@ function expectedOn(days: readonly LocalDate[], buds: readonly Imagined[]): DayE
   });
   const found = new Map(openingsExpected(flowers).map((day) => [day.date, day]));
   return days.map((date) => found.get(date) ?? { date, mean: 0, low80: 0, high80: 0 });
-}
-
-function lonelyDays(days: readonly LocalDate[], buds: readonly ComingBud[], selfing: boolean): Lonely[] {
-  const chance = (bud: ComingBud, date: LocalDate) =>
-    bud.forecast.find((each) => each.date === date)?.probability ?? 0;
-  return days.flatMap((date) => {
-    // The chance that a plant has no male open, plant by plant: asked once, not anew for every female.
-    const noneOn = new Map<PlantId, number>();
-    for (const bud of buds)
-      if (bud.sex === 'male') {
-        const { id } = bud.growing.plant;
-        noneOn.set(id, (noneOn.get(id) ?? 1) * (1 - chance(bud, date)));
-      }
-    const withoutMale = (female: ComingBud) =>
-      [...noneOn].reduce(
-        (product, [plant, none]) => (selfing || plant !== female.growing.plant.id ? product * none : product),
-        1,
-      );
-    const females = buds.filter((bud) => bud.sex === 'female' && chance(bud, date) >= LIKELY);
-    const alone = females.filter((female) => withoutMale(female) > 0.5);
-    const first = alone[0];
-    return first ? [{ date, females: alone.length, withoutMale: withoutMale(first) }] : [];
-  });
 }
 
 interface Kind {

@@ -4,6 +4,7 @@ import { fitForSeed } from '../purity';
 import { addDays, localDateOf, type LocalDate } from '../time';
 import { shutMales } from '../bloom';
 import { matchPollen } from '../planning';
+import { chainCost, cornChain } from './chain';
 import { freeMales, earStops, silkAge, silkReady, silkSeenAt } from '../rounds';
 
 /** One ear shoot, or one tassel, with the plant it grows on. */
@@ -122,6 +123,9 @@ function sheddingTassels(state: State, plants: readonly Growing[], date: LocalDa
   );
 }
 
+/** A plant that is no mother yet goes before a second ear of one that is [M]: as much as a day of silk. */
+const NEW_MOTHER = 0.05;
+
 function pairsOf(
   state: State,
   place: Place,
@@ -139,14 +143,21 @@ function pairsOf(
   );
   const ears = silked.filter(({ flower }) => toDo.has(flower.id));
   const selfing = mainPatch(state)?.schools.selfing;
+  const chains = new Map(
+    [...new Set(ears.map(({ growing }) => growing.stand.id))].map((id) => [id, cornChain(state, id)]),
+  );
+  const chainOf = new Map(
+    ears.map(({ growing }) => [growing.plant.id as string, chains.get(growing.stand.id)]),
+  );
   const { pairs } = matchPollen({
     females: ears.map(({ flower, growing, silkDays }) => ({
       id: flower.id,
       plant: growing.plant.id,
       variety: growing.variety.id,
       fatherVariety: fatherVarietyOf(growing),
-      // The oldest silk first: it has least time left.
-      value: 1 + silkDays / 20,
+      // The oldest silk first: it has least time left. Then the plants that have no ear poured yet.
+      value:
+        1 + silkDays / 20 + (chainOf.get(growing.plant.id)?.mothers.has(growing.plant.id) ? 0 : NEW_MOTHER),
       wants: 1,
       purpose: 'seed',
     })),
@@ -155,6 +166,10 @@ function pairsOf(
       // Corn suffers badly from selfing: own pollen only where nothing else is left, whatever the patch allows.
       selfing: selfing === 'never' ? 'never' : 'others-first',
       femalesPerMale: 1,
+      kinship: (mother, father) => {
+        const chain = chainOf.get(mother);
+        return chain ? chainCost(chain, mother, father) : 0;
+      },
     },
   });
   const plantOf = new Map(walkOrder(state).map((growing) => [growing.plant.id, growing]));

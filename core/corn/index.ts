@@ -1,1 +1,3 @@
 export * from './corn';
+export * from './scouting';
+export * from './chain';

@@ -47,7 +47,12 @@ export function stageAdvice(
 }
 
 /** What the way a variety flowers changes, or `null`: said beside the advice for the stage. */
-export function systemAdvice(system: SexSystem, sex: Sex, reason: Reason): string | null {
+export function systemAdvice(
+  system: SexSystem,
+  sex: Sex,
+  reason: Reason,
+  selfing = 'allowed',
+): string | null {
   if (sex !== 'female') return null;
   switch (system) {
     case 'parthenocarpic':
@@ -61,12 +66,27 @@ export function systemAdvice(system: SexSystem, sex: Sex, reason: Reason): strin
           ? 'Nearly all its flowers are female: wait for its own few males. Other pollen makes a cross.'
           : 'Nearly all its flowers are female: its few males are precious as fathers.';
     case 'andromonoecious':
-      return reason === 'cross'
-        ? 'The “female” has anthers too: take them out of the shut bud before a cross.'
+      if (reason === 'cross')
+        return 'The “female” has anthers too: take them out of the shut bud before a cross.';
+      return reason === 'seed' && selfing === 'never'
+        ? 'The “female” has anthers too, and selfs: where own pollen is not wanted, take them out of the shut bud.'
         : null;
     default:
       return null;
   }
+}
+
+/** Crops of which growers work several females for one fruit, and are to know it beforehand. */
+const SEVERAL: ReadonlySet<string> = new Set(['melon', 'cucumber']);
+
+/**
+ * How many females are worked for one that sets, said before the work; `null` where most set.
+ * @example severalForOne(cropOf('melon')) // 'About one worked female in 4 sets: …'
+ */
+export function severalForOne(crop: Crop): string | null {
+  if (!SEVERAL.has(crop.id)) return null;
+  const many = Math.max(2, Math.round(1 / crop.setShare.value));
+  return `About one worked female in ${many} sets (${crop.setShare.source}): shut and work several for each fruit you want.`;
 }
 
 /** `stageAdvice` for an evening walk. */

@@ -22,6 +22,7 @@ import {
   stageAdvice,
   stageFacts,
   STAGES,
+  severalForOne,
   systemAdvice,
   TOOLS,
 } from '.';
@@ -301,6 +302,11 @@ describe('advice of the evening', () => {
     expect(systemAdvice('parthenocarpic', 'female', 'seed')).toMatch(/must be pollinated/);
     expect(systemAdvice('gynoecious', 'female', 'seed')).toMatch(/wait for its own few males/);
     expect(systemAdvice('andromonoecious', 'female', 'cross')).toMatch(/anthers too/);
+    expect(systemAdvice('andromonoecious', 'female', 'seed')).toBeNull();
+    expect(systemAdvice('andromonoecious', 'female', 'seed', 'never')).toMatch(/own pollen is not wanted/);
+    expect(severalForOne(cropOf('melon'))).toMatch(/one worked female in 4 sets/);
+    expect(severalForOne(cropOf('cucumber'))).toMatch(/one worked female in 2 sets/);
+    expect(severalForOne(cropOf('squash-maxima'))).toBeNull();
     expect(systemAdvice('monoecious', 'female', 'seed')).toBeNull();
     expect(systemAdvice('parthenocarpic', 'male', 'fruit')).toBeNull();
   });

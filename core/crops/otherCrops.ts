@@ -73,9 +73,16 @@ export const otherCrops: readonly Crop[] = [
     malesPerFemale: practice([1, 1], 'as many tassels as silked shoots'),
     looks: ours(
       [
-        { day: 4, expect: 'Silks let go of fertilised kernels when the husk is opened and shaken; or wait.' },
-        { day: 10, expect: 'The ear fills: it feels round and firm under the husk.' },
-        { day: 18, expect: 'Full to the tip, or gaps where kernels were missed.' },
+        {
+          day: 4,
+          expect: 'The bag is whole and dry. Leave the husk shut: silk that took browns from the ear on.',
+        },
+        { day: 10, expect: 'The ear fills: it feels round and firm through bag and husk.' },
+        {
+          day: 18,
+          expect:
+            'Full to the tip by feel. Look for gaps on a spare ear only: one for seed stays shut till harvest.',
+        },
       ],
       'fertilised within hours; gaps can be felt after a week or two',
     ),

@@ -79,7 +79,7 @@ export function fitForSeed(
       ? [closedCone(flower)]
       : [under(shutBefore(flower, schools, found?.crop.family === 'corn')), under(whole(flower))]),
     ...kept(flower),
-    ...(found && hasAnthers(found) && reasonFor(flower, found) === 'cross' && flower.pollinations.length > 0
+    ...(found && mustLoseAnthers(flower, found, schools) && flower.pollinations.length > 0
       ? [anthersOut(flower)]
       : []),
     ...flower.pollinations.flatMap((pollination) => [
@@ -191,6 +191,16 @@ function kept({ sex, lost, harvested, checks }: Flower): FitReason[] {
 /** Whether the flowers that bear fruit have anthers of their own: perfect ones, and the "females" of many melons. */
 function hasAnthers({ crop, variety }: Growing): boolean {
   return crop.flowers.perfect !== undefined || (variety.system ?? crop.sexSystem.value) === 'andromonoecious';
+}
+
+/** Whether her own anthers had to go: for a cross, and in vines where own pollen is never wanted. A tomato for seed selfs on purpose. */
+function mustLoseAnthers(flower: Flower, found: Growing, schools: SchoolChoices): boolean {
+  if (!hasAnthers(found)) return false;
+  const reason = reasonFor(flower, found);
+  return (
+    reason === 'cross' ||
+    (reason === 'seed' && schools.selfing === 'never' && found.crop.flowers.perfect === undefined)
+  );
 }
 
 function anthersOut({ emasculatedAt, pollinations }: Flower): FitReason {

@@ -44,7 +44,7 @@ export interface RoundStopProps {
 
 /** One flower of the round: find it, look at its closure, pollinate, shut again, mark. */
 export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }: RoundStopProps) {
-  const { state, demo } = useGarden();
+  const { state, demo, patch } = useGarden();
   const { flower, growing } = stop;
   const { crop, variety, bed } = growing;
   const wide = useIsWide();
@@ -68,6 +68,7 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
     variety.system ?? crop.sexSystem.value,
     flower.sex,
     growing.stand.reason,
+    patch?.schools.selfing,
   );
   return (
     <Page

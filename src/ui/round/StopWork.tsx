@@ -66,7 +66,7 @@ export function StopWorkTiles({
   /** What to say where no father is to be had. */
   noFather: ReactNode;
 }) {
-  const { state } = useGarden();
+  const { state, patch } = useGarden();
   const [damp, setDamp] = useState(false);
   const { crop } = growing;
   const hold = holdSeconds(tool);
@@ -123,7 +123,8 @@ export function StopWorkTiles({
         crop={crop}
         value={answers}
         withAnthers={
-          growing.stand.reason === 'cross' &&
+          (growing.stand.reason === 'cross' ||
+            (growing.stand.reason === 'seed' && patch?.schools.selfing === 'never')) &&
           (growing.variety.system ?? crop.sexSystem.value) === 'andromonoecious'
         }
         open={answers.went}

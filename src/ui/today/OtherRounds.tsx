@@ -5,7 +5,7 @@ import { windowNow, type BloomDay } from '@core/bloom';
 import { cropOf } from '@core/crops';
 import type { Place, State } from '@core/ledger';
 import { walkOrder } from '@core/patch';
-import { cornDay } from '@core/corn';
+import { cornDay, cornScouting } from '@core/corn';
 import { mayFlower } from '@core/kitchen';
 import { crossDay, selfingDay, type CrossStand, type SelfingPlant } from '@core/crosses';
 import { clockText, type LocalDate } from '@core/time';
@@ -29,6 +29,7 @@ export function OtherRounds({ morning }: { morning: BloomDay }) {
   const rows = useMemo(
     () =>
       [
+        scoutRow(state, place, today),
         cornRow(state, place, today, morning, now),
         crossRow(state, place, today),
         selfingRow(state, place, today),
@@ -69,10 +70,10 @@ function cornRow(state: State, place: Place, today: LocalDate, morning: BloomDay
     pour ? `${plural(corn.pairs.length, 'swap')} when the dew is off` : null,
     corn.bagsWanted > 0 ? `${plural(corn.bagsWanted, 'tassel')} to bag` : null,
     corn.toBag.length > 0 ? `${plural(corn.toBag.length, 'shoot')} to bag` : null,
-    `${plural(corn.toScout.length + corn.toCheck.length, 'look')} to make`,
+    corn.toCheck.length > 0 ? `${plural(corn.toCheck.length, 'bag')} to peep under` : null,
   ].filter(Boolean);
   const from = pour ? window.opens : null;
-  return { name: 'Corn', what: parts.join(', '), path: '/corn', from };
+  return { name: 'Corn', what: parts.join(', ') || 'no silk yet', path: '/corn', from };
 }
 
 function crossRow(state: State, place: Place, today: LocalDate): Other | null {
@@ -115,6 +116,20 @@ function selfingRow(state: State, place: Place, today: LocalDate): Other | null 
     name: 'Pure seed under bags',
     what: parts.join(', ') || 'look for buds about to open',
     path: '/trusses',
+    from: null,
+  };
+}
+
+function scoutRow(state: State, place: Place, today: LocalDate): Other | null {
+  const plants = cornScouting(state, place, today).filter(({ growing }) =>
+    mayFlower(state, place, growing, today),
+  );
+  const left = plants.filter(({ done }) => !done).length;
+  if (left === 0) return null;
+  return {
+    name: 'Corn: the daily look',
+    what: `${plural(left, 'plant')}: shoots to bag, silk, tassels that shed`,
+    path: '/scout',
     from: null,
   };
 }

@@ -6,6 +6,7 @@ import {
   isEdible,
   sexesOf,
   stagesOf,
+  severalForOne,
   systemAdvice,
   type Closure,
 } from '@core/crops';
@@ -113,7 +114,13 @@ export function WalkPlant({
   const forFruit = stand.reason === 'fruit';
   const covers = useMemo(() => coversFor(state, growing, today).needed, [state, growing, today]);
   const advice = eveningAdvice(crop, value.sex, value.stage, stand.reason, forFruit || covers);
-  const special = systemAdvice(variety.system ?? crop.sexSystem.value, value.sex, stand.reason);
+  const special = systemAdvice(
+    variety.system ?? crop.sexSystem.value,
+    value.sex,
+    stand.reason,
+    patch?.schools.selfing,
+  );
+  const several = value.sex === 'female' && advice.shutTonight ? severalForOne(crop) : null;
   const lookedOver = lookedOverOn(plant, tonight, today, place.zone);
   const doubtful = plant.health === 'doubtful' || plant.health === 'sick';
 
@@ -278,6 +285,7 @@ export function WalkPlant({
           text={`${stages[value.stage].looks} ${advice.words}`}
         />
         {special ? <Txt size="label">{special}</Txt> : null}
+        {several ? <Txt size="label">{several}</Txt> : null}
         <SightSteppers
           crop={crop}
           system={variety.system}

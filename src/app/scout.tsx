@@ -1,0 +1,53 @@
+import { useMemo } from 'react';
+import { useRouter } from 'expo-router';
+import { cornScouting } from '@core/corn';
+import type { Draft } from '@core/ledger';
+import { useGarden } from '@/data/garden/garden';
+import { useRecording } from '@/data/garden/useRecording';
+import { Badge, Button, Card, Notice } from '@/ui/controls';
+import { ScoutRow } from '@/ui/corn/ScoutRow';
+import { gated } from '@/ui/Gate';
+import { Page } from '@/ui/Page';
+import { Txt } from '@/ui/theme';
+import { UndoLine } from '@/ui/UndoLine';
+
+/** The daily look over the corn, plant by plant in walking order: shoots to bag, silk that came unbagged, tassels that shed. */
+function Scout() {
+  const { state, place, today } = useGarden();
+  const { busy, problem, save } = useRecording();
+  const router = useRouter();
+  const plants = useMemo(() => cornScouting(state, place, today), [state, place, today]);
+  const left = plants.filter(({ done }) => !done).length;
+  const half = Math.ceil(plants.length / 2);
+  const onSave = (...drafts: Draft[]) => void save(...drafts);
+  const rows = plants.map((scouted) => (
+    <ScoutRow key={scouted.growing.plant.id} scouted={scouted} busy={busy} onSave={onSave} />
+  ));
+  return (
+    <Page
+      title="Corn: the daily look"
+      over={`${plants.length - left} of ${plants.length} looked at`}
+      badge={plants.length > 0 && left === 0 ? <Badge text="all looked at" tone="leaf" /> : undefined}
+      corner={<Button title="Back" look="quiet" small onPress={() => router.replace('/corn')} />}
+      side={rows.slice(half)}
+      foot={<Button title="To the swaps and bags" onPress={() => router.replace('/corn')} />}
+    >
+      <UndoLine />
+      {problem ? <Notice tone="brick" text={problem} /> : null}
+      {plants.length === 0 ? (
+        <Txt>No corn is grown for seed or a cross here.</Txt>
+      ) : (
+        <Card>
+          <Txt tone="muted">
+            Every day, in walking order. A shoot gets its bag before any silk shows: slide it over, wedge it
+            between ear and stalk, cut the leaf below and trim the shoot’s leaf tips. Mind eyes and hands:
+            leaf edges cut.
+          </Txt>
+        </Card>
+      )}
+      {rows.slice(0, half)}
+    </Page>
+  );
+}
+
+export default gated(Scout);

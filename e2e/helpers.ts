@@ -1,4 +1,6 @@
 import { expect, type Page } from '@playwright/test';
+import { toJson } from '../core/formats';
+import type { TestGarden } from '../core/testGarden';
 
 export async function openDemo(page: Page): Promise<void> {
   await page.goto('/demo');
@@ -51,4 +53,23 @@ export async function addStand(
   for (let n = 4; n > plants; n--) await page.getByRole('button', { name: 'Plants: one less' }).click();
   await page.getByRole('button', { name: `Add ${plants} plant${plants === 1 ? '' : 's'}` }).click();
   await expect(page.getByText(variety, { exact: true })).toBeVisible();
+}
+
+/** A patch written by the ledger itself, taken over from a file on the first screen. */
+export async function takeOver(page: Page, garden: TestGarden): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'I have a file from another device' }).click();
+  await expect(page.getByText(/No patch here yet/)).toBeVisible();
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Import a file' }).click();
+  await (
+    await chooser
+  ).setFiles({
+    name: 'patch.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(toJson(garden.events)),
+  });
+  await page.getByRole('button', { name: /^Add \d+ records/ }).click();
+  await expect(page.getByText(/records added/)).toBeVisible();
+  await today(page);
 }

@@ -1,7 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { toJson } from '../core/formats';
 import { TestGarden } from '../core/testGarden';
-import { addStand, beginPatch, setTime, today } from './helpers';
+import { addStand, beginPatch, setTime, takeOver, today } from './helpers';
 
 test('corn over three days: shoots on the daily look, one ear spoiled, a tassel bagged, poured, the chain begun', async ({
   page,
@@ -115,23 +114,8 @@ test('a gourd over two dusks: shut after one dusk began it belongs to the next',
   // Half past eight in the evening: the flowers of that dusk are open already.
   for (const plant of flask.plants)
     for (const sex of ['female', 'male'] as const) garden.shut('2026-07-13', plant, sex, 'mesh-bag', 21);
-  await setTime(page, '2026-07-13T19:10:00Z');
-  await page.goto('/settings');
-  const begin = page.getByRole('button', { name: 'Begin my patch' });
-  if (await begin.isVisible()) await begin.click();
-  await page.goto('/settings');
-  await page
-    .locator('input[type=file]')
-    .first()
-    .setInputFiles({
-      name: 'log.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(toJson(garden.events)),
-    });
-  await page.getByRole('button', { name: /^Add \d+ records/ }).click();
-  await expect(page.getByText(/records added/)).toBeVisible();
   await setTime(page, '2026-07-14T18:20:00Z');
-  await page.goto('/');
+  await takeOver(page, garden);
   await expect(page.getByRole('heading', { name: 'Dusk round' })).toBeVisible();
   await page
     .getByRole('button', { name: /^Start the/ })
@@ -141,4 +125,44 @@ test('a gourd over two dusks: shut after one dusk began it belongs to the next',
   await page.getByRole('button', { name: 'whole', exact: true }).click();
   await page.getByRole('button', { name: /^Pollinated: / }).click();
   await expect(page.getByText(/^Stop 2 of 2/)).toBeVisible();
+});
+
+test('what two devices wrote and can’t both be true is shown side by side, and settled', async ({ page }) => {
+  const garden = new TestGarden();
+  const { plants } = garden.plant('squash-maxima', 'Slate Dome', 2);
+  const [one, two] = plants.map((plant) => garden.shut('2026-07-12', plant, 'female'));
+  for (const flower of [one, two])
+    for (const [device, result] of [
+      ['phone', 'whole'],
+      ['tablet', 'torn'],
+    ])
+      garden.write(garden.time('2026-07-13', 6, device === 'phone' ? 1 : 5), {
+        kind: 'closureChecked',
+        flower,
+        result,
+        device,
+      } as never);
+  await setTime(page, '2026-07-13T12:00:00Z');
+  await takeOver(page, garden);
+  await expect(page.getByRole('heading', { name: 'Which is true?' })).toBeVisible();
+  await page
+    .getByRole('button', { name: /^This is true: torn/ })
+    .first()
+    .click();
+  await expect(page.getByRole('button', { name: /^This is true: / })).toHaveCount(2);
+  await page.getByRole('button', { name: 'Both are true' }).click();
+  await expect(page.getByRole('heading', { name: 'Which is true?' })).toBeHidden();
+});
+
+test('lettuce stands in the patch for its distances, and asks for nothing', async ({ page }) => {
+  const garden = new TestGarden();
+  garden.plant('lettuce', 'Sluice Frill', 3);
+  await setTime(page, '2026-07-13T12:00:00Z');
+  await takeOver(page, garden);
+  await expect(page.getByText(/there is nothing to shut or to work/)).toBeVisible();
+  await page.getByRole('link', { name: 'Patch' }).click();
+  await expect(page.getByText(/3 to 6 m from other lettuces are enough/)).toBeVisible();
+  await page.getByRole('link', { name: /^Sluice Frill 1/ }).click();
+  await expect(page.getByText(/self before the flower opens/)).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Set and drop' })).toBeHidden();
 });

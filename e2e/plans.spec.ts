@@ -1,28 +1,8 @@
-import { expect, test, type Page } from '@playwright/test';
-import { toJson } from '../core/formats';
+import { expect, test } from '@playwright/test';
 import { TestGarden } from '../core/testGarden';
-import { openDemo, setTime, today } from './helpers';
+import { openDemo, setTime, takeOver, today } from './helpers';
 
 const EVENING = '2026-07-13';
-
-/** A patch written by the ledger itself, taken over from a file on the first screen. */
-async function takeOver(page: Page, garden: TestGarden): Promise<void> {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'I have a file from another device' }).click();
-  await expect(page.getByText(/No patch here yet/)).toBeVisible();
-  const chooser = page.waitForEvent('filechooser');
-  await page.getByRole('button', { name: 'Import a file' }).click();
-  await (
-    await chooser
-  ).setFiles({
-    name: 'patch.json',
-    mimeType: 'application/json',
-    buffer: Buffer.from(toJson(garden.events)),
-  });
-  await page.getByRole('button', { name: /^Add \d+ records/ }).click();
-  await expect(page.getByText(/records added/)).toBeVisible();
-  await today(page);
-}
 
 test('one plant, no other father: the round says why and offers the plant’s own', async ({ page }) => {
   const garden = new TestGarden();

@@ -93,6 +93,21 @@ export function setsByItself(crop: Crop, system: SexSystem | null): boolean {
   return (system ?? crop.sexSystem.value) === 'parthenocarpic';
 }
 
+/** Vines whose flowers are small on short stalks, and those whose females have long, thin stalks too (general texts, from memory). */
+const STALK_DECEIVES: ReadonlySet<CropId> = new Set<CropId>([
+  'melon',
+  'watermelon',
+  'cucumber',
+  'luffa',
+  'luffa-ridged',
+  'bitter-gourd',
+]);
+
+/** Whether a thin stalk tells a male from a female: in squash and bottle gourd; elsewhere the small fruit alone does. */
+export function stalkTells(crop: Crop): boolean {
+  return crop.family === 'cucurbit' && !STALK_DECEIVES.has(crop.id);
+}
+
 /** Where the heat and cold that fruit set suffers from are read. */
 export const SET_LIMITS: Readonly<Partial<Record<CropId, Fact<SetLimits>>>> = {
   tomato: handbook({ dayC: 32, nightC: 21, coldNightC: 13, dewPointC: 19, dryHeat: false }, 'general texts'),

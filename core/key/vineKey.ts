@@ -1,4 +1,4 @@
-import { systemsOf, type Crop, type CropId, type Sex, type SexSystem, type Stage } from '../crops';
+import { stalkTells, systemsOf, type Crop, type CropId, type Sex, type SexSystem, type Stage } from '../crops';
 import type { Answer, Entry, Key, Question } from './types';
 
 const SIDE = 'side' as const;
@@ -6,10 +6,6 @@ const INSIDE = 'inside' as const;
 
 /** Flowers so small, on stalks so short, that the petals seem to sit on the vine (common practice). */
 const SMALL = new Set<CropId>(['melon', 'watermelon', 'cucumber']);
-/** Where the stalk tells the sexes apart: elsewhere both are short, or both are long and thin (general texts, from memory). */
-const STALK_TELLS = (crop: Crop) => !SMALL.has(crop.id) && !LONG_STALKED.has(crop.id);
-const LONG_STALKED = new Set<CropId>(['luffa', 'luffa-ridged', 'bitter-gourd']);
-
 const look = (id: string, words: string, sex: Sex, stage: Stage, view: 'side' | 'inside' = SIDE): Answer => ({
   id,
   words,
@@ -23,7 +19,7 @@ function questions(crop: Crop, both: boolean): Question[] {
     colourQuestion(crop),
     centreQuestion(crop, both),
     tipQuestion,
-    ...(STALK_TELLS(crop) ? [stalkQuestion] : []),
+    ...(stalkTells(crop) ? [stalkQuestion] : []),
     placeQuestion(crop),
     companyQuestion,
   ];
@@ -207,7 +203,7 @@ function sexShows(
   return {
     below: female ? { swelling: 1 } : { nothing: 1 },
     centre: stage === 'open' ? (female ? { lobes: 1 } : { column: 1 }) : { shut: 1 },
-    ...(STALK_TELLS(crop) ? { stalk: female ? { stout: 1 } : { thin: 1 } } : {}),
+    ...(stalkTells(crop) ? { stalk: female ? { stout: 1 } : { thin: 1 } } : {}),
     company: company(sex, crop, system),
   };
 }

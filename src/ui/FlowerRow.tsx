@@ -13,17 +13,23 @@ export function FlowerRow({
   flower,
   growing,
   note,
+  title,
+  below = false,
   children,
 }: {
   flower: Flower;
   growing: Growing;
   note?: string;
+  /** Where the plant is named above already. */
+  title?: string;
+  /** A key with a long title stands under the words. */
+  below?: boolean;
   children?: ReactNode;
 }) {
   const { place } = useGarden();
   const colours = useColours();
   // One key stands beside the words, several under them: neither squeezes the name.
-  const many = Children.toArray(children).length > 1;
+  const many = below || Children.toArray(children).length > 1;
   const keys = children ? (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6, marginTop: many ? 4 : 0 }}>
       {children}
@@ -47,9 +53,11 @@ export function FlowerRow({
         size={52}
       />
       <View style={{ flex: 1 }}>
-        <Txt size="strong">{plantName(growing)}</Txt>
+        <Txt size="strong">{title ?? plantName(growing)}</Txt>
         <Txt size="label" tone="muted">
-          {[flower.node === null && flower.thread === null ? null : flowerPlace(flower), note].filter(Boolean).join(' · ')}
+          {[flower.node === null && flower.thread === null ? null : flowerPlace(flower), note]
+            .filter(Boolean)
+            .join(' · ')}
         </Txt>
         {many ? keys : null}
       </View>

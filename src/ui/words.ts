@@ -1,5 +1,6 @@
 import {
   setsByItself,
+  stalkTells,
   type Closure,
   type Crop,
   type Picked,
@@ -88,7 +89,8 @@ export function partName(crop: Crop, sex: Sex): string {
 /** The sign it is told by, in a few words. */
 export function partNote(crop: Crop, sex: Sex): string {
   if (crop.family === 'corn') return sex === 'male' ? 'on top' : 'in a leaf joint';
-  return sex === 'male' ? 'thin straight stalk' : 'a small fruit below';
+  if (sex === 'female') return 'a small fruit below';
+  return stalkTells(crop) ? 'thin straight stalk' : 'no small fruit below';
 }
 export const stageWords: Record<Stage, string> = {
   pin: 'pin',

@@ -81,7 +81,7 @@ function PlantPage() {
       }
     >
       {hasRounds(crop) ? null : <Notice tone="leaf" text={quietWords(crop)} />}
-      {hasRounds(crop) || drawn.length > 0 ? (
+      {drawn.length > 0 || (hasRounds(crop) && plant.tallies.length === 0) ? (
         <Card style={{ padding: 4 }}>
           <Runner
             flowers={drawn}
@@ -98,7 +98,9 @@ function PlantPage() {
         {!hasRounds(crop)
           ? ''
           : drawn.length === 0
-            ? 'Nothing recorded on this plant yet.'
+            ? plant.tallies.length > 0
+              ? 'No flower noted by itself: those counted together stand below.'
+              : 'Nothing recorded on this plant yet.'
             : 'Females stand up, males hang down. Tap a node to see its story.'}
       </Txt>
       <SexLine growing={found} />

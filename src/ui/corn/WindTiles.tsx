@@ -1,6 +1,7 @@
+import { useState } from 'react';
 import { useGarden } from '@/data/garden/garden';
 import type { Draft } from '@core/ledger';
-import { Tile, Tiles } from '../controls';
+import { Button, Tile, Tiles } from '../controls';
 import { WINDS } from '../weather/words';
 
 /** Where the wind comes from, felt by hand: noted for today, beside whatever else is known of the day. */
@@ -14,6 +15,17 @@ export function WindTiles({
   onSave: (...drafts: Draft[]) => void;
 }) {
   const { patch, today } = useGarden();
+  const [asking, setAsking] = useState(fromDeg === null);
+  if (!asking)
+    return (
+      <Button
+        title="The wind has turned"
+        look="quiet"
+        small
+        disabled={busy}
+        onPress={() => setAsking(true)}
+      />
+    );
   const chosen = fromDeg === null ? null : Math.round(fromDeg / 45) % 8;
   return (
     <Tiles question="Wind from (what is spilt drifts with it)">
@@ -26,6 +38,7 @@ export function WindTiles({
           minWidth={64}
           onPress={() => {
             if (!patch || busy) return;
+            setAsking(false);
             onSave({
               kind: 'weatherNoted',
               patch: patch.id,

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { hasTrusses, kitchenTool } from '@core/crops';
 import { freeThread, fruitsFrom, type CrossFlower, type SelfedTruss, type SelfingPlant } from '@core/crosses';
 import type { Draft } from '@core/ledger';
-import { plantName } from '@core/patch';
+import { plantName, type Growing } from '@core/patch';
 import { shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useNextMark } from '@/data/garden/nextMark';
@@ -61,7 +61,13 @@ export function SelfingCard({ plant, busy, onSave }: Props) {
         </Notice>
       ) : null}
       {toBag.map(({ flower }) => (
-        <FlowerRow key={flower.id} flower={flower} growing={growing} note="not open yet, no bag">
+        <FlowerRow
+          key={flower.id}
+          flower={flower}
+          growing={growing}
+          title={unitName(growing)}
+          note="not open yet, no bag"
+        >
           <Button
             title="Bag on"
             small
@@ -85,6 +91,7 @@ export function SelfingCard({ plant, busy, onSave }: Props) {
           key={truss.flower.id}
           flower={truss.flower}
           growing={growing}
+          title={unitName(growing)}
           note={waitWords(truss, place.zone)}
         >
           <StandsKey truss={truss} busy={busy} onSave={onSave} />
@@ -110,6 +117,9 @@ export function SelfingCard({ plant, busy, onSave }: Props) {
     </Card>
   );
 }
+
+/** What is bagged together: a truss, or a single bud. */
+const unitName = ({ crop }: Growing) => (hasTrusses(crop) ? 'Truss' : 'Bud');
 
 function waitWords({ flower, growing, shaken }: SelfedTruss, zone: string): string {
   if (shaken === 0) return 'bagged: shaken inside from tomorrow';
@@ -144,6 +154,8 @@ function ShakeRow({
     <FlowerRow
       flower={flower}
       growing={growing}
+      title={unitName(growing)}
+      below
       note={shakenToday ? 'shaken today' : shaken > 0 ? `shaken on ${plural(shaken, 'morning')}` : 'to shake'}
     >
       {shakenToday ? null : (
@@ -194,7 +206,7 @@ function MarkKeys({ each: { flower, growing }, busy, onSave }: Omit<Props, 'plan
     .filter(Boolean)
     .join(', ');
   return (
-    <FlowerRow flower={flower} growing={growing} note="fruits stand">
+    <FlowerRow flower={flower} growing={growing} title={unitName(growing)} note="fruits stand" below>
       <Button
         title={title.charAt(0).toUpperCase() + title.slice(1)}
         small
@@ -215,7 +227,12 @@ function MarkKeys({ each: { flower, growing }, busy, onSave }: Omit<Props, 'plan
 function MarkedRow({ each: { flower, growing } }: { each: CrossFlower }) {
   const router = useRouter();
   return (
-    <FlowerRow flower={flower} growing={growing} note={`mark ${flower.mark ?? ''}: seed, do not pick`}>
+    <FlowerRow
+      flower={flower}
+      growing={growing}
+      title={unitName(growing)}
+      note={`mark ${flower.mark ?? ''}: seed, do not pick`}
+    >
       <Button
         title="Its label"
         small

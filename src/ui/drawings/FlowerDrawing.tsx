@@ -92,7 +92,7 @@ export interface Chance {
 }
 
 /** From this height on a drawing has room for leaves, light and shade. */
-const ROOM_FOR_DETAIL = 100;
+const ROOM_FOR_DETAIL = 140;
 
 export interface FlowerDrawingProps extends FlowerLook {
   readonly size: number;

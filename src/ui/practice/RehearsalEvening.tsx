@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { catalogue, cropOf, type CropId } from '@core/crops';
+import { catalogue, cropOf, stalkTells, type Crop, type CropId } from '@core/crops';
 import type { Rehearsal } from '@core/simulation';
 import { Card, Button, Tile, Tiles } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
@@ -90,7 +90,7 @@ export function RehearsalEvening({
                     chosen={chosen}
                     disabled={!chosen && left === 0}
                     onPress={() => toggle(id)}
-                    label={`Plant ${plant}, node ${node}: ${seenWords(sex, stage, fullness)}${chosen ? ', shut' : ''}`}
+                    label={`Plant ${plant}, node ${node}: ${seenWords(cropOf(rehearsal.crop), sex, stage, fullness)}${chosen ? ', shut' : ''}`}
                     minWidth={64}
                     picture={
                       <FlowerDrawing
@@ -114,8 +114,13 @@ export function RehearsalEvening({
 }
 
 /** The flower in words, for those who can't see it: what shows, not what it is called. */
-function seenWords(sex: string, stage: string, fullness: number): string {
-  const below = sex === 'female' ? 'a swelling below the petals' : 'a thin straight stalk';
+function seenWords(crop: Crop, sex: string, stage: string, fullness: number): string {
+  const below =
+    sex === 'female'
+      ? 'a swelling below the petals'
+      : stalkTells(crop)
+        ? 'a thin straight stalk'
+        : 'no swelling below the petals';
   const petals: Record<string, string> = {
     pin: 'tiny and tight, green',
     green: fullness > 0.5 ? 'slim and long, all green' : 'slim, green',

@@ -83,7 +83,9 @@ async function phoneOnly(page, shot, button) {
   await at('practice', 'How it goes', 'practice');
   await at('fruit', 'Set and drop', 'fruit');
   await at('corn', 'This morning: swaps', 'corn');
-  await at('crosses', 'Pollen on', 'crosses');
+  await page.goto(`${base}/crosses`);
+  await page.getByText('Pollen on', { exact: true }).waitFor();
+  await shot('crosses');
   await at('kitchen', 'Kitchen round', 'kitchen');
   await at('weather', 'Note a day', 'weather');
   await page.goto(`${base}/goals`);

@@ -81,7 +81,6 @@ const SEVERAL: ReadonlySet<string> = new Set(['melon', 'cucumber']);
 
 /**
  * How many females are worked for one that sets, said before the work; `null` where most set.
- * @example severalForOne(cropOf('melon')) // 'About one worked female in 4 sets: …'
  */
 export function severalForOne(crop: Crop): string | null {
   if (!SEVERAL.has(crop.id)) return null;

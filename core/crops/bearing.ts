@@ -33,7 +33,7 @@ function raisedDays({ family }: Crop): number {
  * Share of its usual flowers that a plant bears so many days after it was planted (or sown in place), 0..1: none before the first can
  * be there, all of them when the first is due at the latest, in a straight line between [M].
  *
- * @example bearing(cropOf('corn'), 30) // 0: no silk before day 55
+ * @example bearing(cropOf('corn'), 30) // 0
  */
 export function bearing(crop: Crop, daysPlanted: number): number {
   const range = DAYS_TO_FLOWER[crop.id]?.value;

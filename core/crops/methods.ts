@@ -70,7 +70,7 @@ const LATER_VISIT_MIN = 1.5;
 
 /**
  * Minutes that a female takes besides her first visit: a mother of a cross is dabbed again, unless the father's cone stays on her.
- * @example laterVisits(cropOf('pepper'), 'cross', 'brush') // 4.5: three more, of a minute and a half
+ * @example laterVisits(cropOf('pepper'), 'cross', 'brush') // 4.5
  */
 export function laterVisits(crop: Crop, reason: Reason, tool: Tool): number {
   const dabbed = reason === 'cross' && crop.flowers.perfect !== undefined && tool !== 'anthers';
@@ -82,7 +82,7 @@ const EAR_DAY = 18;
 
 /**
  * The day after pollination on which flowers that were counted together get their verdict.
- * @example countDay(cropOf('corn')) // 18: before, the ear of a plant for the kitchen stays shut
+ * @example countDay(cropOf('corn')) // 18
  */
 export function countDay(crop: Crop): number {
   return crop.family === 'corn' ? EAR_DAY : crop.verdictDay.value;

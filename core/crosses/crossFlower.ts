@@ -9,6 +9,7 @@ export interface CrossFlower {
   readonly growing: Growing;
 }
 
+/** An hour, ms. */
 export const HOUR = 3_600_000;
 /** Visits lie between this long after sunrise (dew off) and before sunset [M]. */
 const AFTER_SUNRISE_H = 2.5;

@@ -15,7 +15,7 @@ const MOST = 1.5;
  * Days that fruit takes to be ripe on a day of the autumn, at the usual warmth of the place: no fewer than `usualDays`, more where the
  * weeks before that day bring fewer degree-days (base 10 C) than so many days of 18 C. The form is our modelling choice.
  *
- * @example daysToRipenBy({ latitude: 46, longitude: 14 }, '2026-08-20', 50) // 50: all of it warm
+ * @example daysToRipenBy({ latitude: 46, longitude: 14 }, '2026-08-20', 50) // 50
  */
 export function daysToRipenBy(
   place: Pick<Place, 'latitude' | 'longitude'>,

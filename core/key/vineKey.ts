@@ -1,4 +1,12 @@
-import { stalkTells, systemsOf, type Crop, type CropId, type Sex, type SexSystem, type Stage } from '../crops';
+import {
+  stalkTells,
+  systemsOf,
+  type Crop,
+  type CropId,
+  type Sex,
+  type SexSystem,
+  type Stage,
+} from '../crops';
 import type { Answer, Entry, Key, Question } from './types';
 
 const SIDE = 'side' as const;

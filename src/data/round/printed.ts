@@ -42,7 +42,14 @@ export function usePrinted(round: string | null, state: State) {
       if (!flower || !found || flower.pollinations.length > 0 || flower.lost) return [];
       if (flower.checks.some(({ result }) => result !== 'not-open')) return [];
       return [
-        { line, stop: { flower, growing: found, state: 'to-do', again: false }, plant, node: flower.node, fathers, mark },
+        {
+          line,
+          stop: { flower, growing: found, state: 'to-do', again: false },
+          plant,
+          node: flower.node,
+          fathers,
+          mark,
+        },
       ];
     });
   }, [value, state]);

@@ -10,7 +10,7 @@ test('corn over three days: shoots on the daily look, one ear spoiled, a tassel 
     await beginPatch(page);
     await addStand(page, 'corn', 'Weir Copper', 'Pure seed', 3);
     await today(page);
-    await page.getByRole('button', { name: 'Open: Corn: the daily look' }).click();
+    await page.getByRole('button', { name: 'Open: Daily look at the corn' }).click();
     await page.getByRole('button', { name: 'New shoot on Weir Copper 1, bag on' }).click();
     await page.getByRole('button', { name: 'Silk without a bag on Weir Copper 2: spoiled for seed' }).click();
     await expect(page.getByText(/1 ear spoiled for seed/)).toBeVisible();

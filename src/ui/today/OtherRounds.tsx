@@ -127,7 +127,7 @@ function scoutRow(state: State, place: Place, today: LocalDate): Other | null {
   const left = plants.filter(({ done }) => !done).length;
   if (left === 0) return null;
   return {
-    name: 'Corn: the daily look',
+    name: 'Daily look at the corn',
     what: `${plural(left, 'plant')}: shoots to bag, silk, tassels that shed`,
     path: '/scout',
     from: null,

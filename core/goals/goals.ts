@@ -86,15 +86,8 @@ export function goalSum(
   const wanted = fruitsWanted(goal, crop);
   const { forSeed, forKitchen } = halvesOf(goal, wanted.fruits, done, males.value, setRate, season);
   const covers = coversFor(state, first, today).needed;
-  const shutting = shuttingFor(
-    state,
-    place,
-    crop,
-    variety.id,
-    goal,
-    covers ? forSeed.pollinations : 0,
-    males.value,
-  );
+  const toShut = covers ? forSeed.pollinations : 0;
+  const shutting = shuttingFor(state, place, crop, variety.id, goal, toShut, males.value);
   const pollinations = forSeed.pollinations + forKitchen.pollinations;
   const left = timeLeft(useful.on, season, today);
   const flowering = perMorning ?? usualOpening(state, plants, today, left.morningsLeft);
@@ -122,14 +115,14 @@ export function goalSum(
     minutes: Math.round(minutesFor(state, crop, stand, forSeed, forKitchen) + shutting.minutes),
     ...left,
     perMorning: flowering,
-    standing: standingOf({
-      fruitsLeft: forSeed.left + forKitchen.left,
-      flowers: Math.max(shutting.femalesToShut, forSeed.pollinations) + forKitchen.pollinations,
-      mornings: left.morningsLeft,
-      perMorning: flowering,
-      over: season.over,
-      guessed: goal.by === null && season.frost.from === 'guess',
-    }),
+    standing: standingOf(
+      forSeed.left + forKitchen.left,
+      Math.max(shutting.femalesToShut, forSeed.pollinations) + forKitchen.pollinations,
+      left.morningsLeft,
+      flowering,
+      goal,
+      season,
+    ),
   };
 }
 
@@ -208,21 +201,15 @@ function timeLeft(
 }
 
 /** How a goal stands: flowers still needed against mornings left and females that open on each. */
-function standingOf({
-  fruitsLeft,
-  flowers,
-  mornings,
-  perMorning,
-  over,
-  guessed,
-}: {
-  fruitsLeft: number;
-  flowers: number;
-  mornings: number | null;
-  perMorning: number;
-  over: boolean;
-  guessed: boolean;
-}): GoalStanding {
+function standingOf(
+  fruitsLeft: number,
+  flowers: number,
+  mornings: number | null,
+  perMorning: number,
+  goal: Goal,
+  { over, frost }: Season,
+): GoalStanding {
+  const guessed = goal.by === null && frost.from === 'guess';
   if (fruitsLeft === 0) return 'done';
   if (over) return 'over';
   if (flowers === 0) return 'on-course';

@@ -11,6 +11,7 @@ import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
 import { flowerPlace, lookWords } from '../words';
+import { GourdScale } from './GourdScale';
 
 /** One fruit and the four things it can have done. */
 export function LookRow({
@@ -22,7 +23,7 @@ export function LookRow({
   onAnswer: (result: LookResult) => void;
   markWhenGrowing: boolean;
 }) {
-  const { state, place, demo, record } = useGarden();
+  const { state, place, demo, prefs, record } = useGarden();
   const mark = useNextMark();
   const { crop, variety } = growing;
   const { shutAgain = null, purpose } = flower.pollinations.at(-1) ?? {};
@@ -58,6 +59,9 @@ export function LookRow({
       <Txt size="label" tone="muted">
         If it took: {expectOn(crop, due.day)}
       </Txt>
+      {crop.id === 'bottle-gourd' && due.day >= 4 && due.day <= 6 ? (
+        <GourdScale length={(mm) => (prefs.units === 'us' ? `${Math.round(mm / 25.4)} in` : `${mm} mm`)} />
+      ) : null}
       {demo ? (
         <Txt
           size="label"

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { systemAdvice } from '@core/crops';
-import type { Draft } from '@core/ledger';
+import type { CheckResult, Draft } from '@core/ledger';
 import { plantName } from '@core/patch';
 import {
   goneDrafts,
@@ -44,36 +44,23 @@ export interface RoundStopProps {
 
 /** One flower of the round: find it, look at its closure, pollinate, shut again, mark. */
 export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }: RoundStopProps) {
-  const { state, demo, patch } = useGarden();
   const { flower, growing } = stop;
-  const { crop, variety, bed } = growing;
   const wide = useIsWide();
-  const { answers, change, clear, offers, work, noMales, kitchen, tool, carried, noFather } = useStopWork(
-    round,
-    stop,
-    dawn,
-  );
-  const { window, cold, comeBack } = useStopHours(round, stop, dawn);
+  const doing = useStopWork(round, stop, dawn);
+  const { answers, change, clear, work } = doing;
   const index = numbered.indexOf(flower.id);
   useLeafing(numbered[index - 1], numbered[index + 1], onGo);
-  const { found } = answers;
-  const { pollinating, spoiled } = work;
   const { busy, problem, save: saved } = useRecording();
   const save = async (...drafts: Draft[]) => {
     if (!(await saved(...drafts))) return;
     clear();
     onGo(null);
   };
-  const hermaphrodite = systemAdvice(
-    variety.system ?? crop.sexSystem.value,
-    flower.sex,
-    growing.stand.reason,
-    patch?.schools.selfing,
-  );
+  const kept = (...drafts: Draft[]) => void save(...drafts);
   return (
     <Page
       title={plantName(growing)}
-      over={`Stop ${index + 1} of ${round.stops.length} · ${bed.name} · ${flowerPlace(flower)}`}
+      over={`Stop ${index + 1} of ${round.stops.length} · ${growing.bed.name} · ${flowerPlace(flower)}`}
       badge={<BeesBadge round={round} />}
       corner={<LeaveButton onPress={onLeave} />}
       side={
@@ -81,90 +68,42 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
           <NextStops round={round} dawn={dawn} numbered={numbered} current={flower.id} onGo={onGo} all />
         ) : undefined
       }
-      foot={
-        found === 'gone' ? (
-          <GoneTiles onCause={(cause) => void save(...goneDrafts(stop, cause))} />
-        ) : (
-          <>
-            <DeadlineLine round={round} dawn={dawn} />
-            <Button
-              title={buttonWords(
-                found,
-                pollinating,
-                noMales,
-                kitchen,
-                carried,
-                work.males,
-                () => workWords(state, work),
-                comeBack,
-                stop.again,
-              )}
-              look="main"
-              busy={busy}
-              disabled={
-                found === null || (pollinating && ((work.males === 0 && !kitchen) || carried !== null))
-              }
-              onPress={() => void save(...stopDrafts(stop, answers, work))}
-            />
-          </>
-        )
-      }
+      foot={<StopFoot round={round} stop={stop} dawn={dawn} doing={doing} busy={busy} onSave={kept} />}
     >
       <ClosureQuestion
         stop={stop}
-        found={found}
+        found={answers.found}
         onFound={(result) => {
           onPin();
           change({ found: result, kitchen: false });
         }}
       />
       {problem ? <Notice tone="brick" text={problem} /> : null}
-      {stop.again ? (
-        <Notice
-          tone="pollen"
-          text="Worked yesterday. Only if it is still fresh is it worked once more: it stays one flower, worked twice."
-        />
-      ) : null}
-      {stop.again && found === 'whole' ? (
-        <Button
-          title="No longer fresh: leave it"
-          disabled={busy}
-          onPress={() => void save({ kind: 'closureChecked', flower: flower.id, result: 'whole' })}
-        />
-      ) : null}
-      {found === null ? <WhereItIs flower={flower} growing={growing} /> : null}
-      {found === null && hermaphrodite ? <Notice tone="pollen" text={hermaphrodite} /> : null}
-      <HoursNotice crop={crop} window={window} asked={found === null} />
-      {cold && (found === null || found === 'not-open') ? <ColdNotice crop={crop} cold={cold} /> : null}
-      {demo ? (
-        <Txt
-          size="label"
-          tone="muted"
-        >{`In the demo patch you see: the ${closureWords[shutAgainWith(stop)]} is ${checkWords[closureAtDawn(DEMO_SEED, flower, growing, round.date)]}.`}</Txt>
-      ) : null}
-      {spoiled ? (
+      <AgainNotice stop={stop} found={answers.found} busy={busy} onSave={kept} />
+      <BeforeTheWork round={round} stop={stop} dawn={dawn} found={answers.found} />
+      {work.spoiled ? (
         <SpoiledTiles kitchen={answers.kitchen} onKitchen={(kitchen) => change({ kitchen })} />
       ) : null}
-      {pollinating ? (
+      {work.pollinating ? (
         <StopWorkTiles
           growing={growing}
           answers={answers}
           onChange={change}
-          offers={offers}
+          offers={doing.offers}
           males={Object.fromEntries(work.fathers.map(({ plant: id, males: count }) => [id, count]))}
-          tool={tool}
+          tool={doing.tool}
           work={work}
           worn={flower.shuttings[flower.shuttings.length - 1]?.closure ?? 'tape'}
           shutBefore={shutAgainWith(stop)}
-          carried={carried}
+          carried={doing.carried}
           noFather={
-            noFather ? (
+            doing.noFather ? (
               <NoFatherCard
-                why={noFather}
-                crop={crop}
+                why={doing.noFather}
+                crop={growing.crop}
                 onSelf={() => change({ selfOnce: true })}
                 onKitchen={() => change({ kitchen: true })}
-                onLeave={() => void save(...withoutMaleDrafts(stop))}
+                onLeave={() => kept(...withoutMaleDrafts(stop))}
               />
             ) : null
           }
@@ -175,6 +114,113 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
       )}
       <UndoLine />
     </Page>
+  );
+}
+
+type Doing = ReturnType<typeof useStopWork>;
+
+/** The main key, which says all that it records; or the causes, where the flower is gone. */
+function StopFoot({
+  round,
+  stop,
+  dawn,
+  doing: { answers, work, noMales, kitchen, carried },
+  busy,
+  onSave,
+}: Pick<RoundStopProps, 'round' | 'stop' | 'dawn'> & {
+  doing: Doing;
+  busy: boolean;
+  onSave: (...drafts: Draft[]) => void;
+}) {
+  const { state } = useGarden();
+  const { comeBack } = useStopHours(round, stop, dawn);
+  const { found } = answers;
+  if (found === 'gone') return <GoneTiles onCause={(cause) => onSave(...goneDrafts(stop, cause))} />;
+  const blocked = work.pollinating && ((work.males === 0 && !kitchen) || carried !== null);
+  return (
+    <>
+      <DeadlineLine round={round} dawn={dawn} />
+      <Button
+        title={buttonWords(
+          found,
+          work.pollinating,
+          noMales,
+          kitchen,
+          carried,
+          work.males,
+          () => workWords(state, work),
+          comeBack,
+          stop.again,
+        )}
+        look="main"
+        busy={busy}
+        disabled={found === null || blocked}
+        onPress={() => onSave(...stopDrafts(stop, answers, work))}
+      />
+    </>
+  );
+}
+
+/** A flower that was worked the morning before: what is asked of it now. */
+function AgainNotice({
+  stop,
+  found,
+  busy,
+  onSave,
+}: {
+  stop: Stop;
+  found: CheckResult | null;
+  busy: boolean;
+  onSave: (...drafts: Draft[]) => void;
+}) {
+  if (!stop.again) return null;
+  return (
+    <>
+      <Notice
+        tone="pollen"
+        text="Worked yesterday. Only if it is still fresh is it worked once more: it stays one flower, worked twice."
+      />
+      {found === 'whole' ? (
+        <Button
+          title="No longer fresh: leave it"
+          disabled={busy}
+          onPress={() => onSave({ kind: 'closureChecked', flower: stop.flower.id, result: 'whole' })}
+        />
+      ) : null}
+    </>
+  );
+}
+
+/** Where the flower is, its hours, and what the morning does to it. */
+function BeforeTheWork({
+  round,
+  stop,
+  dawn,
+  found,
+}: Pick<RoundStopProps, 'round' | 'stop' | 'dawn'> & { found: CheckResult | null }) {
+  const { demo, patch } = useGarden();
+  const { flower, growing } = stop;
+  const { crop, variety, stand } = growing;
+  const { window, cold } = useStopHours(round, stop, dawn);
+  const hermaphrodite = systemAdvice(
+    variety.system ?? crop.sexSystem.value,
+    flower.sex,
+    stand.reason,
+    patch?.schools.selfing,
+  );
+  return (
+    <>
+      {found === null ? <WhereItIs flower={flower} growing={growing} /> : null}
+      {found === null && hermaphrodite ? <Notice tone="pollen" text={hermaphrodite} /> : null}
+      <HoursNotice crop={crop} window={window} asked={found === null} />
+      {cold && (found === null || found === 'not-open') ? <ColdNotice crop={crop} cold={cold} /> : null}
+      {demo ? (
+        <Txt
+          size="label"
+          tone="muted"
+        >{`In the demo patch you see: the ${closureWords[shutAgainWith(stop)]} is ${checkWords[closureAtDawn(DEMO_SEED, flower, growing, round.date)]}.`}</Txt>
+      ) : null}
+    </>
   );
 }
 

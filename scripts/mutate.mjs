@@ -91,8 +91,8 @@ const MUTANTS = [
   {
     rule: 'a tap is taken back once',
     file: 'src/data/store/ledgerStore.ts',
-    from: 'this.change({ undoable: undoable.filter((each) => each !== tap) });',
-    to: '',
+    from: 'undoable: undoable.filter((each) => each !== tap),',
+    to: 'undoable,',
     tests: STORE,
   },
   {
@@ -112,8 +112,8 @@ const MUTANTS = [
   {
     rule: 'a grown fruit that stops growing has not failed',
     file: 'core/fruitset/fate.ts',
-    from: 'else if (set === null && day >= lastDay)',
-    to: 'else if (day >= lastDay)',
+    from: 'if (set === null && day >= lastDay) failed ??= seen;',
+    to: 'if (day >= lastDay) failed ??= seen;',
     tests: ['core/fruitset'],
   },
   {
@@ -173,10 +173,38 @@ const MUTANTS = [
     tests: ['core/bloom'],
   },
   {
+    rule: 'a mother past her days stays in a list till her bag is off',
+    file: 'core/crosses/crosses.ts',
+    from: "else lost.push({ flower, growing: each, why: 'over' });",
+    to: '',
+    tests: ['core/crosses'],
+  },
+  {
+    rule: 'fruit that needs no pollen is no seed fruit because it grows',
+    file: 'core/goals/goalParts.ts',
+    from: "const outcome = unknown ? 'waiting' : found;",
+    to: 'const outcome = found;',
+    tests: ['core/goals'],
+  },
+  {
+    rule: 'an early count is no verdict',
+    file: 'core/fruitset/groups.ts',
+    from: 'return !counted.early && covers(counted, tallied, on);',
+    to: 'return covers(counted, tallied, on);',
+    tests: ['core/fruitset'],
+  },
+  {
+    rule: 'what two devices settled is asked about no more',
+    file: 'core/rounds/contradictions.ts',
+    from: '!settled.has(settledKey(a.id, b.id))',
+    to: 'true',
+    tests: ['core/rounds'],
+  },
+  {
     rule: 'a garden day goes by the clock of the garden',
     file: 'core/bloom/roundDay.ts',
-    from: 'isForenoon(shutMs, zone) ?',
-    to: 'localDateOf(shutMs + 43_200_000, zone) === shutOn ?',
+    from: "(isForenoon(shutMs, zone) && crop.family !== 'corn')",
+    to: "(localDateOf(shutMs + 43_200_000, zone) === shutOn && crop.family !== 'corn')",
     tests: ['core/bloom'],
   },
   {

@@ -7,8 +7,8 @@ import { Notice } from '@/ui/controls';
 import { CrossCard } from '@/ui/crosses/CrossCard';
 import { FatherCard } from '@/ui/crosses/FatherCard';
 import { gated } from '@/ui/Gate';
+import { NoStand } from '@/ui/NoStand';
 import { Page } from '@/ui/Page';
-import { Txt } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
 
 /** Crosses of perfect flowers: fathers bagged, mothers opened, pollen on three or four times a day, bags off. */
@@ -40,10 +40,7 @@ function Crosses() {
       <UndoLine />
       {problem ? <Notice tone="brick" text={problem} /> : null}
       {crosses.length === 0 ? (
-        <Txt>
-          No stand of tomato, pepper, aubergine, potato or strawberry is grown for a cross. The reason is set
-          on the Patch.
-        </Txt>
+        <NoStand text="No stand of tomato, pepper, aubergine, potato or strawberry is grown for a cross. A stand’s reason is set on the Patch." />
       ) : null}
       {crosses.map((cross) => (
         <CrossCard key={cross.growing.stand.id} cross={cross} busy={busy} onSave={onSave} />

@@ -7,6 +7,7 @@ import { useRecording } from '@/data/garden/useRecording';
 import { Badge, Button, Card, Notice } from '@/ui/controls';
 import { ScoutRow } from '@/ui/corn/ScoutRow';
 import { gated } from '@/ui/Gate';
+import { NoStand } from '@/ui/NoStand';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
@@ -26,7 +27,9 @@ function Scout() {
   return (
     <Page
       title="Corn: the daily look"
-      over={`${plants.length - left} of ${plants.length} looked at`}
+      over={
+        plants.length > 0 ? `${plants.length - left} of ${plants.length} looked at` : 'Shoots, silk, tassels'
+      }
       badge={plants.length > 0 && left === 0 ? <Badge text="all looked at" tone="leaf" /> : undefined}
       corner={<Button title="Back" look="quiet" small onPress={() => router.replace('/corn')} />}
       side={rows.slice(half)}
@@ -35,7 +38,7 @@ function Scout() {
       <UndoLine />
       {problem ? <Notice tone="brick" text={problem} /> : null}
       {plants.length === 0 ? (
-        <Txt>No corn is grown for seed or a cross here.</Txt>
+        <NoStand text="No corn is grown for seed or a cross here. A stand’s reason is set on the Patch." />
       ) : (
         <Card>
           <Txt tone="muted">

@@ -6,6 +6,7 @@ import { useRecording } from '@/data/garden/useRecording';
 import { Card, Notice } from '@/ui/controls';
 import { SelfingCard } from '@/ui/crosses/SelfingCard';
 import { gated } from '@/ui/Gate';
+import { NoStand } from '@/ui/NoStand';
 import { Page } from '@/ui/Page';
 import { Steps } from '@/ui/Steps';
 import { Txt } from '@/ui/theme';
@@ -34,9 +35,7 @@ function Trusses() {
       <UndoLine />
       {problem ? <Notice tone="brick" text={problem} /> : null}
       {plants.length === 0 ? (
-        <Txt>
-          No tomato, pepper, aubergine or potato is grown for seed here. The reason is set on the Patch.
-        </Txt>
+        <NoStand text="No tomato, pepper, aubergine or potato is grown for seed here. A stand’s reason is set on the Patch." />
       ) : (
         <Card>
           <Steps steps={STEPS} />

@@ -37,6 +37,8 @@ export type TrowelReason =
   | 'femalesPerMale'
   // statistics
   | 'trials'
+  | 'counts'
+  | 'time'
   | 'successes'
   | 'confidence'
   | 'groups'

@@ -1,4 +1,6 @@
 export * from './interval';
+export * from './twoByTwo';
+export * from './survival';
 export * from './fate';
 export * from './trials';
 export * from './trialTable';

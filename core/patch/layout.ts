@@ -1,4 +1,5 @@
 import { hasRounds, type Crop } from '../crops';
+import { remembered } from '../remember';
 import type { Bed, Plant, State } from '../ledger';
 import { growing, type Growing } from './garden';
 
@@ -56,16 +57,21 @@ export function nextPlantPlaces(
   }
 }
 
+/** What the order of the plants hangs on: an entry on a flower changes nothing of it. */
+const ground = (state: State) => [state.plants, state.stands, state.beds, state.varieties] as const;
+
 /** The plants that stand and are worked by hand, in the order one walks past them. */
-export function walkOrder(state: State): Growing[] {
-  return standingOrder(state).filter(({ crop }) => hasRounds(crop));
-}
+export const walkOrder: (state: State) => readonly Growing[] = remembered(ground, (state: State) =>
+  standingOrder(state).filter(({ crop }) => hasRounds(crop)),
+);
 
 /**
  * All plants that stand, in the order one walks past them: bed by bed from the nearest, along one row and back along the next. A
  * fixed order that a person can follow without a map.
  */
-export function standingOrder(state: State): Growing[] {
+export const standingOrder: (state: State) => readonly Growing[] = remembered(ground, inOrder);
+
+function inOrder(state: State): Growing[] {
   const byBed = new Map<string, Growing[]>();
   for (const plant of state.plants.values()) {
     if (plant.ended) continue;

@@ -1,10 +1,11 @@
 import { dueOn, isWhole, lastCheck, shutMales } from '../bloom';
 import type { Crop } from '../crops';
 import type { FlowerId, PlantId } from '../ids';
-import type { Flower, State } from '../ledger';
+import { Shards, type Flower, type State } from '../ledger';
 import { femalesPerMale } from '../goals';
 import { fatherVarietyOf, mainPatch, walkOrder, type Growing } from '../patch';
 import { fitForSeed } from '../purity';
+import { remembered } from '../remember';
 import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
 
 /** How a stop stands. later: not open yet, come back. spoiled: torn or holed. missed: left, and why was said. */
@@ -170,17 +171,27 @@ export function inHand(male: Flower, date: LocalDate, zone: string): boolean {
   return check?.result === 'whole' && localDateOf(Date.parse(check.at), zone) === date;
 }
 
+/** The males used on a day in the pollinations of some hundred flowers, once for each; kept for as long as none of them changes. */
+const usedIn = remembered(
+  (part: ReadonlyMap<unknown, Flower>, date: LocalDate, zone: string) => [part, date, zone],
+  (part, date, zone) => {
+    // A male opens on one day: what was written before the day before cannot name it.
+    const since = addDays(date, -1);
+    const used: FlowerId[] = [];
+    for (const { pollinations } of part.values())
+      for (const { at, fathers } of pollinations) {
+        if (at < since || localDateOf(Date.parse(at), zone) !== date) continue;
+        for (const father of fathers) used.push(...father.flowers);
+      }
+    return used;
+  },
+);
+
 /** How many females each male has served, in pollinations of `date`. */
 export function maleUses(state: State, date: LocalDate, zone: string): ReadonlyMap<FlowerId, number> {
   const uses = new Map<FlowerId, number>();
-  // A male opens on one day: what was written before the day before cannot name it.
-  const since = addDays(date, -1);
-  for (const flower of state.flowers.values()) {
-    for (const { at, fathers } of flower.pollinations) {
-      if (at < since || localDateOf(Date.parse(at), zone) !== date) continue;
-      for (const father of fathers) for (const id of father.flowers) uses.set(id, (uses.get(id) ?? 0) + 1);
-    }
-  }
+  for (const part of Shards.of(state.flowers).parts)
+    for (const id of usedIn(part, date, zone)) uses.set(id, (uses.get(id) ?? 0) + 1);
   return uses;
 }
 

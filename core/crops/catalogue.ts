@@ -19,7 +19,10 @@ export const catalogue: readonly Crop[] = [...cucurbits, ...otherCrops];
 /** All crops that can stand in a patch. */
 export const standCrops: readonly Crop[] = [...catalogue, ...quietCrops];
 
-/** Whether flowers of the crop are shut or worked by hand at all. */
+/**
+ * Whether flowers of the crop are shut or worked by hand at all.
+ * @example hasRounds(cropOf('lettuce')) // false
+ */
 export const hasRounds = (crop: Crop): boolean => crop.family !== 'quiet';
 
 const byId = new Map<CropId, Crop>(standCrops.map((crop) => [crop.id, crop]));
@@ -47,18 +50,27 @@ export function stagesOf(crop: Crop, sex: Sex = sexesOf(crop)[0] as Sex): StageT
   return (crop.flowers[sex] ?? crop.flowers[sexesOf(crop)[0] as Sex]) as StageTable;
 }
 
-/** The kinds of flowering a variety of this crop can have, the usual one first. */
+/**
+ * The kinds of flowering a variety of this crop can have, the usual one first.
+ * @example systemsOf(cropOf('squash-pepo')) // ['monoecious', 'parthenocarpic']
+ */
 export function systemsOf(crop: Crop): readonly SexSystem[] {
   return [crop.sexSystem.value, ...(crop.otherSystems?.value ?? [])];
 }
 
-/** What a flower of this sex can be shut with, the usual first. Corn has a bag of its own for each. */
+/**
+ * What a flower of this sex can be shut with, the usual first. Corn has a bag of its own for each.
+ * @example closuresFor(cropOf('corn'), 'male') // ['tassel-bag']
+ */
 export function closuresFor(crop: Crop, sex: Sex): readonly Closure[] {
   if (crop.family === 'corn') return [sex === 'male' ? 'tassel-bag' : 'shoot-bag'];
   return crop.closures;
 }
 
-/** How far on a stage is: 0 for `pin` to 4 for `spent`. */
+/**
+ * How far on a stage is: 0 for `pin` to 4 for `spent`.
+ * @example stageRank('open') // 3
+ */
 export function stageRank(stage: Stage): number {
   return STAGES.indexOf(stage);
 }

@@ -58,7 +58,10 @@ export function kitchenTools(crop: Crop): readonly Tool[] {
   return crop.tools.filter((tool) => tool !== 'anthers' && tool !== 'pouring');
 }
 
-/** What a crop is usually worked with for the kitchen. */
+/**
+ * What a crop is usually worked with for the kitchen.
+ * @example kitchenTool(cropOf('tomato')) // 'vibration'
+ */
 export function kitchenTool(crop: Crop): Tool {
   return kitchenTools(crop)[0] ?? 'brush';
 }

@@ -38,7 +38,10 @@ const CROSSED_SEEDS: Readonly<Partial<Record<CropId, Fact<Range>>>> = {
   strawberry: ours<Range>([80, 200], 'of one berry'),
 };
 
-/** Seeds in a good fruit, those of a cross where else none are kept; `null`: none. */
+/**
+ * Seeds in a good fruit, those of a cross where else none are kept; `null`: none.
+ * @example seedsInOne(cropOf('corn')).value // [200, 600]
+ */
 export function seedsInOne(crop: Pick<Crop, 'id' | 'seedsPerFruit'>): Fact<Range> | null {
   return crop.seedsPerFruit ?? CROSSED_SEEDS[crop.id] ?? null;
 }

@@ -88,7 +88,10 @@ export function varietyAdvice(
   return words;
 }
 
-/** Whether fruit grows without pollen, so that a growing one says nothing of seed. `system` as the variety has it, if it does. */
+/**
+ * Whether fruit grows without pollen, so that a growing one says nothing of seed. `system` as the variety has it, if it does.
+ * @example setsByItself(cropOf('cucumber'), 'parthenocarpic') // true
+ */
 export function setsByItself(crop: Crop, system: SexSystem | null): boolean {
   return (system ?? crop.sexSystem.value) === 'parthenocarpic';
 }
@@ -103,7 +106,10 @@ const STALK_DECEIVES: ReadonlySet<CropId> = new Set<CropId>([
   'bitter-gourd',
 ]);
 
-/** Whether a thin stalk tells a male from a female: in squash and bottle gourd; elsewhere the small fruit alone does. */
+/**
+ * Whether a thin stalk tells a male from a female: in squash and bottle gourd; elsewhere the small fruit alone does.
+ * @example stalkTells(cropOf('watermelon')) // false
+ */
 export function stalkTells(crop: Crop): boolean {
   return crop.family === 'cucurbit' && !STALK_DECEIVES.has(crop.id);
 }

@@ -19,7 +19,10 @@ export interface EveningSight {
 const PIN_AWAITED_DAYS = 5;
 const BUD_AWAITED_DAYS = 3;
 
-/** The sex that bears fruit is the first of the crop's: the one that is looked for. */
+/**
+ * The sex that bears fruit is the first of the crop's: the one that is looked for.
+ * @example bearingSex(cropOf('tomato')) // 'perfect'
+ */
 export const bearingSex = (crop: Crop): Sex => sexesOf(crop)[0] as Sex;
 
 /** Of a plant's flowers those with something written down on this evening. */

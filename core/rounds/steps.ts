@@ -39,7 +39,10 @@ export function workSteps(crop: Crop, tool: Tool, closure: Closure): readonly st
   ];
 }
 
-/** Lobes of a cucurbit's stigma: usually three, two-parted, sometimes four (common practice). `null` where lobes are not counted. */
+/**
+ * Lobes of a cucurbit's stigma: usually three, two-parted, sometimes four (common practice). `null` where lobes are not counted.
+ * @example lobesOf(cropOf('squash-maxima')) // { usual: 3, most: 4 }
+ */
 export function lobesOf(crop: Crop): { readonly usual: number; readonly most: number } | null {
   return crop.family === 'cucurbit' ? { usual: 3, most: 4 } : null;
 }

@@ -4,31 +4,6 @@ import { openDemo, setTime, takeOver, today } from './helpers';
 
 const EVENING = '2026-07-13';
 
-test('one plant, no other father: the round says why and offers the plant’s own', async ({ page }) => {
-  const garden = new TestGarden();
-  const lone = garden.plant('squash-maxima', 'Slate Dome', 1);
-  const pair = garden.plant('squash-moschata', 'Ferryman', 1);
-  garden.shut(EVENING, lone.plants[0] as never, 'female');
-  for (const sex of ['female', 'male'] as const) garden.shut(EVENING, pair.plants[0] as never, sex);
-  await setTime(page, '2026-07-14T03:10:00Z');
-  await takeOver(page, garden);
-  await page.getByRole('button', { name: /^Start the/ }).click();
-  await expect(page.getByText(/1 flower left out/)).toBeVisible();
-  await page.getByRole('button', { name: /^Picked: 1 male/ }).click();
-  await page.getByRole('button', { name: 'whole', exact: true }).click();
-  await expect(page.getByText(/Pollen of the same plant: selfing/)).toBeVisible();
-  await page.getByRole('button', { name: /^Pollinated: / }).click();
-  // The one without a father is not passed over: it comes last, with why and what can be done.
-  await expect(page.getByRole('heading', { name: 'Slate Dome 1' })).toBeVisible();
-  await page.getByRole('button', { name: 'whole', exact: true }).click();
-  await expect(page.getByText(/No male of its variety was shut for this morning/)).toBeVisible();
-  await expect(page.getByRole('button', { name: 'No male to be had' })).toBeDisabled();
-  await page.getByRole('button', { name: 'Work it for the kitchen, with any open male' }).click();
-  await page.getByRole('button', { name: 'Clean hands, fresh brush' }).click();
-  await page.getByRole('button', { name: /^Pollinated: / }).click();
-  await expect(page.getByRole('heading', { name: 'The round is done' })).toBeVisible();
-});
-
 test('not open yet is a stop to come back to; two people share the round', async ({ page }) => {
   const garden = new TestGarden();
   const dome = garden.plant('squash-maxima', 'Slate Dome', 5);

@@ -73,3 +73,16 @@ export async function takeOver(page: Page, garden: TestGarden): Promise<void> {
   await expect(page.getByText(/records added/)).toBeVisible();
   await today(page);
 }
+
+/** Starts the dusk round from Today, picks its males and works the first of two flowers. */
+export async function workFirstAtDusk(page: Page): Promise<void> {
+  await expect(page.getByRole('heading', { name: 'Dusk round' })).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Start the/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: /^Picked: / }).click();
+  await page.getByRole('button', { name: 'whole', exact: true }).click();
+  await page.getByRole('button', { name: /^Pollinated: / }).click();
+  await expect(page.getByText(/^Stop 2 of 2/)).toBeVisible();
+}

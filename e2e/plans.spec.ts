@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { TestGarden } from '../core/testGarden';
-import { openDemo, setTime, takeOver, today } from './helpers';
+import { openDemo, setTime, takeOver, today, workFirstAtDusk } from './helpers';
 
 const EVENING = '2026-07-13';
 
@@ -42,15 +42,7 @@ test('a gourd opens at dusk: shut in the afternoon, worked in the dusk round', a
   await setTime(page, '2026-07-14T18:20:00Z');
   await takeOver(page, garden);
   // About to open, it comes before the evening walk.
-  await expect(page.getByRole('heading', { name: 'Dusk round' })).toBeVisible();
-  await page
-    .getByRole('button', { name: /^Start the/ })
-    .first()
-    .click();
-  await page.getByRole('button', { name: /^Picked: / }).click();
-  await page.getByRole('button', { name: 'whole', exact: true }).click();
-  await page.getByRole('button', { name: /^Pollinated: / }).click();
-  await expect(page.getByText(/^Stop 2 of 2/)).toBeVisible();
+  await workFirstAtDusk(page);
 });
 
 test('a cross of two squashes: the father’s pollen and no other, and the brush is watched', async ({

@@ -33,7 +33,8 @@ export const NEIGHBOUR_IDS = [
   'spinach',
 ] as const;
 
-const selfer = {
+/** What holds of all that self in a shut flower, grown here or next door. */
+export const selfer = {
   carriedBy: handbook('self' as const, GENERAL),
   isolationM: handbook<Range>([3, 6], SEED_GUIDES),
   apartM: practice<Range>([3, 5], 'self-pollinators, mainly to tell dry plants apart'),

@@ -1,5 +1,6 @@
 import { GENERAL, SEED_GUIDES } from './cucurbits';
 import { handbook, ours, practice, type Range } from './facts';
+import { selfer } from './neighbours';
 import type { Crop } from './types';
 
 /**
@@ -36,7 +37,7 @@ const quiet = {
   pollenDays: null,
   daysToEatYoung: null,
   usuallyPicked: null,
-  isolationM: handbook<Range>([3, 6], SEED_GUIDES),
+  isolationM: selfer.isolationM,
   spacingM: ours({ row: 0.4, plant: 0.15 }, 'in a row'),
   caution: 'Dust of dry pods and seed heads irritates: thresh outdoors, with a mask.',
 };

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import type { FlowerId, PlantId } from '../ids';
 import { fitForSeed } from '../purity';
 import { TestGarden } from '../testGarden';
@@ -95,4 +96,29 @@ test('stands for a cross or for fruit have no such round, but one flower kept fo
   const flower = garden.see(garden.time(DAY, 8), plants[0] as PlantId, 'perfect', 'coloured');
   garden.write(garden.time(DAY, 8, 5), { kind: 'reasonSet', subject: flower, reason: 'seed' });
   expect(days()).toMatchObject([{ toStrip: false, toBag: [{ flower: { id: flower } }] }]);
+});
+
+test('whatever is noted of a covered truss, it stands in one list until it is lost or picked', () => {
+  const steps = ['shake', 'growing', 'same', 'mark', 'nothing'] as const;
+  fc.assert(
+    fc.property(
+      fc.array(fc.tuple(fc.constantFrom(...steps), fc.integer({ min: 1, max: 14 })), { maxLength: 7 }),
+      fc.integer({ min: 0, max: 40 }),
+      (done, after) => {
+        const { garden, bagged, shake, day } = tomatoes();
+        const truss = bagged();
+        for (const [step, days] of done) {
+          const date = addDays(DAY, days);
+          if (step === 'shake') shake(date, truss);
+          else if (step === 'mark')
+            garden.write(garden.time(date, 12), { kind: 'marked', flower: truss, mark: '1-A' });
+          else if (step !== 'nothing') garden.look(garden.time(date, 17), truss, step);
+        }
+        const { toBag, toShake, waiting, toMark, marked } = day(addDays(DAY, after));
+        const listed = [...toBag, ...toShake, ...waiting, ...toMark, ...marked];
+        expect(listed.map(({ flower }) => flower.id)).toEqual([truss]);
+      },
+    ),
+    { numRuns: 60 },
+  );
 });

@@ -1,19 +1,8 @@
 import type { Crop, Sex, Stage } from '../crops';
-import type { Answer, Entry, Key, Question } from './types';
+import { pictured } from './pictured';
+import type { Entry, Key, Question } from './types';
 
 type Shows = Readonly<Record<string, Readonly<Record<string, number>>>>;
-
-const picture = (
-  id: string,
-  words: string,
-  sex: Sex,
-  stage: Stage,
-  view: 'side' | 'inside' = 'side',
-): Answer => ({
-  id,
-  words,
-  picture: { sex, stage, view },
-});
 
 function entriesOf(crop: Crop, sex: Sex, table: Record<Stage, Shows>, always: Shows = {}): Entry[] {
   return (Object.keys(table) as Stage[]).map((stage) => ({
@@ -32,8 +21,8 @@ const cornQuestions: readonly Question[] = [
     from: 'place',
     reliability: 0.97,
     answers: [
-      picture('top', 'at the very top', 'male', 'open'),
-      picture('joint', 'in a leaf joint on the stalk', 'female', 'coloured'),
+      pictured('top', 'at the very top', 'male', 'open'),
+      pictured('joint', 'in a leaf joint on the stalk', 'female', 'coloured'),
     ],
   },
   {
@@ -42,9 +31,9 @@ const cornQuestions: readonly Question[] = [
     from: 'outside',
     reliability: 0.93,
     answers: [
-      picture('none', 'none', 'female', 'coloured'),
-      picture('fresh', 'fresh and moist, green, yellow or purple', 'female', 'open'),
-      picture('brown', 'brown and dry', 'female', 'spent'),
+      pictured('none', 'none', 'female', 'coloured'),
+      pictured('fresh', 'fresh and moist, green, yellow or purple', 'female', 'open'),
+      pictured('brown', 'brown and dry', 'female', 'spent'),
     ],
   },
   {
@@ -53,9 +42,9 @@ const cornQuestions: readonly Question[] = [
     from: 'outside',
     reliability: 0.85,
     answers: [
-      picture('showing', 'only a tip shows', 'female', 'pin'),
-      picture('flat', 'out of the joint, flat and tight', 'female', 'green'),
-      picture('plump', 'round and plump', 'female', 'coloured'),
+      pictured('showing', 'only a tip shows', 'female', 'pin'),
+      pictured('flat', 'out of the joint, flat and tight', 'female', 'green'),
+      pictured('plump', 'round and plump', 'female', 'coloured'),
     ],
   },
   {
@@ -64,10 +53,10 @@ const cornQuestions: readonly Question[] = [
     from: 'outside',
     reliability: 0.84,
     answers: [
-      picture('hidden', 'still in the joint', 'female', 'pin'),
-      picture('closed', 'closed to a point', 'female', 'green'),
-      picture('loosening', 'loosening', 'female', 'coloured'),
-      picture('threads', 'threads come out of it', 'female', 'open'),
+      pictured('hidden', 'still in the joint', 'female', 'pin'),
+      pictured('closed', 'closed to a point', 'female', 'green'),
+      pictured('loosening', 'loosening', 'female', 'coloured'),
+      pictured('threads', 'threads come out of it', 'female', 'open'),
     ],
   },
   {
@@ -76,9 +65,9 @@ const cornQuestions: readonly Question[] = [
     from: 'outside',
     reliability: 0.88,
     answers: [
-      picture('wrapped', 'still wrapped in leaves', 'male', 'pin'),
-      picture('upright', 'pressed together, upright', 'male', 'green'),
-      picture('spread', 'spread out', 'male', 'coloured'),
+      pictured('wrapped', 'still wrapped in leaves', 'male', 'pin'),
+      pictured('upright', 'pressed together, upright', 'male', 'green'),
+      pictured('spread', 'spread out', 'male', 'coloured'),
     ],
   },
   {
@@ -87,9 +76,9 @@ const cornQuestions: readonly Question[] = [
     from: 'outside',
     reliability: 0.9,
     answers: [
-      picture('none', 'none', 'male', 'coloured'),
-      picture('fresh', 'fresh, yellow or purple', 'male', 'open', 'inside'),
-      picture('dry', 'dry and empty', 'male', 'spent', 'inside'),
+      pictured('none', 'none', 'male', 'coloured'),
+      pictured('fresh', 'fresh, yellow or purple', 'male', 'open', 'inside'),
+      pictured('dry', 'dry and empty', 'male', 'spent', 'inside'),
     ],
   },
   {
@@ -98,10 +87,10 @@ const cornQuestions: readonly Question[] = [
     from: 'outside',
     reliability: 0.84,
     answers: [
-      picture('unseen', 'not to be seen yet', 'male', 'pin', 'inside'),
-      picture('flat', 'flat and tight', 'male', 'green', 'inside'),
-      picture('swollen', 'swollen, gaping a little', 'male', 'coloured', 'inside'),
-      picture('gaping', 'wide open', 'male', 'open', 'inside'),
+      pictured('unseen', 'not to be seen yet', 'male', 'pin', 'inside'),
+      pictured('flat', 'flat and tight', 'male', 'green', 'inside'),
+      pictured('swollen', 'swollen, gaping a little', 'male', 'coloured', 'inside'),
+      pictured('gaping', 'wide open', 'male', 'open', 'inside'),
     ],
   },
   {
@@ -176,7 +165,7 @@ const perfect: Record<Stage, Shows> = {
 export function perfectKey(crop: Crop): Key {
   const colour = crop.petals;
   const at = (id: string, words: string, stage: Stage, view: 'side' | 'inside' = 'side') =>
-    picture(id, words, 'perfect', stage, view);
+    pictured(id, words, 'perfect', stage, view);
   const questions: Question[] = [
     {
       id: 'petals',

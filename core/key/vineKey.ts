@@ -7,19 +7,13 @@ import {
   type SexSystem,
   type Stage,
 } from '../crops';
-import type { Answer, Entry, Key, Question } from './types';
+import { pictured } from './pictured';
+import type { Entry, Key, Question } from './types';
 
-const SIDE = 'side' as const;
 const INSIDE = 'inside' as const;
 
 /** Flowers so small, on stalks so short, that the petals seem to sit on the vine (common practice). */
 const SMALL = new Set<CropId>(['melon', 'watermelon', 'cucumber']);
-const look = (id: string, words: string, sex: Sex, stage: Stage, view: 'side' | 'inside' = SIDE): Answer => ({
-  id,
-  words,
-  picture: { sex, stage, view },
-});
-
 function questions(crop: Crop, both: boolean): Question[] {
   return [
     petalQuestion,
@@ -39,11 +33,11 @@ const petalQuestion: Question = {
   from: 'outside',
   reliability: 0.86,
   answers: [
-    look('tiny', 'tiny and tight', 'male', 'pin'),
-    look('slim', 'shut, slim', 'male', 'green'),
-    look('plump', 'shut, full and plump', 'male', 'coloured'),
-    look('wide', 'open', 'male', 'open'),
-    look('limp', 'limp, wilted', 'male', 'spent'),
+    pictured('tiny', 'tiny and tight', 'male', 'pin'),
+    pictured('slim', 'shut, slim', 'male', 'green'),
+    pictured('plump', 'shut, full and plump', 'male', 'coloured'),
+    pictured('wide', 'open', 'male', 'open'),
+    pictured('limp', 'limp, wilted', 'male', 'spent'),
   ],
 };
 
@@ -54,10 +48,10 @@ function colourQuestion({ petals: colour }: Crop): Question {
     from: 'outside',
     reliability: 0.9,
     answers: [
-      look('green', 'green only', 'female', 'green'),
-      look('streaks', `${colour} along them, still shut`, 'female', 'coloured'),
-      look('full', `all ${colour}, spread`, 'female', 'open'),
-      look('faded', 'faded or brown', 'female', 'spent'),
+      pictured('green', 'green only', 'female', 'green'),
+      pictured('streaks', `${colour} along them, still shut`, 'female', 'coloured'),
+      pictured('full', `all ${colour}, spread`, 'female', 'open'),
+      pictured('faded', 'faded or brown', 'female', 'spent'),
     ],
   };
 }
@@ -71,8 +65,8 @@ function belowQuestion({ id }: Crop): Question {
     from: 'outside',
     reliability: small ? 0.92 : 0.94,
     answers: [
-      look('swelling', 'a swelling: a small fruit', 'female', 'coloured'),
-      look(
+      pictured('swelling', 'a swelling: a small fruit', 'female', 'coloured'),
+      pictured(
         'nothing',
         small ? 'nothing: no swelling at all' : 'nothing: the thin stalk runs on',
         'male',
@@ -96,8 +90,8 @@ function centreQuestion(crop: Crop, both: boolean): Question {
     from: 'inside',
     reliability: 0.95,
     answers: [
-      look('column', maleCentre(crop), 'male', 'open', INSIDE),
-      look(
+      pictured('column', maleCentre(crop), 'male', 'open', INSIDE),
+      pictured(
         'lobes',
         both ? 'moist lobes, with or without anthers round them' : 'moist lobes, no dust of its own',
         'female',
@@ -115,11 +109,11 @@ const tipQuestion: Question = {
   from: 'outside',
   reliability: 0.84,
   answers: [
-    look('point', 'a hard little point', 'female', 'pin'),
-    look('tight', 'drawn tight together', 'female', 'green'),
-    look('loose', 'petal edges loosening, soft', 'female', 'coloured'),
-    look('spread', 'spread wide', 'female', 'open'),
-    look('crumpled', 'crumpled, hanging', 'female', 'spent'),
+    pictured('point', 'a hard little point', 'female', 'pin'),
+    pictured('tight', 'drawn tight together', 'female', 'green'),
+    pictured('loose', 'petal edges loosening, soft', 'female', 'coloured'),
+    pictured('spread', 'spread wide', 'female', 'open'),
+    pictured('crumpled', 'crumpled, hanging', 'female', 'spent'),
   ],
 };
 
@@ -129,8 +123,8 @@ const stalkQuestion: Question = {
   from: 'outside',
   reliability: 0.84,
   answers: [
-    look('thin', 'thin and rather long', 'male', 'coloured'),
-    look('stout', 'short and stout', 'female', 'coloured'),
+    pictured('thin', 'thin and rather long', 'male', 'coloured'),
+    pictured('stout', 'short and stout', 'female', 'coloured'),
   ],
 };
 

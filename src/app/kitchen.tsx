@@ -55,7 +55,7 @@ function Kitchen() {
           <View style={{ flexDirection: 'row', gap: 20 }}>
             {due > 0 ? <Stat value={due} name={due === 1 ? 'female to work' : 'females to work'} /> : null}
             <Stat value={total} name={total === 1 ? 'flower today' : 'flowers today'} />
-            <Stat value={kitchenMinutes(plants)} name="minutes" />
+            <Stat value={kitchenMinutes(plants)} name={kitchenMinutes(plants) === 1 ? 'minute' : 'minutes'} />
           </View>
           {sticky ? (
             <Notice

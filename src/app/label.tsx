@@ -1,5 +1,6 @@
 import { useMemo, useRef } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
+import { isEdible } from '@core/crops';
 import { labelHtml } from '@core/formats';
 import { fatherVarietyOf, growing, plantName } from '@core/patch';
 import { dayText, localDateOf } from '@core/time';
@@ -31,7 +32,7 @@ function LabelPage() {
         plant: plantName(found),
         date: dayText(localDateOf(Date.parse(worked?.at ?? flower.marking?.at ?? ''), place.zone)),
         by: worked?.by ?? flower.marking?.by ?? '',
-        caution: found.crop.id === 'potato' ? 'Potato fruit is poisonous: seed only.' : null,
+        caution: isEdible(found.crop) ? null : found.crop.caution,
       },
     ]);
   }, [flower, found, state, place]);

@@ -37,7 +37,7 @@ export function ChainCard() {
       </Txt>
       {begun.map(({ each, chain, free }) => (
         <Txt key={each.stand.id}>
-          {`${each.variety.name}: of ${plural(chain.plants.length, 'plant')} ${chain.mothers.size} ${chain.mothers.size === 1 ? 'is' : 'are'} mothers, ${chain.fathers.size} fathers.`}
+          {`${each.variety.name}, ${plural(chain.plants.length, 'plant')}: ${plural(chain.mothers.size, 'mother')} and ${plural(chain.fathers.size, 'father')} so far.`}
           {free.length > 0 && free.length <= NAMED ? ` Neither yet: ${free.join(', ')}.` : ''}
           {free.length > NAMED ? ` ${free.length} are neither yet.` : ''}
         </Txt>

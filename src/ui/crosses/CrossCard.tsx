@@ -11,6 +11,7 @@ import { useNextMark } from '@/data/garden/nextMark';
 import { Button, Card, Notice, Tile, Tiles } from '../controls';
 import { FlowerRow } from '../FlowerRow';
 import { HoldTimer } from '../round/HoldTimer';
+import { GoneTiles } from '../round/StopQuestions';
 import { Steps } from '../Steps';
 import { Txt } from '../theme';
 import { plural } from '../words';
@@ -184,9 +185,9 @@ function Opening({ cross: { growing: first, plants, toEmasculate }, busy, onSave
             }
           />
           <Button
-            title="Spoilt"
+            title="Knocked off"
             small
-            label={`A bud on ${plantName(growing)} was spoilt`}
+            label={`A bud on ${plantName(growing)} was knocked off`}
             disabled={busy}
             onPress={() => onSave({ kind: 'lost', flower: flower.id, cause: 'knocked-off' })}
           />
@@ -224,18 +225,7 @@ function Afterwards({ cross: { growing: first, waiting, lost, bagsOff }, busy, o
           note={`${plural(mother.visits, 'visit')}${mother.flower.mark ? `, mark ${mother.flower.mark}` : ''} · look from ${shortDayText(mother.lookFrom)}`}
         >
           <FormsKey mother={mother} busy={busy} onSave={onSave} />
-          <Button
-            title="Dropped"
-            small
-            label={`The flower on ${plantName(mother.growing)} dropped`}
-            disabled={busy}
-            onPress={() =>
-              onSave(
-                { kind: 'lookedAt', flower: mother.flower.id, result: 'gone', sizeMm: null },
-                { kind: 'lost', flower: mother.flower.id, cause: 'unknown' },
-              )
-            }
-          />
+          <DroppedKey mother={mother} busy={busy} onSave={onSave} />
         </FlowerRow>
       ))}
       {lost.map(({ flower, growing, why }) => (
@@ -255,7 +245,10 @@ function Afterwards({ cross: { growing: first, waiting, lost, bagsOff }, busy, o
             onPress={() =>
               onSave(
                 { kind: 'coverOff', flower: flower.id },
-                { kind: 'lost', flower: flower.id, cause: 'not-pollinated' },
+                // That no pollen came is on record; what a torn bag let in is no cause that anybody saw.
+                ...(why === 'over'
+                  ? [{ kind: 'lost' as const, flower: flower.id, cause: 'not-pollinated' as const }]
+                  : []),
               )
             }
           />
@@ -286,5 +279,35 @@ function Afterwards({ cross: { growing: first, waiting, lost, bagsOff }, busy, o
         </FlowerRow>
       ))}
     </Card>
+  );
+}
+
+/** A flower that fell: the cause is asked, and none is written that nobody said. */
+function DroppedKey({
+  mother: { flower, growing },
+  busy,
+  onSave,
+}: Omit<Props, 'cross'> & { mother: Mother }) {
+  const [asking, setAsking] = useState(false);
+  return (
+    <>
+      <Button
+        title="Dropped"
+        small
+        label={`The flower on ${plantName(growing)} dropped`}
+        disabled={busy}
+        onPress={() => setAsking(!asking)}
+      />
+      {asking ? (
+        <GoneTiles
+          onCause={(cause) =>
+            onSave(
+              { kind: 'lookedAt', flower: flower.id, result: 'gone', sizeMm: null },
+              { kind: 'lost', flower: flower.id, cause },
+            )
+          }
+        />
+      ) : null}
+    </>
   );
 }

@@ -21,7 +21,7 @@ export function CountSheet({ onClose }: { onClose: () => void }) {
   const { state, today } = useGarden();
   const { busy, problem, save } = useRecording();
   const stands = [...new Map(walkOrder(state).map((each) => [each.stand.id, each])).values()];
-  const [chosen, setChosen] = useState<Growing | undefined>(stands[0]);
+  const [chosen, setChosen] = useState<Growing | undefined>(stands.length === 1 ? stands[0] : undefined);
   const [how, setHow] = useState<GroupHow | null>(null);
   const [from, setFrom] = useState(addDays(today, -14));
   const [to, setTo] = useState(today);

@@ -63,7 +63,7 @@ export function KitchenCard({
           <Stat value={due} name={due === 1 ? 'female to work' : 'females to work'} />
         ) : null}
         <Stat value={plants.length} name={plants.length === 1 ? 'plant' : 'plants'} />
-        <Stat value={kitchenMinutes(plants)} name="minutes" />
+        <Stat value={kitchenMinutes(plants)} name={kitchenMinutes(plants) === 1 ? 'minute' : 'minutes'} />
         {done > 0 ? <Stat value={done} name={done === 1 ? 'flower today' : 'flowers today'} /> : null}
       </Row>
       <Txt tone="muted">{words.join(' ')}</Txt>

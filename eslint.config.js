@@ -81,6 +81,7 @@ module.exports = defineConfig([
         },
       ],
       'no-restricted-syntax': ['error', ...CLOCK_AND_CHANCE],
+      'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }],
     },
   },
   {

@@ -33,7 +33,10 @@ export function subjectIdPattern(kind: SubjectKind): RegExp {
   return new RegExp(`^${kind}:${ULID}$`);
 }
 
-/** The kind written in front of a subject's id, or `null` when it is none of ours. */
+/**
+ * The kind written in front of a subject's id, or `null` when it is none of ours.
+ * @example subjectKindOf('bed:0190a1b2-c3d4-7e5f-8a9b-0c1d2e3f4a5b') // 'bed'
+ */
 export function subjectKindOf(id: string): SubjectKind | null {
   const kind = id.slice(0, id.indexOf(':')) as SubjectKind;
   return SUBJECT_KINDS.includes(kind) ? kind : null;

@@ -134,7 +134,10 @@ export function budRecords(state: State, zone: string): BudRecord[] {
   return recordsOf(state, zone, [...state.flowers.values()]);
 }
 
-/** How many buds of a stage opened the very next day, of those where that is known. */
+/**
+ * How many buds of a stage opened the very next day, of those where that is known.
+ * @example openedNextDay([], 'coloured') // { opened: 0, known: 0 }
+ */
 export function openedNextDay(
   records: readonly BudRecord[],
   stage: BudRecord['stage'],

@@ -8,6 +8,7 @@ import { roundDateOf } from './roundDay';
 /**
  * The garden day of whose round a shut flower is: `roundDateOf`, and for crops that open at dusk the next one where it was shut once
  * that dusk's flowers were open already and it was still a bud. `null` for a flower never shut.
+ * @example dueOn(state, female, crop, zone) // '2026-07-06'
  */
 export function dueOn(state: State, flower: Flower, crop: Crop, zone: string): LocalDate | null {
   const date = roundDateOf(flower, crop, zone);

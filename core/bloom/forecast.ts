@@ -71,7 +71,10 @@ export function openingPrior(crop: CropId, stage: Stage, sex?: Sex): number[] {
   return chances;
 }
 
-/** Mean of a Dirichlet distribution: the prior's chances times its strength, plus what was counted, over the sum. */
+/**
+ * Mean of a Dirichlet distribution: the prior's chances times its strength, plus what was counted, over the sum.
+ * @example dirichletMean([0.8, 0.2], 4, [0, 4]) // [0.4, 0.6]
+ */
 export function dirichletMean(
   prior: readonly number[],
   strength: number,

@@ -95,62 +95,83 @@ export function* outlookByVariety({
   records = recordsOf(state, zone, teachingFlowers(state, from)),
 }: OutlookInput): Generator<VarietyOutlook, void> {
   const draws = kindsOf(records, temperatures);
-  const byVariety = new Map<
-    VarietyId,
-    { growing: Growing; imagined: Imagined[]; females: boolean; males: boolean; shedding: Set<PlantId> }
-  >();
+  for (const seen of varietiesSeen(state, zone, from, draws).values())
+    yield outlookOf(seen, state, from, records);
+}
+
+/** What is in sight of one variety: its buds with what may become of them, and what its plants have shown. */
+interface VarietySeen {
+  /** Any of its plants. */
+  readonly growing: Growing;
+  readonly imagined: Imagined[];
+  females: boolean;
+  males: boolean;
+  readonly shedding: Set<PlantId>;
+}
+
+function varietiesSeen(
+  state: State,
+  zone: string,
+  from: LocalDate,
+  draws: ReturnType<typeof kindsOf>,
+): Map<VarietyId, VarietySeen> {
+  const byVariety = new Map<VarietyId, VarietySeen>();
   for (const growing of walkOrder(state)) {
-    let entry = byVariety.get(growing.variety.id);
-    if (!entry)
-      byVariety.set(
-        growing.variety.id,
-        (entry = { growing, imagined: [], females: false, males: false, shedding: new Set() }),
-      );
-    for (const bud of budsOn(state, growing, zone, from, draws)) entry.imagined.push(bud);
+    let seen = byVariety.get(growing.variety.id);
+    if (!seen) {
+      seen = { growing, imagined: [], females: false, males: false, shedding: new Set() };
+      byVariety.set(growing.variety.id, seen);
+    }
+    for (const bud of budsOn(state, growing, zone, from, draws)) seen.imagined.push(bud);
     const flowers = (state.flowersOf.get(growing.plant.id) ?? []).map((id) => state.flowers.get(id));
     if (growing.crop.family === 'corn' && flowers.some((flower) => flower && sheds(flower, from, zone)))
-      entry.shedding.add(growing.plant.id);
-    entry.females ||= flowers.some((flower) => flower?.sex === 'female');
-    entry.males ||= flowers.some((flower) => flower?.sex === 'male') || growing.plant.males.length > 0;
+      seen.shedding.add(growing.plant.id);
+    seen.females ||= flowers.some((flower) => flower?.sex === 'female');
+    seen.males ||= flowers.some((flower) => flower?.sex === 'male') || growing.plant.males.length > 0;
   }
-  for (const [variety, { growing, imagined, females, males, shedding }] of byVariety) {
-    const buds = imagined.map(({ bud }) => bud);
-    const { crop } = growing;
-    const perfect = crop.flowers.perfect !== undefined;
-    const days = Array.from({ length: OUTLOOK_DAYS }, (_, i) => addDays(from, i));
-    const expected = (sex: 'bearing' | 'male') =>
-      expectedOn(
-        days,
-        imagined.filter(({ bud }) => (bud.sex === 'male') === (sex === 'male')),
-      );
-    const bearing = expected('bearing');
-    const fathers = perfect ? null : expected('male');
-    const choice = state.patches.get(growing.bed.patch)?.schools.selfing;
-    yield {
-      variety,
-      name: growing.variety.name,
-      crop,
-      buds,
-      days: days.map((date, i) => ({
-        date,
-        females: bearing[i] as DayExpected,
-        males: fathers ? (fathers[i] as DayExpected) : null,
-      })),
-      lonely:
-        perfect || growing.stand.reason === 'fruit'
-          ? []
-          : lonelyDays(days, buds, choice === 'allowed', shedding),
-      allMaleSoFar: !perfect && crop.family === 'cucurbit' && males && !females,
-      nextDay: openedNextDay(
-        records.filter((record) => record.crop === crop.id),
-        'coloured',
-      ),
-      nextDayHere: openedNextDay(
-        records.filter((record) => record.variety === variety),
-        'coloured',
-      ),
-    };
-  }
+  return byVariety;
+}
+
+function outlookOf(
+  { growing, imagined, females, males, shedding }: VarietySeen,
+  state: State,
+  from: LocalDate,
+  records: readonly BudRecord[],
+): VarietyOutlook {
+  const { crop, variety, stand } = growing;
+  const buds = imagined.map(({ bud }) => bud);
+  const perfect = crop.flowers.perfect !== undefined;
+  const days = Array.from({ length: OUTLOOK_DAYS }, (_, i) => addDays(from, i));
+  const expected = (sex: 'bearing' | 'male') =>
+    expectedOn(
+      days,
+      imagined.filter(({ bud }) => (bud.sex === 'male') === (sex === 'male')),
+    );
+  const bearing = expected('bearing');
+  const fathers = perfect ? null : expected('male');
+  const choice = state.patches.get(growing.bed.patch)?.schools.selfing;
+  const alone = !perfect && stand.reason !== 'fruit';
+  return {
+    variety: variety.id,
+    name: variety.name,
+    crop,
+    buds,
+    days: days.map((date, i) => ({
+      date,
+      females: bearing[i] as DayExpected,
+      males: fathers ? (fathers[i] as DayExpected) : null,
+    })),
+    lonely: alone ? lonelyDays(days, buds, choice === 'allowed', shedding) : [],
+    allMaleSoFar: !perfect && crop.family === 'cucurbit' && males && !females,
+    nextDay: openedNextDay(
+      records.filter((record) => record.crop === crop.id),
+      'coloured',
+    ),
+    nextDayHere: openedNextDay(
+      records.filter((record) => record.variety === variety.id),
+      'coloured',
+    ),
+  };
 }
 
 function expectedOn(days: readonly LocalDate[], buds: readonly Imagined[]): DayExpected[] {
@@ -291,7 +312,10 @@ export function budsOfPlant(outlook: readonly VarietyOutlook[], plant: PlantId):
     .sort((a, b) => ((likeliest(a.forecast)?.date ?? '') < (likeliest(b.forecast)?.date ?? '') ? -1 : 1));
 }
 
-/** The likeliest day of a forecast. */
+/**
+ * The likeliest day of a forecast.
+ * @example likeliest([{ date: '2026-07-15', chance: 0.7 }, { date: '2026-07-16', chance: 0.3 }]) // { date: '2026-07-15', chance: 0.7 }
+ */
 export function likeliest(
   forecast: Forecast,
 ): { readonly date: LocalDate; readonly probability: number } | null {

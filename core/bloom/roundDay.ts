@@ -6,6 +6,7 @@ import { addDays, isForenoon, localDateOf, type LocalDate } from '../time';
  * The garden day on which a shut flower is expected to open: for dawn crops the morning after it was shut (a flower shut before
  * noon counts for that same day), for dusk crops the same evening; a day later for a green bud in a bag. A flower found not open
  * yet moves to the day after that look. `null` for a flower never shut. By the clock of the garden, not by hours gone: on the night of a clock change these differ.
+ * @example roundDateOf(female, crop, zone) // '2026-07-06'
  */
 export function roundDateOf(flower: Flower, crop: Crop, zone: string): LocalDate | null {
   const shut = flower.shuttings[0];

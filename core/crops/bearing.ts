@@ -53,6 +53,7 @@ const CUCUMBER = practice<Range>([10, 12], 'cucumbers bear the most males');
 /**
  * Males that open for one female in season; `null` where a flower is both, or where nearly all are female (then it has few males or
  * none, and a count says nothing).
+ * @example malesToAFemale(cropOf('squash-maxima'), null).value // [3, 12]
  */
 export function malesToAFemale(crop: Crop, system: SexSystem | null): Fact<Range> | null {
   if (crop.family !== 'cucurbit') return null;

@@ -40,7 +40,10 @@ export function sexesOf(crop: Crop): readonly Sex[] {
   return (['female', 'perfect', 'male'] as const).filter((sex) => crop.flowers[sex] !== undefined);
 }
 
-/** What the catalogue says of a flower; `null` where the crop has no flower of that sex. */
+/**
+ * What the catalogue says of a flower; `null` where the crop has no flower of that sex.
+ * @example stageFacts(cropOf('squash-pepo'), 'female', 'coloured').name // 'coloured'
+ */
 export function stageFacts(crop: Crop, sex: Sex, stage: Stage): StageFacts | null {
   return crop.flowers[sex]?.[stage] ?? null;
 }

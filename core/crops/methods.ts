@@ -52,7 +52,10 @@ export function kitchenSeconds(tool: Tool): number {
   return SECONDS_A_FLOWER[tool] ?? 5;
 }
 
-/** The tools of a kitchen round, the usual first: a truss is vibrated, a strawberry brushed, corn shaken. */
+/**
+ * The tools of a kitchen round, the usual first: a truss is vibrated, a strawberry brushed, corn shaken.
+ * @example kitchenTools(cropOf('tomato')) // ['vibration', 'shaking', 'brush', 'swab', 'finger', 'fan']
+ */
 export function kitchenTools(crop: Crop): readonly Tool[] {
   if (crop.family === 'corn') return ['shaking'];
   return crop.tools.filter((tool) => tool !== 'anthers' && tool !== 'pouring');

@@ -14,7 +14,10 @@ export type Fate = 'waiting' | 'not-looked-at' | 'set' | 'lost-later' | 'dropped
 /** After the last look that the crop asks for, a verdict is waited for so many days more [M]. */
 export const GRACE_DAYS = 7;
 
-/** The garden day on which a female was first worked, or `null` if it never was. */
+/**
+ * The garden day on which a female was first worked, or `null` if it never was.
+ * @example workedOn(female, zone) // '2026-07-06'
+ */
 export function workedOn(flower: Flower, zone: string): LocalDate | null {
   const first = flower.pollinations[0];
   return first ? localDateOf(Date.parse(first.at), zone) : null;
@@ -75,13 +78,19 @@ export function fateOn({ day0, set, failed }: FateFacts, crop: Crop, today: Loca
   return daysBetween(day0, today) > lastLookDay(crop) + GRACE_DAYS ? 'not-looked-at' : 'waiting';
 }
 
-/** `null` for a flower that was never worked (or is male). Days are calendar days in `zone`. */
+/**
+ * `null` for a flower that was never worked (or is male). Days are calendar days in `zone`.
+ * @example fateOf(female, crop, zone, '2026-07-13') // 'set'
+ */
 export function fateOf(flower: Flower, crop: Crop, zone: string, today: LocalDate): Fate | null {
   const facts = fateFacts(flower, crop, zone);
   return facts && fateOn(facts, crop, today);
 }
 
-/** Days after pollination on which a fruit of this crop is owed its last look. */
+/**
+ * Days after pollination on which a fruit of this crop is owed its last look.
+ * @example lastLookDay(cropOf('squash-maxima')) // 8
+ */
 export function lastLookDay(crop: Crop): number {
   return crop.looks.value[crop.looks.value.length - 1]?.day ?? crop.verdictDay.value;
 }
@@ -94,7 +103,10 @@ export function lookDays(crop: Crop): readonly number[] {
   return crop.looks.value.map(({ day }) => day);
 }
 
-/** By this day a fruit is ripe and gone, or there never was one: nothing is left to look at. */
+/**
+ * By this day a fruit is ripe and gone, or there never was one: nothing is left to look at.
+ * @example ripeDay(cropOf('squash-maxima')) // 60
+ */
 export function ripeDay({ daysToSeed, daysToEat, looks }: Crop): number {
   return Math.max(
     daysToSeed?.value[1] ?? 0,
@@ -114,7 +126,10 @@ export interface LookDue {
   readonly verdict: boolean;
 }
 
-/** The look a flower is owed on `today`, or `null`. Only flowers without a verdict are owed one, late as it may be, until it must be ripe. */
+/**
+ * The look a flower is owed on `today`, or `null`. Only flowers without a verdict are owed one, late as it may be, until it must be ripe.
+ * @example lookDue(female, crop, zone, '2026-07-13') // null
+ */
 export function lookDue(flower: Flower, crop: Crop, zone: string, today: LocalDate): LookDue | null {
   const fate = fateOf(flower, crop, zone, today);
   if (fate !== 'waiting' && fate !== 'not-looked-at') return null;

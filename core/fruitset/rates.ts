@@ -149,7 +149,10 @@ function ratesFrom(state: State, zone: string): Rates {
   };
 }
 
-/** Whether a female carries a fruit that feeds on the plant now. */
+/**
+ * Whether a female carries a fruit that feeds on the plant now.
+ * @example bearsFruit(female, crop, zone, '2026-07-13') // true
+ */
 export function bearsFruit(flower: Flower, crop: Crop, zone: string, today: LocalDate): boolean {
   const fate = fateOf(flower, crop, zone, today);
   return (fate === 'set' || fate === 'waiting') && flower.harvested === null && flower.lost === null;

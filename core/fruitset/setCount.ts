@@ -24,7 +24,10 @@ export interface SetCount {
   readonly interval: Interval | null;
 }
 
-/** Sums trials as they stand on a garden day. */
+/**
+ * Sums trials as they stand on a garden day.
+ * @example countSet(trials, '2026-07-13').share // 1
+ */
 export function countSet(trials: Iterable<Trial>, today: LocalDate): SetCount {
   const sum = { worked: 0, set: 0, lostLater: 0, dropped: 0, waiting: 0, notLookedAt: 0, missed: 0 };
   const causes = new Map<LossCause, number>();

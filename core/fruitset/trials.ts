@@ -125,6 +125,7 @@ function openDay(flower: Flower, crop: Crop, zone: string): LocalDate | null {
 /**
  * What became of a trial by a garden day; `null` while its morning is still to come. A tally that nobody counted afterwards waits
  * for its verdict, and after the grace is not looked at.
+ * @example outcomeOn(trials[0], '2026-07-13') // 'set'
  */
 export function outcomeOn(trial: Trial, today: LocalDate): Outcome | null {
   const crop = cropOf(trial.crop);
@@ -148,7 +149,10 @@ export function verdictOver(crop: Crop): number {
   return lastLookDay(crop) + GRACE_DAYS;
 }
 
-/** Minutes from that day's sunrise (ms) to the work; `null` without a time. */
+/**
+ * Minutes from that day's sunrise (ms) to the work; `null` without a time.
+ * @example minutesAfterSunrise({ at: '2026-07-06T04:10:00.000Z' }, Date.UTC(2026, 6, 6, 3, 20)) // 50
+ */
 export function minutesAfterSunrise({ at }: Trial, sunriseMs: number): number | null {
   return at === null ? null : Math.round((Date.parse(at) - sunriseMs) / 60_000);
 }

@@ -6,6 +6,7 @@ import type { SumNumber } from './sumNumber';
 /**
  * Males for one female: the goal's own number, one tassel for an ear, one bagged father for a perfect flower, else the school's:
  * a number, or the middle of what the catalogue says for the crop.
+ * @example malesFor(state, crop, null) // { value: 2, from: 'catalogue' }
  */
 export function malesFor(state: State, crop: Crop, goal: Goal | null): SumNumber {
   if (goal?.bent.malesPerFemale !== undefined) return { value: goal.bent.malesPerFemale, from: 'bent' };

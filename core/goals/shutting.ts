@@ -18,7 +18,10 @@ export interface Shutting {
   readonly minutes: number;
 }
 
-/** What flowers of this crop are shut with here: as the patch has chosen, where the crop can take that. */
+/**
+ * What flowers of this crop are shut with here: as the patch has chosen, where the crop can take that.
+ * @example closureOf(state, crop) // 'tape'
+ */
 export function closureOf(state: State, crop: Crop): Closure {
   const wanted = (mainPatch(state)?.schools.closure ?? 'tape') as Closure;
   const possible = closuresFor(crop, sexesOf(crop)[0] ?? 'female');

@@ -24,7 +24,10 @@ const GREEN_DAYS = 2;
 /** What passed longer ago than this is not asked about any more [M]. */
 const ASKED_DAYS = 4;
 
-/** The garden day on which an unshut bud is expected to open; `null` where its stage tells no day. */
+/**
+ * The garden day on which an unshut bud is expected to open; `null` where its stage tells no day.
+ * @example opensOn(female, { crop }, zone) // '2026-07-06'
+ */
 export function opensOn(flower: Flower, { crop }: Pick<Growing, 'crop'>, zone: string): LocalDate | null {
   const last = flower.sightings.at(-1);
   if (!last) return null;

@@ -200,7 +200,10 @@ function addFlowerOf(flowersOf: Map<PlantId, FlowerId[]>, flower: Flower): void 
   else flowersOf.set(flower.plant, [flower.id]);
 }
 
-/** When the latest entry still loaded happened, by its own clock; `null` before any. */
+/**
+ * When the latest entry still loaded happened, by its own clock; `null` before any.
+ * @example latestAt(state) // '2026-07-12T16:00:00.000Z'
+ */
 export function latestAt(state: State): string | null {
   let latest: string | null = null;
   for (const events of state.log.values()) {

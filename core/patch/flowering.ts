@@ -10,7 +10,10 @@ export interface SexCount {
   readonly males: number;
 }
 
-/** Females and males that were written down of a plant. */
+/**
+ * Females and males that were written down of a plant.
+ * @example sexCount(state, mother) // { females: 1, males: 0 }
+ */
 export function sexCount(state: State, { plant }: Growing): SexCount {
   const flowers = flowersOn(state, plant.id);
   return {

@@ -18,7 +18,10 @@ const standFor = remembered(
   (stand, reason): Stand => ({ ...stand, reason }),
 );
 
-/** What a flower is worked for: what was said of it, else of its plant, else of its stand. */
+/**
+ * What a flower is worked for: what was said of it, else of its plant, else of its stand.
+ * @example reasonFor({ reason: null }, mother) // 'seed'
+ */
 export function reasonFor(flower: Pick<Flower, 'reason'>, { stand }: Pick<Growing, 'stand'>): Reason {
   return flower.reason ?? stand.reason;
 }
@@ -34,7 +37,10 @@ export function growing(state: State, plantId: PlantId): Growing | null {
   return { plant, stand: own, variety, crop: cropOf(variety.crop), bed };
 }
 
-/** `Slate Dome 2`: how a plant is called everywhere. */
+/**
+ * `Slate Dome 2`: how a plant is called everywhere.
+ * @example plantName(mother) // 'Slate Dome 1'
+ */
 export function plantName({ variety, plant }: Pick<Growing, 'variety' | 'plant'>): string {
   return `${variety.name} ${plant.label}`;
 }

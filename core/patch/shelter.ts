@@ -3,13 +3,19 @@ import type { Bed, Plant, ShelterView, State } from '../ledger';
 import type { LocalDate } from '../time';
 import { plantsOfStand, type Growing } from './garden';
 
-/** What stands over a bed on a day: what was said last of the days that hold it. `null`: the open air. */
+/**
+ * What stands over a bed on a day: what was said last of the days that hold it. `null`: the open air.
+ * @example shelterOn({ shelters: [] }, '2026-07-06') // null
+ */
 export function shelterOn(bed: Pick<Bed, 'shelters'>, date: LocalDate): ShelterView | null {
   const said = bed.shelters.filter(({ from, to }) => from <= date && (to === null || date <= to)).at(-1);
   return said?.shelter ? said : null;
 }
 
-/** Whether what stands over a bed keeps insects out, so that no flower sets there unless a hand (or itself) sees to it. */
+/**
+ * Whether what stands over a bed keeps insects out, so that no flower sets there unless a hand (or itself) sees to it.
+ * @example insectsKeptOut(mother.bed, '2026-07-06') // false
+ */
 export function insectsKeptOut(bed: Pick<Bed, 'shelters'>, date: LocalDate): boolean {
   return shelterOn(bed, date)?.insects === 'out';
 }
@@ -55,7 +61,10 @@ export function coversFor(state: State, each: Growing, date: LocalDate): Covers 
   return { needed: others.size > 0, others: [...others], shelter };
 }
 
-/** Whether every flower of a plant is the grower's to work: no insect comes to it, and it does not fruit by itself. */
+/**
+ * Whether every flower of a plant is the grower's to work: no insect comes to it, and it does not fruit by itself.
+ * @example wantsHands(mother, '2026-07-06') // false
+ */
 export function wantsHands({ bed, crop, variety }: Growing, date: LocalDate): boolean {
   return insectsKeptOut(bed, date) && isEdible(crop) && !setsByItself(crop, variety.system);
 }

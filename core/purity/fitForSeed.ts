@@ -64,6 +64,7 @@ const OPENED: ReadonlySet<CheckResult> = new Set(['torn', 'holed', 'insect']);
  * giver of pollen. A flower not worked yet is judged by the links there can be so far. The school of proof (`strict`: shut
  * before it opened; `practical`: worked as it opened, then tied shut) moves the verdict of the first link, never the facts.
  * What the grower meant the flower for (`purpose`) does not count. Links and schools: common practice.
+ * @example fitForSeed(female, state).verdict // 'fit'
  */
 export function fitForSeed(
   flower: Flower,

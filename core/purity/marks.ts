@@ -8,7 +8,10 @@ const LETTERS = 'ABCDEFGHJKLMNPRTUVWXY';
 /** How many marks one roll (number) holds. */
 export const MARKS_A_ROLL = LETTERS.length;
 
-/** The nth mark, counted from 0: `1-A` .. `1-Y`, then `2-A`. Throws nothing; n is floored and not below 0. */
+/**
+ * The nth mark, counted from 0: `1-A` .. `1-Y`, then `2-A`. Throws nothing; n is floored and not below 0.
+ * @example [markAt(0), markAt(26)].join(' ') // '1-A 2-F'
+ */
 export function markAt(n: number): string {
   const index = Math.max(0, Math.floor(n));
   return `${Math.floor(index / LETTERS.length) + 1}-${LETTERS[index % LETTERS.length]}`;
@@ -59,7 +62,10 @@ const highestIn = remembered(
   },
 );
 
-/** The mark after the highest of a roll that any flower of the log carries; `1-A` on a new patch. Others are left alone. */
+/**
+ * The mark after the highest of a roll that any flower of the log carries; `1-A` on a new patch. Others are left alone.
+ * @example nextMarkIn(state) // '1-B'
+ */
 export function nextMarkIn(state: Pick<State, 'flowers'>, roll = ''): string {
   return roll + markAt(markIndexIn(state, roll));
 }
@@ -67,6 +73,7 @@ export function nextMarkIn(state: Pick<State, 'flowers'>, roll = ''): string {
 /**
  * Whether a fruit ought to carry a mark and does not: worked for seed, growing or waiting still, and neither lost nor picked. With
  * the school that marks once it grows, only from the first look that saw it grow.
+ * @example markMissing(female, false) // false
  */
 export function markMissing(flower: Flower, whenGrowing: boolean): boolean {
   const { mark, lost, harvested, pollinations, looks } = flower;

@@ -158,14 +158,20 @@ export function fathersFor(
   return offers.sort((a, b) => rank(a) - rank(b) || b.free.length - a.free.length);
 }
 
-/** Whether a male can give pollen for seed on a date: nothing speaks against it, and it is not known to be shut that day. */
+/**
+ * Whether a male can give pollen for seed on a date: nothing speaks against it, and it is not known to be shut that day.
+ * @example givesPollen(state, male, '2026-07-06', zone) // true
+ */
 export function givesPollen(state: State, male: Flower, date: LocalDate, zone: string): boolean {
   const check = lastCheck(male);
   const shutToday = check?.result === 'not-open' && localDateOf(Date.parse(check.at), zone) >= date;
   return !shutToday && fitForSeed(male, state).verdict !== 'unfit';
 }
 
-/** Whether a male was looked at that morning and taken: its pollen is in the hands of who recorded it. */
+/**
+ * Whether a male was looked at that morning and taken: its pollen is in the hands of who recorded it.
+ * @example inHand(male, '2026-07-06', zone) // true
+ */
 export function inHand(male: Flower, date: LocalDate, zone: string): boolean {
   const check = lastCheck(male);
   return check?.result === 'whole' && localDateOf(Date.parse(check.at), zone) === date;

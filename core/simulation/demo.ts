@@ -24,7 +24,10 @@ const FIRST_EVENING: LocalDate = '2026-06-18';
 /** The garden day that the demo opens on. */
 export const DEMO_TODAY: LocalDate = '2026-07-14';
 
-/** Where the demo clock starts: 05:05 on a morning in July, the round waiting. Epoch ms. */
+/**
+ * Where the demo clock starts: 05:05 on a morning in July, the round waiting. Epoch ms.
+ * @example new Date(demoStart()).toISOString() // '2026-07-14T03:05:00.000Z'
+ */
 export function demoStart(): number {
   return atLocalTime(DEMO_TODAY, 5, 5, DEMO_PLACE.zone);
 }

@@ -124,6 +124,20 @@ function tomatoes(diary: Diary, patch: PatchId, start: LocalDate): void {
     by: '2026-09-20',
   });
   goal(diary, fathers.stand, start, { kitchenFruits: 40 });
+  tomatoCross(diary, mothers.plants, fathers.plants[0] as PlantId);
+  for (const [i, plant] of fathers.plants.entries())
+    diary.write(at(diary, '2026-07-13', 12, 5 + i), 'Oda', {
+      kind: 'tallied',
+      plant,
+      tool: 'vibration',
+      flowers: 7 + i,
+      truss: 3,
+    });
+}
+
+/** A tomato cross: fathers bagged, a mother emasculated and bagged, worked twice; a bud left for tomorrow. */
+function tomatoCross(diary: Diary, mothers: readonly PlantId[], right: PlantId): void {
+  const [left, next] = mothers as [PlantId, PlantId];
   const bud = (time: number, plant: PlantId) => {
     const flower = diary.subject('flower', time);
     diary.write(time, 'Oda', {
@@ -138,7 +152,6 @@ function tomatoes(diary: Diary, patch: PatchId, start: LocalDate): void {
   };
   const bag = (time: number, flower: FlowerId) =>
     diary.write(time, 'Oda', { kind: 'flowerShut', flower, closure: 'mesh-bag' });
-  const [left, right] = [mothers.plants[0] as PlantId, fathers.plants[0] as PlantId];
   for (const [date, minute] of [
     ['2026-07-12', 0],
     ['2026-07-13', 3],
@@ -159,15 +172,7 @@ function tomatoes(diary: Diary, patch: PatchId, start: LocalDate): void {
     if (visit === 0)
       diary.write(at(diary, '2026-07-13', hour, 1), 'Oda', { kind: 'marked', flower: mother, mark: 'T-A' });
   }
-  bud(at(diary, '2026-07-13', 18, 30), mothers.plants[1] as PlantId);
-  for (const [i, plant] of fathers.plants.entries())
-    diary.write(at(diary, '2026-07-13', 12, 5 + i), 'Oda', {
-      kind: 'tallied',
-      plant,
-      tool: 'vibration',
-      flowers: 7 + i,
-      truss: 3,
-    });
+  bud(at(diary, '2026-07-13', 18, 30), next);
 }
 
 function strawberries(diary: Diary, patch: PatchId, start: LocalDate): void {

@@ -75,70 +75,84 @@ function flowerAt(state: State, plant: PlantId, node: number): Flower | null {
   return null;
 }
 
+/** One person going round in the evening: what is written, and when. */
+interface Walk {
+  readonly diary: Diary;
+  readonly by: string;
+  readonly date: LocalDate;
+  time: number;
+}
+
 /** One evening's walk: every plant looked over, females due tomorrow shut, males shut for them. */
 export function eveningWork(diary: Diary, date: LocalDate, by: string): void {
-  const day = gardenDay(diary.place, date);
-  let time = day.sunset - 80 * MINUTE;
+  const walk: Walk = { diary, by, date, time: gardenDay(diary.place, date).sunset - 80 * MINUTE };
   const females = new Map<string, number>();
   // Corn, crosses and the kitchen have walks of their own.
   const plants = walkOrder(diary.state).filter(({ crop }) => crop.family === 'cucurbit');
-  const shut = (growing: Growing, node: number, sex: 'female' | 'male') => {
-    const known = sex === 'female' ? flowerAt(diary.state, growing.plant.id, node) : null;
-    if (known && known.shuttings.length > 0) return false;
-    const flower = known?.id ?? diary.subject('flower', time);
-    diary.write((time += diary.pause()), by, {
-      kind: 'flowerSeen',
-      flower,
-      plant: growing.plant.id,
-      sex,
-      stage: 'coloured',
-      node,
-    });
-    diary.write((time += diary.pause(8, 25)), by, {
-      kind: 'flowerShut',
-      flower,
-      closure: growing.crop.id === 'melon' ? 'mesh-bag' : 'tape',
-    });
-    return true;
-  };
   for (const growing of plants) {
-    if (growing.plant.health === null) {
-      const health = diary.random() < 0.08 ? 'doubtful' : 'healthy';
-      diary.write((time += diary.pause()), by, { kind: 'plantChecked', plant: growing.plant.id, health });
-    }
-    let males = 0;
-    for (const bud of budsOf(diary.seed, growing, diary.seasonStart)) {
-      const stage = stageOn(bud, date);
-      if (bud.sex === 'male' && stage === 'coloured') males += bud.count;
-      if (bud.sex !== 'female' || stage === null) continue;
-      if (stage === 'coloured' && shut(growing, bud.node, 'female')) {
-        females.set(growing.variety.id, (females.get(growing.variety.id) ?? 0) + 1);
-      } else if (
-        stage === 'green' &&
-        diary.random() < 0.5 &&
-        !flowerAt(diary.state, growing.plant.id, bud.node)
-      ) {
-        const flower = diary.subject('flower', time);
-        diary.write((time += diary.pause()), by, {
-          kind: 'flowerSeen',
-          flower,
-          plant: growing.plant.id,
-          sex: 'female',
-          stage,
-          node: bud.node,
-        });
-      }
-    }
-    if (males > 0 && diary.random() < 0.2) {
-      diary.write((time += diary.pause()), by, {
-        kind: 'malesCounted',
-        plant: growing.plant.id,
-        stage: 'coloured',
-        count: males,
+    const shut = lookOver(walk, growing);
+    if (shut > 0) females.set(growing.variety.id, (females.get(growing.variety.id) ?? 0) + shut);
+  }
+  shutMalesFor(diary, date, plants, females, (growing, node, sex) => shutFlower(walk, growing, node, sex));
+}
+
+/** Shuts a flower that opens tomorrow; false where it is shut already. */
+function shutFlower(walk: Walk, growing: Growing, node: number, sex: 'female' | 'male'): boolean {
+  const { diary, by } = walk;
+  const known = sex === 'female' ? flowerAt(diary.state, growing.plant.id, node) : null;
+  if (known && known.shuttings.length > 0) return false;
+  const flower = known?.id ?? diary.subject('flower', walk.time);
+  diary.write((walk.time += diary.pause()), by, {
+    kind: 'flowerSeen',
+    flower,
+    plant: growing.plant.id,
+    sex,
+    stage: 'coloured',
+    node,
+  });
+  diary.write((walk.time += diary.pause(8, 25)), by, {
+    kind: 'flowerShut',
+    flower,
+    closure: growing.crop.id === 'melon' ? 'mesh-bag' : 'tape',
+  });
+  return true;
+}
+
+/** One plant: its health, its buds, its males counted now and then. Gives the females shut on it. */
+function lookOver(walk: Walk, growing: Growing): number {
+  const { diary, by, date } = walk;
+  const plant = growing.plant.id;
+  if (growing.plant.health === null) {
+    const health = diary.random() < 0.08 ? 'doubtful' : 'healthy';
+    diary.write((walk.time += diary.pause()), by, { kind: 'plantChecked', plant, health });
+  }
+  let males = 0;
+  let shut = 0;
+  for (const bud of budsOf(diary.seed, growing, diary.seasonStart)) {
+    const stage = stageOn(bud, date);
+    if (bud.sex === 'male' && stage === 'coloured') males += bud.count;
+    if (bud.sex !== 'female' || stage === null) continue;
+    if (stage === 'coloured' && shutFlower(walk, growing, bud.node, 'female')) shut++;
+    else if (stage === 'green' && diary.random() < 0.5 && !flowerAt(diary.state, plant, bud.node)) {
+      const flower = diary.subject('flower', walk.time);
+      diary.write((walk.time += diary.pause()), by, {
+        kind: 'flowerSeen',
+        flower,
+        plant,
+        sex: 'female',
+        stage,
+        node: bud.node,
       });
     }
   }
-  shutMalesFor(diary, date, plants, females, shut);
+  if (males > 0 && diary.random() < 0.2)
+    diary.write((walk.time += diary.pause()), by, {
+      kind: 'malesCounted',
+      plant,
+      stage: 'coloured',
+      count: males,
+    });
+  return shut;
 }
 
 /** Two males and one spare for each female, spread over the plants of the variety; those shut already count. */

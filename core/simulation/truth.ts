@@ -143,7 +143,10 @@ export function lookOn(
   return random() < 0.6 ? 'yellowing' : 'gone';
 }
 
-/** Rough size of a fruit that took, mm: from the ovary's 20 mm towards `full`. */
+/**
+ * Rough size of a fruit that took, mm: from the ovary's 20 mm towards `full`.
+ * @example sizeOn(cropOf('squash-maxima'), 8) // 105
+ */
 export function sizeOn(crop: Crop, day: number): number {
   const full = crop.id === 'cucumber' || crop.id === 'melon' ? 130 : 190;
   return Math.round(20 + (full - 20) / (1 + Math.exp(-(day - 8) / 2)));

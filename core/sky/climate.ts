@@ -33,6 +33,7 @@ const FROST_FROM_LATITUDE = 40;
  * Between which days of the year (`MM-DD`) the first autumn frost may be looked for at a latitude, where nobody said [M]: from the
  * first usual night under 6 C to the first under 1 C. Only a guess: height, sea and hills may put it weeks either way. `null` nearer
  * the equator than 40 degrees: there latitude tells nothing, neither a day nor that no frost comes.
+ * @example usualFrost({ latitude: 46.2 }) // { early: '10-13', late: '11-11' }
  */
 export function usualFrost({
   latitude,

@@ -41,7 +41,10 @@ export function findTowns(typed: string, most = 8): Town[] {
     .map(({ town }) => town);
 }
 
-/** The town of a zone, to start from the browser's own zone. */
+/**
+ * The town of a zone, to start from the browser's own zone.
+ * @example townOfZone('Europe/Ljubljana').name // 'Ljubljana'
+ */
 export function townOfZone(zone: string): Town | null {
   return towns.find((town) => town.zone === zone) ?? null;
 }

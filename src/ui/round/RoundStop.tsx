@@ -84,31 +84,7 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
       {work.spoiled ? (
         <SpoiledTiles kitchen={answers.kitchen} onKitchen={(kitchen) => change({ kitchen })} />
       ) : null}
-      {work.pollinating ? (
-        <StopWorkTiles
-          growing={growing}
-          answers={answers}
-          onChange={change}
-          offers={doing.offers}
-          males={Object.fromEntries(work.fathers.map(({ plant: id, males: count }) => [id, count]))}
-          tool={doing.tool}
-          work={work}
-          worn={flower.shuttings[flower.shuttings.length - 1]?.closure ?? 'tape'}
-          shutBefore={shutAgainWith(stop)}
-          carried={doing.carried}
-          noFather={
-            doing.noFather ? (
-              <NoFatherCard
-                why={doing.noFather}
-                crop={growing.crop}
-                onSelf={() => change({ selfOnce: true })}
-                onKitchen={() => change({ kitchen: true })}
-                onLeave={() => kept(...withoutMaleDrafts(stop))}
-              />
-            ) : null
-          }
-        />
-      ) : null}
+      {work.pollinating ? <TheWork stop={stop} doing={doing} onSave={kept} /> : null}
       {wide ? null : (
         <NextStops round={round} dawn={dawn} numbered={numbered} current={flower.id} onGo={onGo} />
       )}
@@ -118,6 +94,44 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
 }
 
 type Doing = ReturnType<typeof useStopWork>;
+
+/** Fathers, tool and closure of this flower; or why it has no father, and what can be done. */
+function TheWork({
+  stop,
+  doing: { answers, change, work, offers, tool, carried, noFather },
+  onSave,
+}: {
+  stop: Stop;
+  doing: Doing;
+  onSave: (...drafts: Draft[]) => void;
+}) {
+  const { flower, growing } = stop;
+  return (
+    <StopWorkTiles
+      growing={growing}
+      answers={answers}
+      onChange={change}
+      offers={offers}
+      males={Object.fromEntries(work.fathers.map(({ plant: id, males: count }) => [id, count]))}
+      tool={tool}
+      work={work}
+      worn={flower.shuttings[flower.shuttings.length - 1]?.closure ?? 'tape'}
+      shutBefore={shutAgainWith(stop)}
+      carried={carried}
+      noFather={
+        noFather ? (
+          <NoFatherCard
+            why={noFather}
+            crop={growing.crop}
+            onSelf={() => change({ selfOnce: true })}
+            onKitchen={() => change({ kitchen: true })}
+            onLeave={() => onSave(...withoutMaleDrafts(stop))}
+          />
+        ) : null
+      }
+    />
+  );
+}
 
 /** The main key, which says all that it records; or the causes, where the flower is gone. */
 function StopFoot({

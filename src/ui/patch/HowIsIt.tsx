@@ -1,0 +1,105 @@
+import { useState } from 'react';
+import { isEdible } from '@core/crops';
+import { expectOn, fateOf, workedOn } from '@core/fruitset';
+import { LOOK_RESULTS, type Flower, type LookResult } from '@core/ledger';
+import { plantName, type Growing } from '@core/patch';
+import { daysBetween } from '@core/time';
+import { useGarden } from '@/data/garden/garden';
+import { Button, Field, Row, Tile, Tiles } from '../controls';
+import { CauseSheet } from '../fruit/CauseSheet';
+import { Txt } from '../theme';
+import { flowerPlace, lookWords } from '../words';
+
+const MM_PER_INCH = 25.4;
+
+/** A look at one worked flower: how it is, its size, its harvest; the cause is asked where it failed. */
+export function HowIsIt({ flower, growing }: { flower: Flower; growing: Growing }) {
+  const { place, today, prefs, record } = useGarden();
+  const [asking, setAsking] = useState<LookResult | null>(null);
+  const [size, setSize] = useState('');
+  const fate = fateOf(flower, growing.crop, place.zone, today);
+  const day0 = workedOn(flower, place.zone);
+  const day = day0 ? daysBetween(day0, today) : null;
+  const us = prefs.units === 'us';
+  const typed = Number(size.replace(',', '.'));
+  const sizeMm =
+    size.trim() === '' || !(typed >= 0) ? null : Math.min(5000, us ? typed * MM_PER_INCH : typed);
+  const look = (result: LookResult) => {
+    if (result === 'yellowing' || result === 'gone') setAsking(result);
+    else {
+      setSize('');
+      void record({ kind: 'lookedAt', flower: flower.id, result, sizeMm });
+    }
+  };
+  return (
+    <>
+      {day !== null && fate !== 'set' ? (
+        <Txt size="label" tone="muted">
+          {expectOn(growing.crop, day)}
+        </Txt>
+      ) : null}
+      <Tiles question={`How is it now${day === null ? '' : `, day ${day}`}?`}>
+        {LOOK_RESULTS.map((result) => (
+          <Tile key={result} title={lookWords[result]} chosen={false} onPress={() => look(result)} />
+        ))}
+      </Tiles>
+      <Field
+        label={`Size, ${us ? 'inches' : 'mm'} (may be left out; write it first)`}
+        value={size}
+        onChange={setSize}
+        keyboard="decimal-pad"
+      />
+      <Row>
+        {flower.coverOffAt ||
+        [null, undefined, 'open'].includes(flower.pollinations.at(-1)?.shutAgain) ? null : (
+          <Button
+            title="Cover taken off"
+            small
+            onPress={() => void record({ kind: 'coverOff', flower: flower.id })}
+          />
+        )}
+        {isEdible(growing.crop) ? (
+          <Button
+            title="Harvested for the kitchen"
+            small
+            onPress={() =>
+              void record({ kind: 'harvested', flower: flower.id, harvestFor: 'kitchen', weightG: null })
+            }
+          />
+        ) : null}
+        <Button
+          title="Harvested for seed"
+          small
+          onPress={() =>
+            void record({ kind: 'harvested', flower: flower.id, harvestFor: 'seed', weightG: null })
+          }
+        />
+      </Row>
+      <Txt size="label" tone="muted">
+        {growing.crop.caution}
+      </Txt>
+      <CauseSheet
+        open={asking !== null}
+        title={`${plantName(growing)}, ${flowerPlace(flower)}: what happened?`}
+        crop={{ shape: growing.variety.shape }}
+        onClose={() => setAsking(null)}
+        onWait={
+          asking === 'yellowing' && day !== null && day < growing.crop.verdictDay.value
+            ? () => {
+                setAsking(null);
+                void record({ kind: 'lookedAt', flower: flower.id, result: 'yellowing', sizeMm });
+              }
+            : undefined
+        }
+        onCause={(cause) => {
+          if (asking === null) return;
+          setAsking(null);
+          void record(
+            { kind: 'lookedAt', flower: flower.id, result: asking, sizeMm: null },
+            { kind: 'lost', flower: flower.id, cause },
+          );
+        }}
+      />
+    </>
+  );
+}

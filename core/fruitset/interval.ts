@@ -1,4 +1,4 @@
-import { jStat } from 'jstat';
+import { betaQuantile, normalQuantile } from '../distributions';
 import { mustBe } from '../errors';
 
 /** Bounds of a share, 0..1. */
@@ -39,13 +39,13 @@ export function proportionInterval(
       return wilson(successes, trials, tail);
     case 'clopper-pearson':
       return {
-        low: successes === 0 ? 0 : jStat.beta.inv(tail, successes, failures + 1),
-        high: failures === 0 ? 1 : jStat.beta.inv(1 - tail, successes + 1, failures),
+        low: successes === 0 ? 0 : betaQuantile(tail, successes, failures + 1),
+        high: failures === 0 ? 1 : betaQuantile(1 - tail, successes + 1, failures),
       };
     case 'jeffreys':
       return {
-        low: successes === 0 ? 0 : jStat.beta.inv(tail, successes + 0.5, failures + 0.5),
-        high: failures === 0 ? 1 : jStat.beta.inv(1 - tail, successes + 0.5, failures + 0.5),
+        low: successes === 0 ? 0 : betaQuantile(tail, successes + 0.5, failures + 0.5),
+        high: failures === 0 ? 1 : betaQuantile(1 - tail, successes + 0.5, failures + 0.5),
       };
   }
 }
@@ -56,11 +56,11 @@ export function proportionInterval(
  */
 export function upperBound(successes: number, trials: number, confidence: number): number {
   checkCounts(successes, trials, confidence);
-  return successes === trials ? 1 : jStat.beta.inv(confidence, successes + 1, trials - successes);
+  return successes === trials ? 1 : betaQuantile(confidence, successes + 1, trials - successes);
 }
 
 function wilson(successes: number, trials: number, tail: number): Interval {
-  const z = -jStat.normal.inv(tail, 0, 1);
+  const z = -normalQuantile(tail);
   const share = successes / trials;
   const centre = (share + (z * z) / (2 * trials)) / (1 + (z * z) / trials);
   const half =

@@ -1,4 +1,4 @@
-import { jStat } from 'jstat';
+import { lnBeta, lnGamma } from '../distributions';
 import { mustBe, type TrowelError } from '../errors';
 
 /** How many fruits are wanted, how sure to be of them, and what is known of the set rate. */
@@ -50,11 +50,11 @@ export function chanceOfAtLeast(wanted: number, n: number, alpha: number, beta: 
   if (wanted <= 0) return 1;
   if (wanted > n) return 0;
   const logs = (k: number) =>
-    jStat.gammaln(n + 1) -
-    jStat.gammaln(k + 1) -
-    jStat.gammaln(n - k + 1) +
-    jStat.betaln(k + alpha, n - k + beta) -
-    jStat.betaln(alpha, beta);
+    lnGamma(n + 1) -
+    lnGamma(k + 1) -
+    lnGamma(n - k + 1) +
+    lnBeta(k + alpha, n - k + beta) -
+    lnBeta(alpha, beta);
   // The shorter side is summed, by the ratio of neighbours from one exact term.
   const below = wanted <= n / 2;
   let k = below ? wanted - 1 : wanted;

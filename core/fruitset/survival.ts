@@ -1,4 +1,4 @@
-import { jStat } from 'jstat';
+import { chiSquareTail, normalQuantile } from '../distributions';
 import { mustBe } from '../errors';
 
 /** One fruit followed: for how long, and whether it dropped then (else nothing more is known of it). */
@@ -60,7 +60,7 @@ export function kaplanMeier(
   checkTimes('kaplanMeier', followed);
   if (!(confidence > 0 && confidence < 1))
     throw mustBe('kaplanMeier', 'confidence', 'between 0 and 1', confidence);
-  const z = jStat.normal.inv(1 - (1 - confidence) / 2, 0, 1);
+  const z = normalQuantile(1 - (1 - confidence) / 2);
   let [survival, sum] = [1, 0];
   const steps = eventTimes(followed).map(({ time, atRisk, events }): SurvivalStep => {
     survival *= 1 - events / atRisk;
@@ -128,7 +128,7 @@ export function logRank(groups: readonly (readonly Followed[])[]): LogRank {
   return {
     chiSquare,
     degreesOfFreedom: size,
-    pValue: size === 0 || chiSquare === 0 ? 1 : 1 - jStat.chisquare.cdf(chiSquare, size),
+    pValue: size === 0 || chiSquare === 0 ? 1 : chiSquareTail(chiSquare, size),
     observed,
     expected,
   };

@@ -1,4 +1,4 @@
-import { jStat } from 'jstat';
+import { studentDensity } from '../distributions';
 import type { Entry, Key } from './types';
 
 /** An ovary once measured on this variety, and whether the flower opened the next day. */
@@ -27,7 +27,7 @@ function predictive(lengths: readonly number[], value: number): number {
   const variance = lengths.reduce((sum, length) => sum + (length - mean) ** 2, 0) / (n - 1);
   // A ruler in the evening is good to a millimetre or so: no spread is narrower.
   const scale = Math.sqrt(Math.max(variance, 1) * (1 + 1 / n));
-  return jStat.studentt.pdf((value - mean) / scale, n - 1) / scale;
+  return studentDensity((value - mean) / scale, n - 1) / scale;
 }
 
 /** Compares a measured ovary with the lengths recorded on the same variety. */

@@ -47,7 +47,10 @@ export type TrowelReason =
   | 'fruitsWanted'
   | 'alpha'
   | 'beta'
-  | 'assurance';
+  | 'assurance'
+  | 'rows'
+  | 'covariates'
+  | 'cluster';
 
 /**
  * The one error class of the core. `reason` is what the interface words and tests match. `field` names what the person typed or

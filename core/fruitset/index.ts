@@ -1,6 +1,8 @@
 export * from './interval';
 export * from './twoByTwo';
 export * from './survival';
+export * from './logistic';
+export type { LogisticRow } from './design';
 export * from './fate';
 export * from './trials';
 export * from './trialTable';

@@ -179,3 +179,11 @@ export function shortDayText(date: LocalDate): string {
 export function weekdayText(date: LocalDate): string {
   return DateTime.fromISO(date, { zone: 'utc', locale: 'en-GB' }).toFormat('ccc d');
 }
+
+/**
+ * The Monday of a day's week.
+ * @example weekStart('2026-07-14') // '2026-07-13'
+ */
+export function weekStart(date: LocalDate): LocalDate {
+  return addDays(date, 1 - DateTime.fromISO(date, { zone: 'utc' }).weekday);
+}

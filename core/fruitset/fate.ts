@@ -29,6 +29,14 @@ export interface FateFacts {
   /** The look (or harvest) that shows it set, and the last one before that showed nothing of it. */
   readonly set: { readonly at: string; readonly day: number; readonly after: number } | null;
   readonly failed: { readonly at: string; readonly day: number; readonly after: number } | null;
+  /** The day of the last look; 0 without one. */
+  readonly looked: number;
+  readonly picked: { readonly at: string; readonly day: number } | null;
+}
+
+/** Whether a fruit hung on its plant at an instant: plainly set by then, and neither lost nor picked yet. */
+export function hungAt({ set, failed, picked }: FateFacts, at: string): boolean {
+  return set !== null && set.at <= at && !(failed && failed.at <= at) && !(picked && picked.at <= at);
 }
 
 /** `null` for a flower that was never worked (or is male). */
@@ -65,14 +73,20 @@ function factsFrom(flower: Flower, crop: Crop, zone: string): FateFacts | null {
     }
     after = day;
   }
+  const looked = after;
   const of = ({ at }: { at: string }) => ({ at, day: dayOf(at), after });
   if (flower.harvested) set ??= of(flower.harvested);
   if (flower.lost) failed ??= of(flower.lost);
-  return { day0, set, failed: flower.harvested ? null : failed };
+  const picked = flower.harvested && { at: flower.harvested.at, day: dayOf(flower.harvested.at) };
+  return { day0, set, failed: flower.harvested ? null : failed, looked, picked };
 }
 
 /** What the facts come to on a garden day. */
-export function fateOn({ day0, set, failed }: FateFacts, crop: Crop, today: LocalDate): Fate {
+export function fateOn(
+  { day0, set, failed }: Pick<FateFacts, 'day0' | 'set' | 'failed'>,
+  crop: Crop,
+  today: LocalDate,
+): Fate {
   if (failed !== null) return set !== null && set.at < failed.at ? 'lost-later' : 'dropped';
   if (set !== null) return 'set';
   return daysBetween(day0, today) > lastLookDay(crop) + GRACE_DAYS ? 'not-looked-at' : 'waiting';

@@ -14,3 +14,6 @@ export * from './rates';
 export * from './workTimes';
 export * from './kitchenPace';
 export * from './countsDue';
+export * from './clustered';
+export * from './followed';
+export * from './compare';

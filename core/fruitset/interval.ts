@@ -60,16 +60,23 @@ export function upperBound(successes: number, trials: number, confidence: number
 }
 
 function wilson(successes: number, trials: number, tail: number): Interval {
-  const z = -normalQuantile(tail);
-  const share = successes / trials;
-  const centre = (share + (z * z) / (2 * trials)) / (1 + (z * z) / trials);
+  return scoreInterval(successes / trials, trials, -normalQuantile(tail));
+}
+
+/**
+ * Wilson's score interval of a share of so many trials, which need not be whole, to `reach` standard errors either side.
+ * @example scoreInterval(0.8, 10, 1.96) // { low: 0.490, high: 0.943 }
+ */
+export function scoreInterval(share: number, trials: number, reach: number): Interval {
+  const spread = (reach * reach) / trials;
+  const centre = (share + spread / 2) / (1 + spread);
   const half =
-    (z / (1 + (z * z) / trials)) *
-    Math.sqrt((share * (1 - share)) / trials + (z * z) / (4 * trials * trials));
+    (reach / (1 + spread)) *
+    Math.sqrt((share * (1 - share)) / trials + (reach * reach) / (4 * trials * trials));
   // At the ends the limits are exactly 0 and 1; rounding must not push them past.
   return {
-    low: successes === 0 ? 0 : Math.max(0, centre - half),
-    high: successes === trials ? 1 : Math.min(1, centre + half),
+    low: share === 0 ? 0 : Math.max(0, centre - half),
+    high: share === 1 ? 1 : Math.min(1, centre + half),
   };
 }
 

@@ -90,55 +90,54 @@ interface Climbed {
   readonly separation: Separation;
 }
 
-/** Newton's steps, halved where one would go downhill, until the deviance stands still; or until it is plain that it never will. */
+/** Newton's steps, halved where one would go downhill, until the likelihood stands still; or until it is plain that it never will. */
 function climb(design: Design): Climbed {
   const { width } = design;
-  let coefficients: Float64Array = new Float64Array(width);
-  let deviance = devianceAt(design, coefficients);
+  let here = lookAt(design, new Float64Array(width));
   let last: Float64Array = new Float64Array(width);
-  let factor = weighted(design, coefficients).factor;
-  for (let step = 0; step < MOST_STEPS; step++) {
-    const { factor: here, score } = weighted(design, coefficients);
-    // Certain of everything: nothing is left to climb by.
-    if (here.rank < width) break;
-    factor = here;
-    last = solve(factor, score);
-    let share = 1;
-    let next = coefficients.map((b, j) => b + (last[j] as number));
-    let found = devianceAt(design, next);
-    while (!(found <= deviance + 1e-9 * (Math.abs(deviance) + 0.1)) && share > 1e-6) {
-      share /= 2;
-      const part = share;
-      next = coefficients.map((b, j) => b + part * (last[j] as number));
-      found = devianceAt(design, next);
-    }
-    const still = Math.abs(deviance - found) <= 1e-15 * (Math.abs(found) + 0.1);
-    coefficients = next;
-    deviance = found;
-    if (still) break;
-  }
+  let { factor } = here;
   if (factor.rank < width)
     throw mustBe('logisticRegression', 'covariates', 'independent of each other', 'some that are not');
-  const { factor: at } = weighted(design, coefficients);
+  for (let step = 0; step < MOST_STEPS; step++) {
+    // Certain of everything: nothing is left to climb by.
+    if (here.factor.rank < width) break;
+    factor = here.factor;
+    last = solve(factor, here.score);
+    const from = here;
+    const go = (share: number) =>
+      lookAt(
+        design,
+        from.coefficients.map((b, j) => b + share * (last[j] as number)),
+      );
+    let share = 1;
+    let next = go(share);
+    while (next.missing > from.missing + 1e-9 * (from.missing + 0.1) && share > 1e-6) next = go((share /= 2));
+    here = next;
+    if (Math.abs(from.missing - next.missing) <= 1e-15 * (next.missing + 0.1)) break;
+  }
   return {
-    coefficients,
-    factor: at.rank < width ? factor : at,
-    separation: separationOf(design, coefficients, last),
+    coefficients: here.coefficients,
+    factor: here.factor.rank < width ? factor : here.factor,
+    separation: separationOf(design, here.coefficients, last),
   };
 }
 
-/** The weighted crossproduct of the design and the slope of the likelihood, in one pass over the rows. */
-function weighted({ n, width, x, successes, trials }: Design, coefficients: Float64Array) {
+/** The likelihood at some coefficients (as -2 ln, so less is better), its slope, and its curve decomposed: one pass over the rows. */
+function lookAt({ n, width, x, successes, trials }: Design, coefficients: Float64Array) {
   const information = new Float64Array(width * width);
   const score = new Float64Array(width);
+  let missing = 0;
   for (let i = 0; i < n; i++) {
     const start = i * width;
     let along = 0;
     for (let j = 0; j < width; j++) along += (x[start + j] as number) * (coefficients[j] as number);
-    const p = expit(along);
+    const small = Math.exp(-Math.abs(along));
+    const p = along >= 0 ? 1 / (1 + small) : small / (1 + small);
     const times = trials[i] as number;
+    const won = successes[i] as number;
+    missing += 2 * (times * (Math.max(0, along) + Math.log1p(small)) - won * along);
     const weight = times * p * (1 - p);
-    const off = (successes[i] as number) - times * p;
+    const off = won - times * p;
     for (let j = 0; j < width; j++) {
       const xj = x[start + j] as number;
       score[j] = (score[j] as number) + off * xj;
@@ -147,7 +146,7 @@ function weighted({ n, width, x, successes, trials }: Design, coefficients: Floa
         information[j * width + k] = (information[j * width + k] as number) + wx * (x[start + k] as number);
     }
   }
-  return { factor: decompose(information, width), score };
+  return { coefficients, factor: decompose(information, width), score, missing };
 }
 
 /**
@@ -187,11 +186,6 @@ function fitted({ n, width, x, trials }: Design, coefficients: Float64Array): Fl
   }
   return mu;
 }
-
-const devianceAt = (design: Design, coefficients: Float64Array): number => {
-  const mu = fitted(design, coefficients);
-  return devianceOf(design, (i) => mu[i] as number);
-};
 
 function devianceOf({ n, successes, trials }: Design, muOf: (row: number) => number): number {
   const part = (seen: number, expected: number) => (seen === 0 ? 0 : seen * Math.log(seen / expected));

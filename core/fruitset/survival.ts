@@ -35,17 +35,22 @@ function checkTimes(who: string, list: readonly { readonly time: number }[]): vo
 
 /** Those censored at a time count as at risk then. */
 function eventTimes(list: readonly Followed[]): AtTime[] {
-  const sorted = [...list].sort((a, b) => a.time - b.time);
-  const found: AtTime[] = [];
-  for (let i = 0; i < sorted.length;) {
-    const { time } = sorted[i] as Followed;
-    let [next, events] = [i, 0];
-    for (; next < sorted.length && (sorted[next] as Followed).time === time; next++)
-      if ((sorted[next] as Followed).event) events++;
-    if (events > 0) found.push({ time, atRisk: sorted.length - i, events });
-    i = next;
+  // Days are few and fruits many: counted by time first, so that only the times are put in order.
+  const at = new Map<number, { all: number; events: number }>();
+  for (const { time, event } of list) {
+    let here = at.get(time);
+    if (!here) at.set(time, (here = { all: 0, events: 0 }));
+    here.all++;
+    if (event) here.events++;
   }
-  return found;
+  let atRisk = list.length;
+  return [...at]
+    .sort(([a], [b]) => a - b)
+    .flatMap(([time, { all, events }]): AtTime[] => {
+      const found = events > 0 ? [{ time, atRisk, events }] : [];
+      atRisk -= all;
+      return found;
+    });
 }
 
 /**
@@ -102,7 +107,7 @@ export function logRank(groups: readonly (readonly Followed[])[]): LogRank {
   const expected = groups.map(() => 0);
   const size = Math.max(0, groups.length - 1);
   const variance = Array.from({ length: size }, () => new Float64Array(size));
-  const sorted = groups.map((group) => group.map(({ time }) => time).sort((a, b) => a - b));
+  const sorted = groups.map((group) => Float64Array.from(group, ({ time }) => time).sort());
   const gone = groups.map(() => 0);
   for (const { time, atRisk, events } of times) {
     const here = sorted.map((list, g) => {

@@ -5,7 +5,7 @@ import type { Flower, GroupHow, LossCause, MissedWhy, NotedDay, Purpose, State }
 import { flowersOn, growing, mainPatch, type Growing } from '../patch';
 import { localDateOf, type LocalDate } from '../time';
 import { remembered } from '../remember';
-import { fateFacts, fateOn, GRACE_DAYS, lastLookDay, type Fate, type FateFacts } from './fate';
+import { fateFacts, fateOn, GRACE_DAYS, hungAt, lastLookDay, type Fate, type FateFacts } from './fate';
 
 /** What became of a trial. harvested: set, and picked. missed: shut, and never worked on its morning. */
 export type Outcome = Fate | 'harvested' | 'missed';
@@ -179,7 +179,6 @@ export function fruitsBefore(state: State, trial: Trial, zone: string): number |
   if (!found || at === null) return null;
   return flowersOn(state, found.plant.id).filter((flower) => {
     const facts = flower.id === trial.id ? null : fateFacts(flower, found.crop, zone);
-    const gone = [flower.lost?.at, flower.harvested?.at].some((each) => each !== undefined && each <= at);
-    return facts !== null && facts.set !== null && facts.set.at <= at && !gone;
+    return facts !== null && hungAt(facts, at);
   }).length;
 }

@@ -1,0 +1,131 @@
+import {
+  atRiskOn,
+  confidenceFor,
+  compareShares,
+  clusteredShare,
+  countSet,
+  dropCurve,
+  fatesByDay,
+  type Comparison,
+  type DropCurve,
+  type FateOnDay,
+  type FollowedFruit,
+  type SetCount,
+} from '../fruitset';
+import type { Place, State } from '../ledger';
+import { remembered } from '../remember';
+import type { LocalDate } from '../time';
+import { allCases, type Case } from './cases';
+import { choicesOf, chosen, type Choice, type Choices } from './choice';
+import { byCluster, grouped, sharesBy, type Grouping, type GroupShare } from './grouping';
+import { setModel, type NoModel, type SetModel } from './model';
+import type { CaseNumber } from './numbers';
+import { shapeOf, type Shape } from './shape';
+import { changedTogether, type Circumstance } from './together';
+
+/** What is asked of the record. */
+export interface StudyQuestion {
+  readonly today: LocalDate;
+  readonly choice: Choice;
+  readonly grouping: Grouping;
+  /** Two groups to compare; `null`: none picked. */
+  readonly pair: readonly [string, string] | null;
+  /** What set is drawn along. */
+  readonly along: CaseNumber;
+}
+
+/** Two groups side by side. */
+export interface Pair extends Comparison {
+  readonly a: GroupShare;
+  readonly b: GroupShare;
+  /** How many groups there were to pick two from. */
+  readonly among: number;
+  readonly together: readonly Circumstance[];
+}
+
+/** All that the Fruit place shows of the flowers chosen. */
+export interface Study {
+  readonly overview: SetCount;
+  readonly choices: Choices;
+  readonly shares: readonly GroupShare[];
+  readonly pair: Pair | null;
+  readonly curve: DropCurve;
+  /** How many are still followed on the days of the axis. */
+  readonly atRisk: readonly { readonly day: number; readonly count: number }[];
+  readonly fates: readonly FateOnDay[];
+  readonly model: SetModel | NoModel;
+  readonly shape: Shape;
+  /** Those worked one by one, the latest first. */
+  readonly flowers: readonly string[];
+}
+
+const AXIS_DAYS = [0, 3, 7, 14, 21, 30, 45, 60] as const;
+
+/** Answers of one choice, kept while only the grouping, the pair or the axis of a curve changes. */
+const chosenParts = remembered(
+  (cases: readonly Case[], choice: Choice, today: LocalDate) => [
+    cases,
+    choice.when,
+    choice.variety,
+    choice.how,
+    choice.father,
+    today,
+  ],
+  (cases, choice, today) => {
+    const some = chosen(cases, choice, today);
+    const fruits = some.flatMap(({ followed }): FollowedFruit[] => (followed ? [followed] : []));
+    const last = fruits.reduce((most, { by }) => Math.max(most, by), 0);
+    const days = AXIS_DAYS.filter((day) => day <= last);
+    return {
+      some,
+      overview: countSet(
+        some.map(({ trial }) => trial),
+        today,
+      ),
+      curve: dropCurve(fruits),
+      atRisk: atRiskOn(fruits, days).map((count, i) => ({ day: days[i] as number, count })),
+      fates: fatesByDay(fruits),
+      shape: shapeOf(some),
+      flowers: some
+        .filter(({ trial }) => trial.kind === 'flower' && trial.facts !== null)
+        .sort((a, b) => ((a.trial.at ?? '') < (b.trial.at ?? '') ? 1 : -1))
+        .map(({ trial }) => trial.id),
+    };
+  },
+);
+
+/** What the record says of the flowers chosen, as things stand on a garden day. */
+export function study(state: State, place: Place, question: StudyQuestion): Study {
+  const { today, choice, grouping, pair, along } = question;
+  const cases = allCases(state, place, today);
+  const { some, ...parts } = chosenParts(cases, choice, today);
+  const shares = sharesBy(some, grouping);
+  return {
+    ...parts,
+    choices: choicesOf(cases),
+    shares,
+    pair: pair && pairOf(some, grouping, shares, pair),
+    model: setModel(some, along),
+  };
+}
+
+function pairOf(
+  cases: readonly Case[],
+  grouping: Grouping,
+  shares: readonly GroupShare[],
+  [first, second]: readonly [string, string],
+): Pair | null {
+  const [a, b] = [first, second].map((id) => shares.find((share) => share.id === id));
+  if (!a || !b || a.judged === 0 || b.judged === 0) return null;
+  const groups = grouped(cases, grouping);
+  const [one, two] = [groups.get(a.id) ?? [], groups.get(b.id) ?? []];
+  const among = shares.filter(({ judged }) => judged > 0).length;
+  const sure = (side: readonly Case[]) => clusteredShare(byCluster(side), confidenceFor(among));
+  return {
+    ...compareShares(sure(one), sure(two)),
+    a,
+    b,
+    among,
+    together: changedTogether(one, two),
+  };
+}

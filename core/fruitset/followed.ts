@@ -73,11 +73,11 @@ export function followedFruit(
 /** A look a day before the pollination is a slip of the pen: such a fruit is followed from the day it was worked. */
 const fromDay0 = (day: number) => Math.max(0, day);
 
-/** The drop curve drawn twice, as a drop falls somewhere between two looks. */
+/** The drop curve drawn twice, as a drop falls somewhere between two looks: at the look that found it, and right after the one before. */
 export interface DropCurve {
   readonly followed: number;
   readonly dropped: number;
-  /** As if each fell on the day it was found gone: no lower curve is possible. */
+  /** As if each fell on the day it was found gone. */
   readonly latest: readonly SurvivalStep[];
   /** As if each fell right after it was last seen. */
   readonly earliest: readonly SurvivalStep[];

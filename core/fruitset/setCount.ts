@@ -1,7 +1,9 @@
 import type { LossCause } from '../ledger';
 import type { LocalDate } from '../time';
-import { proportionInterval, type Interval } from './interval';
-import { outcomeOn, type Trial } from './trials';
+import { clusteredShare } from './clustered';
+import type { Interval } from './interval';
+import type { Counted } from './shrinkage';
+import { outcomeOn, type Outcome, type Trial } from './trials';
 
 /**
  * What a group of trials came to, in flowers. Only those with a verdict count towards the share; what waits for one, what nobody
@@ -20,7 +22,7 @@ export interface SetCount {
   readonly causes: ReadonlyMap<LossCause, number>;
   /** `set` of `set + dropped`, or `null` without any verdict. */
   readonly share: number | null;
-  /** 95 % Wilson interval of the share; `null` without any verdict. */
+  /** 95 % interval of the share, with the plant as the unit (`clusteredShare`); `null` without any verdict. */
   readonly interval: Interval | null;
 }
 
@@ -31,6 +33,7 @@ export interface SetCount {
 export function countSet(trials: Iterable<Trial>, today: LocalDate): SetCount {
   const sum = { worked: 0, set: 0, lostLater: 0, dropped: 0, waiting: 0, notLookedAt: 0, missed: 0 };
   const causes = new Map<LossCause, number>();
+  const plants = new Map<string, Counted>();
   for (const trial of trials) {
     const outcome = outcomeOn(trial, today);
     if (outcome === null) continue;
@@ -40,25 +43,33 @@ export function countSet(trials: Iterable<Trial>, today: LocalDate): SetCount {
       continue;
     }
     sum.worked += worked;
-    if (trial.set !== null) {
-      sum.set += trial.set;
-      sum.dropped += worked - trial.set;
-    } else if (outcome === 'waiting') sum.waiting += worked;
-    else if (outcome === 'not-looked-at') sum.notLookedAt += worked;
-    else if (outcome === 'dropped') sum.dropped += worked;
-    else sum.set += worked;
+    const judged = judgedOf(trial, outcome);
+    if (judged === null) {
+      if (outcome === 'waiting') sum.waiting += worked;
+      else sum.notLookedAt += worked;
+    } else {
+      sum.set += judged.k;
+      sum.dropped += judged.n - judged.k;
+      const id = trial.plant ?? trial.id;
+      const before = plants.get(id);
+      plants.set(id, { id, k: (before?.k ?? 0) + judged.k, n: (before?.n ?? 0) + judged.n });
+    }
     if (outcome === 'lost-later') sum.lostLater += worked;
     if (outcome === 'dropped' || outcome === 'lost-later') {
       const cause = trial.cause ?? 'unknown';
       causes.set(cause, (causes.get(cause) ?? 0) + worked);
     }
   }
-  const judged = sum.set + sum.dropped;
-  return {
-    ...sum,
-    causes,
-    share: judged === 0 ? null : sum.set / judged,
-    interval:
-      judged === 0 ? null : proportionInterval(sum.set, judged, { method: 'wilson', confidence: 0.95 }),
-  };
+  const { share, low, high } = clusteredShare([...plants.values()], 0.95);
+  return { ...sum, causes, share, interval: share === null ? null : { low, high } };
+}
+
+/** Of a trial with a verdict so many flowers set (`k` of `n`); `null` without one. */
+export function judgedOf(
+  { set, worked }: Pick<Trial, 'set' | 'worked'>,
+  outcome: Outcome,
+): { readonly k: number; readonly n: number } | null {
+  if (set !== null) return { k: set, n: worked };
+  if (outcome === 'waiting' || outcome === 'not-looked-at' || outcome === 'missed') return null;
+  return { k: outcome === 'dropped' ? 0 : worked, n: worked };
 }

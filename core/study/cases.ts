@@ -3,6 +3,7 @@ import {
   allTrials,
   followedFruit,
   hungAt,
+  judgedOf,
   minutesAfterSunrise,
   outcomeOn,
   weatherOf,
@@ -60,13 +61,15 @@ export const allCases = remembered(
       const outcome = outcomeOn(trial, today);
       if (outcome === null) return [];
       const weather = weatherOf(state, trial);
+      const judged = judgedOf(trial, outcome);
       return [
         {
           trial,
           outcome,
           season: seasonYear(trial.on, place.latitude),
           cluster: trial.plant ?? trial.id,
-          ...judgedOf(trial, outcome),
+          judged: judged?.n ?? 0,
+          set: judged?.k ?? 0,
           minutes:
             trial.at === null || trial.kind === 'group'
               ? null
@@ -82,13 +85,6 @@ export const allCases = remembered(
     });
   },
 );
-
-function judgedOf(trial: Trial, outcome: Outcome): { judged: number; set: number } {
-  if (trial.set !== null) return { judged: trial.worked, set: trial.set };
-  if (outcome === 'set' || outcome === 'harvested' || outcome === 'lost-later')
-    return { judged: trial.worked, set: trial.worked };
-  return { judged: outcome === 'dropped' ? trial.worked : 0, set: 0 };
-}
 
 function sunrises(place: Place): (date: LocalDate) => number {
   const known = new Map<LocalDate, number>();

@@ -49,6 +49,8 @@ export interface Study {
   readonly choices: Choices;
   readonly shares: readonly GroupShare[];
   readonly pair: Pair | null;
+  /** By hand, left to insects, before hand work; and what the hands bring against each of the others. */
+  readonly hands: { readonly shares: readonly GroupShare[]; readonly pairs: readonly Pair[] };
   readonly curve: DropCurve;
   /** How many are still followed on the days of the axis. */
   readonly atRisk: readonly { readonly day: number; readonly count: number }[];
@@ -58,6 +60,16 @@ export interface Study {
   /** Those worked one by one, the latest first. */
   readonly flowers: readonly string[];
 }
+
+/** What differs between groups because they were made by it. */
+const PARTED: Readonly<Record<Grouping, readonly Circumstance[]>> = {
+  variety: ['variety', 'plant'],
+  plant: ['plant'],
+  how: ['how'],
+  father: [],
+  hour: ['minutes'],
+  hands: ['how'],
+};
 
 const AXIS_DAYS = [0, 3, 7, 14, 21, 30, 45, 60] as const;
 
@@ -105,8 +117,17 @@ export function study(state: State, place: Place, question: StudyQuestion): Stud
     choices: choicesOf(cases),
     shares,
     pair: pair && pairOf(some, grouping, shares, pair),
+    hands: handsOf(some),
     model: setModel(some, along),
   };
+}
+
+function handsOf(cases: readonly Case[]): Study['hands'] {
+  const shares = sharesBy(cases, 'hands');
+  const pairs = ['insects', 'before'].flatMap(
+    (other) => pairOf(cases, 'hands', shares, ['hand', other]) ?? [],
+  );
+  return { shares, pairs };
 }
 
 function pairOf(
@@ -126,6 +147,6 @@ function pairOf(
     a,
     b,
     among,
-    together: changedTogether(one, two),
+    together: changedTogether(one, two, PARTED[grouping]),
   };
 }

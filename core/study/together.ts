@@ -23,10 +23,14 @@ const LEAST = 5;
 
 /**
  * In what two groups differ besides: a difference in set may be due to any of these. Numbers count where their means lie 0.8 spreads
- * apart (a large difference, Cohen 1988), names where less than 40 % of one side is found on the other.
+ * apart (a large difference, Cohen 1988), names where less than 40 % of one side is found on the other. By what they were `parted` they differ of course.
  */
-export function changedTogether(a: readonly Case[], b: readonly Case[]): Circumstance[] {
-  return CIRCUMSTANCES.filter((what) =>
+export function changedTogether(
+  a: readonly Case[],
+  b: readonly Case[],
+  parted: readonly Circumstance[] = [],
+): Circumstance[] {
+  return CIRCUMSTANCES.filter((what) => !parted.includes(what)).filter((what) =>
     what === 'variety' || what === 'plant' || what === 'how' || what === 'by'
       ? namesApart(a, b, what)
       : numbersApart(a, b, what),

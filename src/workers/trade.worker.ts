@@ -1,9 +1,10 @@
 import { expose } from 'comlink';
 import { fromJson, type ReadFile } from '@core/formats';
-import { fold, type AnyEvent, type LedgerEvent } from '@core/ledger';
+import { fold, type AnyEvent, type LedgerEvent, type Place } from '@core/ledger';
 import { foresight, type Foresight, type ForesightInput } from '@core/goals';
 import { planInPieces, type PlanRequest, type RoundPlan } from '@core/planning';
 import { demoLog, demoMeanwhile } from '@core/simulation';
+import { study, type Study, type StudyQuestion } from '@core/study';
 import { Latest } from './latest';
 import { stateOf } from './log';
 
@@ -23,9 +24,19 @@ const trade = {
     recent: readonly AnyEvent[],
     count: number,
     input: Omit<ForesightInput, 'state'>,
-  ): Promise<{ readonly count: number; readonly foresight: Foresight }> => {
+  ): Promise<{ readonly count: number; readonly answer: Foresight }> => {
     const state = await stateOf(box, recent, count);
-    return { count: state.count, foresight: foresight({ ...input, state }) };
+    return { count: state.count, answer: foresight({ ...input, state }) };
+  },
+  study: async (
+    box: string,
+    recent: readonly AnyEvent[],
+    count: number,
+    place: Place,
+    question: StudyQuestion,
+  ): Promise<{ readonly count: number; readonly answer: Study }> => {
+    const state = await stateOf(box, recent, count);
+    return { count: state.count, answer: study(state, place, question) };
   },
   readFile: (text: string, onProgress: (share: number) => void): ReadFile => fromJson(text, onProgress),
 };

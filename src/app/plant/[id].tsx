@@ -5,7 +5,7 @@ import { growing, plantName, flowersOn, sexCount, type Growing } from '@core/pat
 import { allTrials, fateOf, countSet, type Trial } from '@core/fruitset';
 import { useGarden } from '@/data/garden/garden';
 import { useOutlook } from '@/data/foresight/outlook';
-import { SetChart } from '@/ui/charts/SetChart';
+import { SetChart, setRow } from '@/ui/charts/SetChart';
 import { Badge, Card, Button, Notice } from '@/ui/controls';
 import { Runner } from '@/ui/drawings/Runner';
 import { FlowerCard } from '@/ui/patch/FlowerCard';
@@ -43,9 +43,15 @@ function PlantPage() {
   const countOf = (wanted: (trial: Trial) => boolean) => countSet(trials.filter(wanted), today);
   const own = countOf((trial) => trial.plant === plant.id);
   const rows = [
-    { name: 'this plant', count: own },
-    { name: variety.name, count: countOf((trial) => trial.variety === variety.id) },
-    { name: `all ${crop.plural}`, count: countOf((trial) => trial.crop === crop.id) },
+    setRow('this plant', own),
+    setRow(
+      variety.name,
+      countOf((trial) => trial.variety === variety.id),
+    ),
+    setRow(
+      `all ${crop.plural}`,
+      countOf((trial) => trial.crop === crop.id),
+    ),
   ];
   // A season's males would crowd the runner: those used or over stay in the records, the rest is drawn.
   const drawn = flowers.filter(

@@ -59,8 +59,11 @@ export async function askWorker<T>(role: Role, work: (trade: Remote<Trade>) => P
   }
 }
 
+/** What is worked out apart. */
+export type Work = 'foretold' | 'planned' | 'studied';
+
 /** Leaves a mark in the browser's timeline of who did the work: a fallback works so well that nobody would miss the worker. */
-export function markWorkOf(what: 'foretold' | 'planned', who: 'worker' | 'screen'): void {
+export function markWorkOf(what: Work, who: 'worker' | 'screen'): void {
   performance.mark?.(`${what} by the ${who}`);
 }
 

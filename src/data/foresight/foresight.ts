@@ -6,27 +6,12 @@ import { foresight, type Foresight } from '@core/goals';
 import { bandDay } from '@core/rounds';
 import { addDays } from '@core/time';
 import { useGarden, type Garden } from '../garden/garden';
-import { boxName } from '../device/prefs';
 import { useWeather } from '../weather/weather';
-import { askWorker, markWorkOf } from '../device/worker';
+import { askLog, type LogAsker } from '../device/logWorker';
+import { numberOf } from '../device/numberOf';
 
-/** Entries made so quickly after each other are answered together. */
-const PAUSE_MS = 60;
-/** How often the worker is asked again when it has not read the latest entries yet, and after how long. */
-const TRIES = 5;
-const AGAIN_MS = 300;
-
-const numbers = new WeakMap<object, number>();
-let given = 0;
-
-/** A number of its own for each thing: what stands for it in a query's key, which is written out at every drawing. */
-function numberOf(thing: object): number {
-  const known = numbers.get(thing) ?? ++given;
-  numbers.set(thing, known);
-  return known;
-}
-
-type Question = Pick<Garden, 'state' | 'place' | 'today' | 'space' | 'store'> &
+type Question = LogAsker &
+  Pick<Garden, 'place' | 'today'> &
   Pick<Parameters<typeof foresight>[0], 'from' | 'temperatures'>;
 
 /**
@@ -58,28 +43,14 @@ export function useForesight(): Foresight | null {
   return data ?? null;
 }
 
-async function foretold(question: Question, signal: AbortSignal): Promise<Foresight> {
-  const { state, place, today, space, store, from, temperatures } = question;
-  await pause(PAUSE_MS);
-  for (let tries = 0; typeof Worker !== 'undefined' && tries < TRIES; tries++) {
-    signal.throwIfAborted();
-    try {
-      const answer = await askWorker('log', (trade) =>
-        trade.foresight(boxName(space), store.recent, state.count, { place, today, from, temperatures }),
-      );
-      if (answer.count === state.count) {
-        markWorkOf('foretold', 'worker');
-        return answer.foresight;
-      }
-    } catch {
-      break;
-    }
-    await pause(AGAIN_MS);
-  }
-  signal.throwIfAborted();
-  // No worker here, or one that cannot read the log: late on this thread is better than never.
-  markWorkOf('foretold', 'screen');
-  return foresight({ state, place, today, from, temperatures });
+function foretold(question: Question, signal: AbortSignal): Promise<Foresight> {
+  const { state, place, today, from, temperatures } = question;
+  const rest = { place, today, from, temperatures };
+  return askLog(
+    question,
+    (trade, box, recent, count) => trade.foresight(box, recent, count, rest),
+    () => foresight({ state, ...rest }),
+    'foretold',
+    signal,
+  );
 }
-
-const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));

@@ -1,24 +1,51 @@
-import { View } from 'react-native';
-import Svg, { Circle, Line, Rect } from 'react-native-svg';
+import { Pressable, View } from 'react-native';
+import Svg, { Circle, Line, Path, Rect } from 'react-native-svg';
 import type { SetCount } from '@core/fruitset';
 import { Txt, useColours } from '../theme';
 
+/** One line of the chart. */
 export interface SetRow {
+  readonly id: string;
   readonly name: string;
-  readonly count: SetCount;
+  readonly set: number;
+  readonly judged: number;
+  /** `null`: no verdict yet. */
+  readonly share: number | null;
+  readonly low: number;
+  readonly high: number;
+  /** Drawn towards the mean of all lines; `null`: none. */
+  readonly shrunken?: number | null;
 }
 
-const LINE_HEIGHT = 30;
+/** A line for flowers counted up. */
+export function setRow(name: string, { set, dropped, share, interval }: SetCount): SetRow {
+  return { id: name, name, set, judged: set + dropped, share, ...(interval ?? { low: 0, high: 1 }) };
+}
 
-/** Share that set, as a dot with its 95 % line, counts beside it. One row a group. */
-export function SetChart({ rows }: { rows: readonly SetRow[] }) {
+const LINE_HEIGHT = 44;
+
+/**
+ * Share that set, as a dot with its 95 % line, counts beside it, and a tick where the share is drawn towards that of all. One row a
+ * group. Where `onPick` is given, two rows can be picked.
+ */
+export function SetChart({
+  rows,
+  picked = [],
+  onPick,
+  what = 'Share of worked flowers that set',
+}: {
+  rows: readonly SetRow[];
+  picked?: readonly string[];
+  onPick?: (id: string) => void;
+  what?: string;
+}) {
   return (
-    <View role="list" aria-label="Share of worked females that set, with 95 % intervals">
+    <View role={onPick ? 'group' : 'list'} aria-label={`${what}, with 95 % intervals`}>
       {rows.map((row) => (
-        <SetLine key={row.name} {...row} />
+        <SetLine key={row.id} row={row} chosen={picked.includes(row.id)} onPick={onPick} />
       ))}
       <View aria-hidden style={{ flexDirection: 'row', marginTop: 2 }}>
-        <View style={{ width: '38%' }} />
+        <View style={{ width: '36%' }} />
         <View style={{ flex: 1, flexDirection: 'row', justifyContent: 'space-between' }}>
           {['0', '50', '100 %'].map((tick) => (
             <Txt key={tick} size="label" tone="muted">
@@ -26,60 +53,112 @@ export function SetChart({ rows }: { rows: readonly SetRow[] }) {
             </Txt>
           ))}
         </View>
-        <View style={{ width: 70 }} />
+        <View style={{ width: 78 }} />
       </View>
     </View>
   );
 }
 
-function SetLine({ name, count }: SetRow) {
+const at = (share: number) => `${(share * 100).toFixed(2)}%`;
+const points = (share: number) => Math.round(share * 100);
+
+/** What a line says to who can't see it. */
+function spoken({ name, share, set, judged, low, high }: SetRow): string {
+  return share === null
+    ? `${name}: no verdict yet`
+    : `${name}: ${set} of ${judged} set, ${points(share)} percent, between ${points(low)} and ${points(high)}`;
+}
+
+function SetLine({
+  row,
+  chosen,
+  onPick,
+}: {
+  row: SetRow;
+  chosen: boolean;
+  onPick: ((id: string) => void) | undefined;
+}) {
   const colours = useColours();
-  const trials = count.set + count.dropped;
-  const percent = (share: number) => `${(share * 100).toFixed(2)}%`;
-  const spoken =
-    count.share === null || count.interval === null
-      ? `${name}: no verdict yet`
-      : `${name}: ${count.set} of ${trials} set, ${Math.round(count.share * 100)} percent, between ${Math.round(count.interval.low * 100)} and ${Math.round(count.interval.high * 100)}`;
-  return (
-    <View
-      role="listitem"
-      aria-label={spoken}
-      style={{ flexDirection: 'row', alignItems: 'center', minHeight: LINE_HEIGHT }}
-    >
-      <Txt size="label" style={{ width: '38%', paddingRight: 8 }}>
-        {name}
+  const line = (
+    <>
+      <Txt size="label" style={{ width: '36%', paddingHorizontal: 6, fontWeight: chosen ? '700' : '400' }}>
+        {row.name}
       </Txt>
       <View style={{ flex: 1 }}>
-        <Svg width="100%" height={LINE_HEIGHT} style={{ overflow: 'visible' }} aria-hidden>
-          <Rect x="0" y={LINE_HEIGHT / 2 - 1} width="100%" height={2} fill={colours.rule} />
-          <Rect x="50%" y={6} width={1} height={LINE_HEIGHT - 12} fill={colours.rule} />
-          {count.interval && count.share !== null ? (
-            <>
-              <Line
-                x1={percent(count.interval.low)}
-                x2={percent(count.interval.high)}
-                y1={LINE_HEIGHT / 2}
-                y2={LINE_HEIGHT / 2}
-                stroke={colours.leaf}
-                strokeOpacity={0.55}
-                strokeWidth={6}
-                strokeLinecap="round"
-              />
-              <Circle
-                cx={percent(count.share)}
-                cy={LINE_HEIGHT / 2}
-                r={7}
-                fill={colours.leaf}
-                stroke={colours.card}
-                strokeWidth={2}
-              />
-            </>
-          ) : null}
-        </Svg>
+        <ShareMark row={row} />
       </View>
-      <Txt size="label" style={{ width: 70, textAlign: 'right', fontVariant: ['tabular-nums'] }}>
-        {trials === 0 ? '–' : `${count.set} of ${trials}`}
+      <Txt
+        size="label"
+        style={{ width: 78, textAlign: 'right', paddingRight: 6, fontVariant: ['tabular-nums'] }}
+      >
+        {row.judged === 0 ? '–' : `${row.set} of ${row.judged}`}
       </Txt>
-    </View>
+    </>
+  );
+  const style = {
+    flexDirection: 'row',
+    alignItems: 'center',
+    minHeight: onPick ? LINE_HEIGHT : 30,
+    borderRadius: 4,
+    borderWidth: 2,
+    borderColor: chosen ? colours.pollen : 'transparent',
+    backgroundColor: chosen ? colours.pollenSoft : 'transparent',
+  } as const;
+  if (!onPick)
+    return (
+      <View role="listitem" aria-label={spoken(row)} style={style}>
+        {line}
+      </View>
+    );
+  return (
+    <Pressable
+      role="button"
+      aria-label={spoken(row)}
+      {...({ 'aria-pressed': chosen } as object)}
+      disabled={row.share === null}
+      onPress={() => onPick(row.id)}
+      style={style}
+    >
+      {line}
+    </Pressable>
+  );
+}
+
+const MARK = 30;
+
+function ShareMark({ row: { share, low, high, shrunken } }: { row: SetRow }) {
+  const colours = useColours();
+  return (
+    <Svg width="100%" height={MARK} style={{ overflow: 'visible' }} aria-hidden>
+      <Rect x="0" y={MARK / 2 - 1} width="100%" height={2} fill={colours.rule} />
+      <Rect x="50%" y={6} width={1} height={MARK - 12} fill={colours.rule} />
+      {share === null ? null : (
+        <>
+          <Line
+            x1={at(low)}
+            x2={at(high)}
+            y1={MARK / 2}
+            y2={MARK / 2}
+            stroke={colours.leaf}
+            strokeOpacity={0.55}
+            strokeWidth={6}
+            strokeLinecap="round"
+          />
+          <Circle
+            cx={at(share)}
+            cy={MARK / 2}
+            r={7}
+            fill={colours.leaf}
+            stroke={colours.card}
+            strokeWidth={2}
+          />
+          {shrunken == null ? null : (
+            <Svg x={at(shrunken)} y={0} width={1} height={MARK} style={{ overflow: 'visible' }}>
+              <Path d={`M0 4 V${MARK - 4}`} stroke={colours.ink} strokeWidth={2.5} />
+            </Svg>
+          )}
+        </>
+      )}
+    </Svg>
   );
 }

@@ -1,6 +1,6 @@
 import { fireEvent, render, screen } from '@testing-library/react-native';
 import { countSet } from '@core/fruitset';
-import { SetChart } from '../charts/SetChart';
+import { SetChart, setRow } from '../charts/SetChart';
 import { ControlsTheme, LightProvider } from '../theme';
 import { Field, Button, Notice, Stepper, Tile } from '.';
 import type { ReactElement } from 'react';
@@ -69,14 +69,7 @@ test('the chart can be read without seeing it', () => {
     share: 0.75,
     interval: { low: 0.3, high: 0.95 },
   };
-  shown(
-    <SetChart
-      rows={[
-        { name: 'this plant', count: some },
-        { name: 'others', count: nothing },
-      ]}
-    />,
-  );
+  shown(<SetChart rows={[setRow('this plant', some), setRow('others', nothing)]} />);
   expect(screen.getByLabelText('this plant: 3 of 4 set, 75 percent, between 30 and 95')).toBeTruthy();
   expect(screen.getByLabelText('others: no verdict yet')).toBeTruthy();
   expect(screen.getByText('3 of 4')).toBeTruthy();

@@ -1,0 +1,66 @@
+import { View } from 'react-native';
+import { Path } from 'react-native-svg';
+import type { DropCurve } from '@core/fruitset';
+import { Txt, useColours } from '../theme';
+import { ShareFrame } from './Frame';
+import { bandPath, boundsPath, dayScale, levels, stepPath } from './stepGeometry';
+import { useWidth } from './useWidth';
+
+const HEIGHT = 190;
+
+/** Share still hanging by the day: a band between the two looks that a drop fell between, and 95 % bounds round it. */
+export function DropChart({
+  curve,
+  atRisk,
+  summary,
+}: {
+  curve: DropCurve;
+  atRisk: readonly { readonly day: number; readonly count: number }[];
+  summary: string;
+}) {
+  const colours = useColours();
+  const { width, onLayout } = useWidth();
+  const lastDay = Math.max(7, atRisk.at(-1)?.day ?? 0, curve.latest.at(-1)?.time ?? 0);
+  const scale = dayScale(width, HEIGHT, lastDay);
+  const [latest, earliest] = [levels(curve.latest, lastDay), levels(curve.earliest, lastDay)];
+  return (
+    <View role="img" aria-label={summary} onLayout={onLayout}>
+      <ShareFrame
+        width={width}
+        height={HEIGHT}
+        y={scale.y}
+        ticks={atRisk.map(({ day }) => ({ x: scale.x(day), text: String(day) }))}
+      >
+        <Path d={boundsPath(curve.latest, lastDay, scale)} fill={colours.leafSoft} />
+        <Path d={boundsPath(curve.earliest, lastDay, scale)} fill={colours.leafSoft} fillOpacity={0.6} />
+        <Path d={bandPath(earliest, latest, scale)} fill={colours.pollen} fillOpacity={0.55} />
+        <Path
+          d={stepPath(earliest, scale)}
+          stroke={colours.leaf}
+          strokeWidth={1.5}
+          strokeDasharray="4 3"
+          fill="none"
+        />
+        <Path d={stepPath(latest, scale)} stroke={colours.leaf} strokeWidth={2.5} fill="none" />
+      </ShareFrame>
+      <View aria-hidden style={{ height: 20 }}>
+        {atRisk.map(({ day, count }) => (
+          <Txt
+            key={day}
+            size="label"
+            tone="muted"
+            style={{
+              position: 'absolute',
+              left: scale.x(day) - 24,
+              width: 48,
+              textAlign: 'center',
+              fontVariant: ['tabular-nums'],
+            }}
+          >
+            {count}
+          </Txt>
+        ))}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,97 @@
+import { View } from 'react-native';
+import { Path } from 'react-native-svg';
+import type { FateOnDay, FruitEnd } from '@core/fruitset';
+import { endWords, percent } from '../fruit/studyWords';
+import { Txt, useColours, type Colours } from '../theme';
+import { ShareFrame } from './Frame';
+import { dayScale, fateLayers, type FateLayer } from './stepGeometry';
+import { useWidth } from './useWidth';
+
+const HEIGHT = 190;
+/** From the bottom: what is still there, what was had of it, what was lost. */
+const ORDER: readonly FruitEnd[] = [
+  'harvested',
+  'plant-ended',
+  'unknown',
+  'accident',
+  'weather',
+  'pest',
+  'rot',
+  'load',
+  'pollen',
+];
+
+const GROUND: Readonly<Record<FruitEnd | 'remaining', readonly [colour: keyof Colours, opacity: number]>> = {
+  remaining: ['leaf', 0.85],
+  harvested: ['leafSoft', 1],
+  'plant-ended': ['muted', 0.35],
+  unknown: ['rule', 1],
+  accident: ['dusk', 0.35],
+  weather: ['dusk', 0.75],
+  pest: ['pollen', 0.5],
+  rot: ['brick', 0.45],
+  load: ['pollen', 1],
+  pollen: ['brick', 0.9],
+};
+
+const layerName = (end: FateLayer['end']) => (end === 'remaining' ? 'still hangs' : endWords[end]);
+
+/** What becomes of fruits over the days, as layers that fill the whole, with their words and shares beneath. */
+export function FateChart({ fates, days }: { fates: readonly FateOnDay[]; days: readonly number[] }) {
+  const colours = useColours();
+  const { width, onLayout } = useWidth();
+  const lastDay = Math.max(7, days.at(-1) ?? 0, fates.at(-1)?.day ?? 0);
+  const scale = dayScale(width, HEIGHT, lastDay);
+  const layers = fateLayers(fates, ORDER, lastDay, scale);
+  const summary = `What has become of the fruits: ${layers.map(({ end, share }) => `${layerName(end)} ${percent(share)}`).join(', ')}`;
+  return (
+    <View onLayout={onLayout}>
+      <View role="img" aria-label={summary}>
+        <ShareFrame
+          width={width}
+          height={HEIGHT}
+          y={scale.y}
+          ticks={days.map((day) => ({ x: scale.x(day), text: String(day) }))}
+        >
+          {layers.map(({ end, path }) => {
+            const [colour, opacity] = GROUND[end];
+            return (
+              <Path
+                key={end}
+                d={path}
+                fill={colours[colour]}
+                fillOpacity={opacity}
+                stroke={colours.card}
+                strokeWidth={1.5}
+              />
+            );
+          })}
+        </ShareFrame>
+      </View>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 14, rowGap: 4 }} aria-hidden>
+        {[...layers].reverse().map(({ end, share }) => {
+          const [colour, opacity] = GROUND[end];
+          return (
+            <View key={end} style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}>
+              <View
+                style={{
+                  width: 14,
+                  height: 14,
+                  borderRadius: 3,
+                  borderWidth: 1,
+                  borderColor: colours.muted,
+                  overflow: 'hidden',
+                }}
+              >
+                <View style={{ flex: 1, backgroundColor: colours[colour], opacity }} />
+              </View>
+              <Txt size="label">
+                {layerName(end)} {percent(share)}
+              </Txt>
+            </View>
+          );
+        })}
+      </View>
+    </View>
+  );
+}

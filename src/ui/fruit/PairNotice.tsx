@@ -1,0 +1,23 @@
+import type { Grouping, Pair } from '@core/study';
+import { useGarden } from '@/data/garden/garden';
+import { Notice } from '../controls';
+import { Txt } from '../theme';
+import { groupName, pairWords, togetherWords } from './studyWords';
+
+/** Two groups compared in plain words, with what else differed between them. */
+export function PairNotice({ pair, grouping }: { pair: Pair; grouping: Grouping }) {
+  const { state } = useGarden();
+  const [first = '', ...rest] = pairWords(pair, [
+    groupName(state, grouping, pair.a.id),
+    groupName(state, grouping, pair.b.id),
+  ]);
+  const together = togetherWords(pair.together);
+  return (
+    <Notice
+      tone={pair.verdict === 'more' ? 'leaf' : 'dusk'}
+      text={`${first[0]?.toUpperCase() ?? ''}${first.slice(1)}`}
+    >
+      <Txt size="label">{[...rest, together].filter(Boolean).join(' ')}</Txt>
+    </Notice>
+  );
+}

@@ -1,5 +1,5 @@
 import { useMemo, useRef, useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { Pressable, ScrollView, View } from 'react-native';
 import {
   createSortedRowModel,
   rowSortingFeature,
@@ -11,7 +11,7 @@ import {
 } from '@tanstack/react-table';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { Button } from '../controls';
-import { Txt, useColours } from '../theme';
+import { TOUCH, Txt, useColours } from '../theme';
 
 const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns });
 
@@ -84,7 +84,13 @@ function Numbers<Row extends RowData>({ of, columns, rows }: NumbersTableProps<R
     >
       <View
         role="row"
-        style={{ flexDirection: 'row', borderBottomWidth: 1, borderBottomColor: colours.rule }}
+        style={{
+          flexDirection: 'row',
+          gap: 6,
+          paddingHorizontal: 8,
+          borderBottomWidth: 1,
+          borderBottomColor: colours.rule,
+        }}
       >
         {table.getHeaderGroups()[0]?.headers.map(({ column, id }) => {
           const way = column.getIsSorted();
@@ -98,13 +104,17 @@ function Numbers<Row extends RowData>({ of, columns, rows }: NumbersTableProps<R
               } as object)}
               style={{ flex: flexOf(columns[Number(id)]), minWidth: 0 }}
             >
-              <Button
-                title={`${name}${way === 'asc' ? ' ↑' : way === 'desc' ? ' ↓' : ''}`}
-                label={`Sort by ${name}`}
-                look="quiet"
-                small
+              <Pressable
+                role="button"
+                aria-label={`Sort by ${name}`}
                 onPress={() => column.toggleSorting()}
-              />
+                style={{ minHeight: TOUCH, justifyContent: 'center' }}
+              >
+                <Txt
+                  size="label"
+                  style={{ fontWeight: '700', textAlign: id === '0' ? 'left' : 'right' }}
+                >{`${name}${way === 'asc' ? ' ↑' : way === 'desc' ? ' ↓' : ''}`}</Txt>
+              </Pressable>
             </View>
           );
         })}

@@ -217,7 +217,7 @@ export function Row({ children, gap = 8, style }: { children: ReactNode; gap?: n
 
 const styles = StyleSheet.create({
   card: { borderWidth: 1, borderRadius: CORNER, padding: 14, gap: 10 },
-  stat: { minWidth: 64 },
+  stat: { minWidth: 56 },
   badge: { borderRadius: 4, paddingHorizontal: 8, paddingVertical: 4, alignSelf: 'flex-start' },
   bold: { fontWeight: '700' },
   notice: { borderLeftWidth: 5, borderRadius: CORNER, padding: 12, gap: 4 },

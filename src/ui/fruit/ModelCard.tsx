@@ -7,9 +7,17 @@ import { Card, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 import { modelWords, noModelWords, numberWords, termWords } from './studyWords';
 
+/** `sunrise`, `+30 min`, `−1.5 h`. */
+function hoursText(minutes: number): string {
+  if (minutes === 0) return 'sunrise';
+  const sign = minutes < 0 ? '−' : '+';
+  const all = Math.abs(minutes);
+  return all < 90 && all % 60 !== 0 ? `${sign}${all} min` : `${sign}${Math.round(all / 6) / 10} h`;
+}
+
 /** How a value on the axis is written. */
 function valueText(along: CaseNumber, value: number, us: boolean): string {
-  if (along === 'minutes') return `${value < 0 ? '−' : '+'}${Math.abs(Math.round(value / 6) / 10)} h`;
+  if (along === 'minutes') return hoursText(Math.round(value));
   if (along === 'maxC' || along === 'dewPointC')
     return us ? `${Math.round(32 + 1.8 * value)} °F` : `${Math.round(value)} °C`;
   return String(Math.round(value));
@@ -61,7 +69,7 @@ export function ModelCard({
             key={each}
             title={numberWords[each]}
             small
-            minWidth={90}
+            minWidth={78}
             chosen={along === each}
             onPress={() => onAlong(each)}
           />

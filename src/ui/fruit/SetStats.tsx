@@ -4,7 +4,7 @@ import { Row, Stat } from '../controls';
 /** The counts of what set, side by side. */
 export function SetStats({ count }: { count: SetCount }) {
   return (
-    <Row gap={22}>
+    <Row gap={12}>
       <Stat value={count.worked} name="worked" />
       <Stat value={count.set} name="set" />
       <Stat value={count.dropped} name="dropped" />

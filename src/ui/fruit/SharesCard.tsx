@@ -13,11 +13,12 @@ const SHOWN = 10;
 type Named = GroupShare & { readonly name: string };
 
 const COLUMNS: readonly NumbersColumn<Named>[] = [
-  { name: 'Group', of: ({ name }) => name, wide: 2 },
+  { name: 'Group', of: ({ name }) => name, wide: 1.8 },
   {
     name: 'Set',
     of: ({ set, judged, share }) => share ?? set / Math.max(1, judged),
     text: ({ set, judged }) => `${set} of ${judged}`,
+    wide: 1.3,
   },
   { name: 'Share', of: ({ share }) => share, text: ({ share }) => (share === null ? '–' : percent(share)) },
   {

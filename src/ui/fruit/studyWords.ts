@@ -57,6 +57,8 @@ export const circumstanceWords: Readonly<Record<Circumstance, string>> = {
 const list = (words: readonly string[]) =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
+const signed = (points: number) => (points < 0 ? `−${-points}` : points === 0 ? '0' : `+${points}`);
+
 /** What a comparison comes to, in plain words: the counts, luck or more, how many flowers would settle it. */
 export function pairWords(
   { a, b, low, high, verdict, wouldTell, among }: Pair,
@@ -77,7 +79,9 @@ export function pairWords(
     `${counts}: ${said}`,
     ...(verdict === 'too-few'
       ? []
-      : [`The true difference lies somewhere from ${least} to ${most} points, with the plant as the unit.`]),
+      : [
+          `The true difference lies somewhere from ${signed(least)} to ${signed(most)} points, with the plant as the unit.`,
+        ]),
     ...(among > 2
       ? [`Of ${among} groups the farthest apart always look different: more is asked of each pair.`]
       : []),
@@ -97,7 +101,7 @@ export const numberWords: Readonly<Record<CaseNumber, string>> = {
   dewPointC: 'dew point',
   males: 'males',
   lobes: 'lobes',
-  load: 'fruit on the plant',
+  load: 'load',
 };
 
 const stepWords: Readonly<Record<CaseNumber, string>> = {

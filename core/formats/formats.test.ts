@@ -11,6 +11,7 @@ import versionThree from './fixtures/version-3.json';
 import versionFour from './fixtures/version-4.json';
 import versionFive from './fixtures/version-5.json';
 import versionSix from './fixtures/version-6.json';
+import versionSeven from './fixtures/version-7.json';
 
 const good = demoLog(4).slice(0, 30) as AnyEvent[];
 const changed = (change: (event: Record<string, unknown>) => unknown, index = 3) =>
@@ -111,6 +112,22 @@ describe('our file', () => {
     expect([...state.plants.values()].flatMap(({ tallies }) => tallies)).toMatchObject([
       { tool: 'vibration', flowers: 6, truss: 2 },
     ]);
+  });
+
+  test('events of version 7 are read for ever: stripped, threaded, pinched, an early count, two entries both true', () => {
+    const read = fromJson(JSON.stringify(versionSeven));
+    if (!read.ok) throw new Error(read.message);
+    const state = fold(read.events);
+    expect([...state.plants.values()].filter(({ strippedAt }) => strippedAt !== null)).toHaveLength(1);
+    expect([...state.flowers.values()].map(({ thread, pinchedAt }) => [thread, pinchedAt !== null])).toEqual([
+      ['red', true],
+      [null, false],
+    ]);
+    expect([...state.stands.values()].flatMap(({ groups }) => groups)).toMatchObject([
+      { early: true, set: 9 },
+    ]);
+    expect([...state.flowers.values()].every(({ left }) => left === null)).toBe(true);
+    expect(read.events.filter(({ kind }) => kind === 'settled')).toHaveLength(1);
   });
 
   test('events of version 6 are read for ever: a shelter, a puff, a changed reason, what was left and what was picked', () => {

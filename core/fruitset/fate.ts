@@ -15,11 +15,11 @@ export type Fate = 'waiting' | 'not-looked-at' | 'set' | 'lost-later' | 'dropped
 export const GRACE_DAYS = 7;
 
 /**
- * The garden day on which a female was first worked, or `null` if it never was.
+ * The garden day on which a female was first worked, or left to the insects on purpose; `null` if neither.
  * @example workedOn(female, zone) // '2026-07-06'
  */
 export function workedOn(flower: Flower, zone: string): LocalDate | null {
-  const first = flower.pollinations[0];
+  const first = flower.pollinations[0] ?? flower.left;
   return first ? localDateOf(Date.parse(first.at), zone) : null;
 }
 
@@ -41,7 +41,9 @@ export function hungAt({ set, failed, picked }: FateFacts, at: string): boolean 
 
 /** `null` for a flower that was never worked (or is male). */
 export function fateFacts(flower: Flower, crop: Crop, zone: string): FateFacts | null {
-  return flower.sex === 'male' || flower.pollinations.length === 0 ? null : factsOf(flower, crop, zone);
+  return flower.sex === 'male' || (flower.pollinations.length === 0 && !flower.left)
+    ? null
+    : factsOf(flower, crop, zone);
 }
 
 // A flower's view never changes: years of them are asked again with every tap.

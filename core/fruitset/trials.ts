@@ -69,7 +69,7 @@ export const trialOf = remembered(
 
 function rowOf(flower: Flower, { plant, stand, variety, crop }: Growing, zone: string): Trial | null {
   if (flower.sex === 'male') return null;
-  const first = flower.pollinations[0];
+  const first = flower.pollinations[0] ?? flower.left;
   const last = flower.pollinations[flower.pollinations.length - 1];
   const on = first
     ? localDateOf(Date.parse(first.at), zone)
@@ -92,7 +92,7 @@ function rowOf(flower: Flower, { plant, stand, variety, crop }: Growing, zone: s
     on,
     until: on,
     by: first?.by ?? null,
-    how: last?.tool ?? null,
+    how: last ? (last.tool ?? null) : flower.left ? 'insects' : null,
     fathers: [...fathers].map(([id, males]) => ({ plant: id, males })),
     males: [...fathers.values()].reduce((a, b) => a + b, 0),
     purpose: last?.purpose ?? null,

@@ -1,2 +1,3 @@
 export * from './openFemales';
 export * from './kitchenRound';
+export * from './leaving';

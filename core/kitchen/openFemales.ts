@@ -64,7 +64,8 @@ function again(state: State, flower: Flower, { crop }: Growing, zone: string, da
 
 function stateOn(flower: Flower, each: Growing, zone: string, date: LocalDate): OpenState | null {
   if (flower.pollinations.some(({ at }) => localDateOf(Date.parse(at), zone) === date)) return 'worked';
-  if (flower.pollinations.length > 0 || flower.lost || flower.missed || flower.harvested) return null;
+  if (flower.pollinations.length > 0 || flower.lost || flower.missed || flower.left || flower.harvested)
+    return null;
   const found = flower.checks.at(-1);
   const later = found?.result === 'not-open' ? addDays(localDateOf(Date.parse(found.at), zone), 1) : null;
   const told = opensOn(flower, each, zone);

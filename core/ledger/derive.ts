@@ -112,26 +112,42 @@ export function deriveStand(id: string, events: readonly LedgerEvent[]): Stand |
   const groups: Stand['groups'][number][] = [];
   const picked: Stand['picked'][number][] = [];
   const malesPicked: Stand['malesPicked'][number][] = [];
+  const bees: Stand['bees'][number][] = [];
+  let leaving: Stand['leaving'] = null;
   let reason: Stand['reason'] | null = null;
   for (const event of events) {
     if (event.kind === 'standAdded') {
       const { bed, variety } = event;
-      const lists = { clock, groups, picked, malesPicked };
-      stand = { id, bed, variety, reason: event.reason, goal: null, ...lists, event: event.id };
+      const lists = { clock, groups, picked, bees, malesPicked };
+      stand = {
+        id,
+        bed,
+        variety,
+        reason: event.reason,
+        goal: null,
+        leaving: null,
+        ...lists,
+        event: event.id,
+      };
     } else if (event.kind === 'reasonSet') reason = event.reason;
     else if (event.kind === 'fruitsPicked') {
       const { at, by, plant, count, weightG } = event;
       picked.push({ event: event.id, at, by, plant, count, weightG });
     } else if (event.kind === 'malesPicked')
       malesPicked.push({ event: event.id, at: event.at, count: event.count });
-    else if (event.kind === 'goalSet') goal = event.goal;
+    else if (event.kind === 'leaveSet')
+      leaving = event.every === null ? null : { event: event.id, at: event.at, every: event.every };
+    else if (event.kind === 'beesCounted') {
+      const { at, by, visits, seconds } = event;
+      bees.push({ event: event.id, at, by, visits, seconds });
+    } else if (event.kind === 'goalSet') goal = event.goal;
     else if (event.kind === 'clockNoted') clock.push({ at: event.at, what: event.what });
     else if (event.kind === 'groupCounted') {
       const { at, by, plant, from, to, how, worked, set, bent, early = false } = event;
       groups.push({ event: event.id, at, by, plant, from, to, how, worked, set, bent, early });
     }
   }
-  return stand && { ...stand, goal, reason: reason ?? stand.reason };
+  return stand && { ...stand, goal, leaving, reason: reason ?? stand.reason };
 }
 
 /** What later events change of a plant, but for its lists. */
@@ -197,6 +213,7 @@ const UNWORKED: FlowerParts = {
   checks: NONE,
   reason: null,
   missed: null,
+  left: null,
   thread: null,
   emasculatedAt: null,
   pollinations: NONE,
@@ -250,6 +267,8 @@ function flowerChange(event: LedgerEvent, now: FlowerParts): Partial<FlowerParts
       return { reason: event.reason };
     case 'missed':
       return { missed: { event: event.id, at: event.at, why: event.why } };
+    case 'leftOpen':
+      return { left: { event: event.id, at: event.at, by: event.by } };
     case 'emasculated':
       return { emasculatedAt: event.at };
     case 'marked':

@@ -8,6 +8,7 @@ import type {
   FlowerSeen,
   FlowerShut,
   Harvested,
+  LeftOpen,
   LookedAt,
   Lost,
   Marked,
@@ -21,11 +22,13 @@ import type {
 } from './flowerEvents';
 import type {
   BedAdded,
+  BeesCounted,
   ClockNoted,
   FrostExpected,
   FruitsPicked,
   GoalSet,
   GroupCounted,
+  LeaveSet,
   MalesCounted,
   MalesPicked,
   PatchBegun,
@@ -46,7 +49,7 @@ import type {
 } from './gardenEvents';
 
 /** The version written into new events. Older ones are read for ever (`upcast`). */
-export const SCHEMA_VERSION = 7;
+export const SCHEMA_VERSION = 8;
 
 /** Every event there is. */
 export type LedgerEvent =
@@ -72,12 +75,15 @@ export type LedgerEvent =
   | Tallied
   | GroupCounted
   | FruitsPicked
+  | LeaveSet
+  | BeesCounted
   | MalesPicked
   | FlowerSeen
   | FlowerShut
   | Threaded
   | ClosureChecked
   | Missed
+  | LeftOpen
   | Emasculated
   | Pollinated
   | Marked
@@ -129,12 +135,15 @@ export const SUBJECT_FIELD: Readonly<Record<EventKind, SubjectKind | 'subject'>>
   tallied: 'plant',
   groupCounted: 'stand',
   fruitsPicked: 'stand',
+  leaveSet: 'stand',
+  beesCounted: 'stand',
   malesPicked: 'stand',
   flowerSeen: 'flower',
   flowerShut: 'flower',
   threaded: 'flower',
   closureChecked: 'flower',
   missed: 'flower',
+  leftOpen: 'flower',
   emasculated: 'flower',
   pollinated: 'flower',
   marked: 'flower',

@@ -41,6 +41,10 @@ export interface Missed extends Recorded<'missed'> {
   readonly flower: FlowerId;
   readonly why: MissedWhy;
 }
+/** An open flower left to the insects on purpose, to be followed like those that were worked. Since version 8. */
+export interface LeftOpen extends Recorded<'leftOpen'> {
+  readonly flower: FlowerId;
+}
 /** Petals and anthers taken out of a shut bud, for a cross. Since version 3. */
 export interface Emasculated extends Recorded<'emasculated'> {
   readonly flower: FlowerId;

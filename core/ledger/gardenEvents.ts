@@ -157,6 +157,17 @@ export interface GroupCounted extends Recorded<'groupCounted'> {
   /** A look before the verdict day: how they stand, and no verdict. Since version 7. */
   readonly early?: boolean;
 }
+/** Every how-manieth open female of a stand is left to the insects, to know what hands bring; `null`: none any more. Since version 8. */
+export interface LeaveSet extends Recorded<'leaveSet'> {
+  readonly stand: StandId;
+  readonly every: number | null;
+}
+/** Insects seen to go into the flowers of a stand, in so many seconds. Since version 8. */
+export interface BeesCounted extends Recorded<'beesCounted'> {
+  readonly stand: StandId;
+  readonly visits: number;
+  readonly seconds: number;
+}
 /** Fruits picked without a record of each. Since version 6. */
 export interface FruitsPicked extends Recorded<'fruitsPicked'> {
   readonly stand: StandId;

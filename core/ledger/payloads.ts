@@ -232,6 +232,12 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
     count: count.min(1).max(100_000).required(),
     weightG: Joi.number().min(0).max(20_000_000).allow(null).required(),
   }),
+  leaveSet: () => ({ stand: id('stand'), every: count.min(2).max(50).allow(null).required() }),
+  beesCounted: () => ({
+    stand: id('stand'),
+    visits: count.max(5000).required(),
+    seconds: count.min(1).max(3600).required(),
+  }),
   malesPicked: () => ({ stand: id('stand'), count: count.min(1).max(5000).required() }),
   flowerSeen: () => ({
     flower: id('flower'),
@@ -245,6 +251,7 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
   threaded: () => ({ flower: id('flower'), colour: oneOf(THREAD_COLOURS) }),
   closureChecked: () => ({ flower: id('flower'), result: oneOf(CHECK_RESULTS) }),
   missed: () => ({ flower: id('flower'), why: oneOf(MISSED_WHY) }),
+  leftOpen: () => ({ flower: id('flower') }),
   emasculated: () => ({ flower: id('flower') }),
   pollinated: () => ({
     flower: id('flower'),

@@ -20,6 +20,8 @@ const STEPS: readonly (((event: Loose) => Loose) | null)[] = [
   null,
   // 7: stripped, threaded, pinched, settled; the school of mornings; lettuce, bean and pea.
   null,
+  // 8: flowers left to the insects, every how-manieth, and insects counted.
+  null,
 ];
 
 if (STEPS.length !== SCHEMA_VERSION - 1)

@@ -89,6 +89,14 @@ export type GroupView = Omit<GroupCounted, 'id' | 'v' | 'device' | 'kind' | 'sta
 export type PickedView = Pick<FruitsPicked, 'at' | 'by' | 'plant' | 'count' | 'weightG'> & {
   readonly event: EventId;
 };
+/** Visits of insects counted at the flowers of a stand. */
+export interface BeeCount {
+  readonly event: EventId;
+  readonly at: Instant;
+  readonly by: string;
+  readonly visits: number;
+  readonly seconds: number;
+}
 /** A stand as its events leave it. */
 export interface Stand {
   readonly id: StandId;
@@ -99,6 +107,9 @@ export interface Stand {
   readonly clock: readonly { readonly at: Instant; readonly what: ClockNote }[];
   readonly groups: readonly GroupView[];
   readonly picked: readonly PickedView[];
+  /** Every how-manieth open female is left to the insects, and since when; `null`: none. */
+  readonly leaving: { readonly event: EventId; readonly at: Instant; readonly every: number } | null;
+  readonly bees: readonly BeeCount[];
   /** Males picked for the kitchen. */
   readonly malesPicked: readonly { readonly event: EventId; readonly at: Instant; readonly count: number }[];
   readonly event: EventId;
@@ -204,6 +215,8 @@ export interface Flower {
   /** Where it differs from its plant's. */
   readonly reason: Reason | null;
   readonly missed: { readonly event: EventId; readonly at: Instant; readonly why: MissedWhy } | null;
+  /** Left to the insects on purpose, and when. */
+  readonly left: { readonly event: EventId; readonly at: Instant; readonly by: string } | null;
   /** The thread that tells it from its neighbours. */
   readonly thread: ThreadColour | null;
   readonly emasculatedAt: Instant | null;

@@ -111,8 +111,8 @@ export function openDrafts(
 /** Flowers of a plant that bear and were never worked: work at one of their nodes is work on that very flower. */
 export function unworkedOn(flowers: readonly Flower[], crop: Crop): Flower[] {
   return flowers.filter(
-    ({ sex, pollinations, lost, missed }) =>
-      sex === bearingSex(crop) && pollinations.length === 0 && !lost && !missed,
+    ({ sex, pollinations, lost, missed, left }) =>
+      sex === bearingSex(crop) && pollinations.length === 0 && !lost && !missed && !left,
   );
 }
 

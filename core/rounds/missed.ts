@@ -35,6 +35,7 @@ export function leftFlowers(
       const flower = state.flowers.get(id);
       if (!flower || flower.sex !== 'female' || flower.shuttings.length === 0) return [];
       if (flower.pollinations.length > 0 || flower.lost || flower.missed || flower.harvested) return [];
+      if (flower.left) return [];
       if (flower.checks.some(({ result }) => !isWhole(result))) return [];
       const date = dueOn(state, flower, crop, zone);
       if (date === null || date < since || date > today) return [];

@@ -86,7 +86,7 @@ function stateOn(state: State, flower: Flower, crop: Crop, zone: string, date: L
   if (crop.family === 'corn' ? !silkReady(flower, zone, date) : dueOn(state, flower, crop, zone) !== date)
     return null;
   if (flower.lost || (checkedToday && check.result === 'gone')) return 'lost';
-  if (flower.missed) return 'missed';
+  if (flower.missed || flower.left) return 'missed';
   return checkedToday && !isWhole(check.result) ? 'spoiled' : 'to-do';
 }
 

@@ -6,3 +6,4 @@ export { STEP, type ModelDot, type ModelTerm, type NoModel, type SetModel } from
 export { study, type Pair, type Study, type StudyQuestion } from './report';
 export type { Shape, ShapeCount } from './shape';
 export { CIRCUMSTANCES, type Circumstance } from './together';
+export { handsAnswer, type HandsAnswer } from './hands';

@@ -136,6 +136,14 @@ function wordsOf(state: State, event: LedgerEvent, events: readonly LedgerEvent[
         ? `picked ${plural(looked, 'male')}, ${checkWords[event.result]}`
         : `${checkWords[event.result]}: ${flowerAt(event.flower)}`;
     }
+    case 'leftOpen':
+      return `left to the insects: ${flowerAt(event.flower)}`;
+    case 'leaveSet':
+      return event.every === null
+        ? `none of ${standAt(event.stand)} left to the insects any more`
+        : `one in ${event.every} of ${standAt(event.stand)} left to the insects`;
+    case 'beesCounted':
+      return `${plural(event.visits, 'visit')} counted at ${standAt(event.stand)}`;
     case 'missed':
       return `not worked: ${flowerAt(event.flower)}`;
     case 'emasculated':

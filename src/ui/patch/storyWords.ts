@@ -50,6 +50,8 @@ export function storyWords(state: State, event: LedgerEvent): string {
         purpose === 'kitchen' ? 'for the kitchen' : null,
       );
     }
+    case 'leftOpen':
+      return 'Left to the insects on purpose';
     case 'missed':
       return `Not worked: ${missedWords[event.why]}`;
     case 'reasonSet':

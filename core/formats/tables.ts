@@ -15,12 +15,26 @@ import { latestAt, type Flower, type State } from '../ledger';
 import { growing, mainPatch, plantName, standingOrder, type Growing } from '../patch';
 import { fitForSeed, type SeedFitness } from '../purity';
 import { localDateOf, type LocalDate } from '../time';
+import { tableOf, type Column } from './column';
 import { csvText, type Cell } from './csv';
+import { dictionaryRows } from './dictionary';
+import { eventRows, fruitRows, groupRows, lookRows, pollinationRows, weatherRows } from './tidyTables';
 
 const EPOCH = '1970-01-01T00:00:00.000Z';
 
 /** The tables that can be saved as CSV. */
-export const TABLES = ['flowers', 'trials', 'plants'] as const;
+export const TABLES = [
+  'events',
+  'flowers',
+  'pollinations',
+  'looks',
+  'fruits',
+  'trials',
+  'groups',
+  'plants',
+  'weather',
+  'dictionary',
+] as const;
 export type Table = (typeof TABLES)[number];
 
 /**
@@ -34,17 +48,17 @@ export function toCsv(state: State, table: Table, today?: LocalDate): string {
 }
 
 const TABLE: Record<Table, (state: State, zone: string, today: LocalDate) => Cell[][]> = {
+  events: eventRows,
   flowers: flowerRows,
+  pollinations: pollinationRows,
+  looks: lookRows,
+  fruits: fruitRows,
   trials: trialRows,
+  groups: groupRows,
   plants: plantRows,
+  weather: weatherRows,
+  dictionary: dictionaryRows,
 };
-
-/** A column of a table: its heading, and what stands there for a row. */
-type Column<Row> = readonly [heading: string, cell: (row: Row) => Cell];
-
-function tableOf<Row>(columns: readonly Column<Row>[], rows: readonly Row[]): Cell[][] {
-  return [columns.map(([heading]) => heading), ...rows.map((row) => columns.map(([, cell]) => cell(row)))];
-}
 
 interface FlowerRow {
   readonly state: State;
@@ -134,6 +148,7 @@ const TRIAL_COLUMNS: readonly Column<TrialRow>[] = [
   ['variety', ({ state, trial }) => state.varieties.get(trial.variety)?.name],
   ['crop', ({ trial }) => trial.crop],
   ['plant', ({ state, trial }) => (trial.plant === null ? null : state.plants.get(trial.plant)?.label)],
+  ['plant id', ({ trial }) => trial.plant],
   ['season', ({ trial }) => trial.season],
   ['node', ({ trial }) => trial.node],
   ['worked at', ({ trial }) => trial.at],

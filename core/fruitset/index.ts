@@ -17,3 +17,5 @@ export * from './countsDue';
 export * from './clustered';
 export * from './followed';
 export * from './compare';
+export * from './causes';
+export * from './growth';

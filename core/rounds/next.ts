@@ -225,23 +225,21 @@ export interface OwedLook {
   readonly due: LookDue;
 }
 
-/** Looks owed today, verdicts first, then the longest overdue. */
+/** Looks owed today in walking order, on each plant the longest overdue first. */
 export function looksDue(state: State, zone: string, today: LocalDate): OwedLook[] {
   const owed: OwedLook[] = [];
-  for (const growing of walkOrder(state))
+  for (const growing of walkOrder(state)) {
+    const here: OwedLook[] = [];
     for (const id of state.flowersOf.get(growing.plant.id) ?? []) {
       const flower = state.flowers.get(id);
       const facts = flower && trialOf(flower, growing, zone)?.facts;
       if (!facts || facts.set || facts.failed) continue;
       const due = lookDue(flower, growing.crop, zone, today);
-      if (due) owed.push({ flower, growing, due });
+      if (due) here.push({ flower, growing, due });
     }
-  return owed.sort(
-    (a, b) =>
-      Number(b.due.verdict) - Number(a.due.verdict) ||
-      b.due.day - a.due.day ||
-      (a.flower.id < b.flower.id ? -1 : 1),
-  );
+    owed.push(...here.sort((a, b) => b.due.day - a.due.day || (a.flower.id < b.flower.id ? -1 : 1)));
+  }
+  return owed;
 }
 
 /** Seed fruits without the mark they ought to carry, in walking order: asked for until it is on. */

@@ -1,6 +1,7 @@
 import { gardenDay, openWindow, roundDateOf } from '../bloom';
 import { cropOf } from '../crops';
 import { apply, fold, type AnyEvent, type State } from '../ledger';
+import { fateOf } from '../fruitset';
 import { walkOrder } from '../patch';
 import { DEMO_PLACE, DEMO_TODAY, demoLog, demoMeanwhile, demoStart } from '../simulation';
 import { testIds } from '../testing';
@@ -151,11 +152,14 @@ describe('what comes next', () => {
     expect(gardenDay(far, '2026-06-21').fromSun).toBe(false);
     expect(eveningWalk(demo, far, '2026-06-21')?.plants.length).toBe(26);
   });
-  test('looks come verdicts first, and only for flowers that wait', () => {
+  test('looks come in walking order, and only for flowers that wait', () => {
     const owed = looksDue(demo, zone, DEMO_TODAY);
     expect(owed.length).toBeGreaterThan(5);
-    const verdicts = owed.map(({ due }) => due.verdict);
-    expect(verdicts).toEqual([...verdicts].sort((a, b) => Number(b) - Number(a)));
+    const way = walkOrder(demo).map(({ plant }) => plant.id);
+    const places = owed.map(({ growing }) => way.indexOf(growing.plant.id));
+    expect(places).toEqual([...places].sort((a, b) => a - b));
+    for (const { flower, growing } of owed)
+      expect(['waiting', 'not-looked-at']).toContain(fateOf(flower, growing.crop, zone, DEMO_TODAY));
   });
 });
 

@@ -1,12 +1,14 @@
 import { useMemo, useState } from 'react';
+import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { countsDue } from '@core/fruitset';
-import { looksDue, marksMissing } from '@core/rounds';
-import { plantName } from '@core/patch';
+import { looksDue, marksMissing, type OwedLook } from '@core/rounds';
+import { plantName, type Growing } from '@core/patch';
 import type { Flower, LookResult } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
 import { useLookDays } from '@/ui/fruit/useLookDays';
 import { Button } from '@/ui/controls';
+import { AllFine } from '@/ui/fruit/AllFine';
 import { CauseSheet } from '@/ui/fruit/CauseSheet';
 import { CountRow } from '@/ui/fruit/CountRow';
 import { LookRow } from '@/ui/fruit/LookRow';
@@ -21,13 +23,14 @@ function Looks() {
   const { state, place, today, record, patch } = useGarden();
   const router = useRouter();
   const owed = useMemo(() => looksDue(state, place.zone, today), [state, place.zone, today]);
-  const [asking, setAsking] = useState<{ flower: Flower; result: LookResult; early: boolean } | null>(null);
+  const [asking, setAsking] = useState<Asking | null>(null);
   const lookDays = useLookDays();
-  const answer = (flower: Flower, result: LookResult, early: boolean) => {
+  const answer = ({ flower, growing, due }: OwedLook, result: LookResult, sizeMm: number | null) => {
+    const early = !due.verdict;
     // Still the same on the day of the verdict: it may have been given up, and then there is a cause.
     const asks = result === 'yellowing' || result === 'gone' || (result === 'same' && !early);
-    if (asks) setAsking({ flower, result, early });
-    else void record({ kind: 'lookedAt', flower: flower.id, result, sizeMm: null });
+    if (asks) setAsking({ flower, growing, result, early });
+    else void record({ kind: 'lookedAt', flower: flower.id, result, sizeMm });
   };
   const counts = useMemo(() => countsDue(state, place.zone, today), [state, place.zone, today]);
   // Those owed a look can have their mark there.
@@ -37,14 +40,20 @@ function Looks() {
   );
   const owedCounts = counts.filter(({ early }) => !early);
   const total = owed.length + owedCounts.length + unmarked.length;
-  const half = Math.ceil(owed.length / 2);
-  const rows = owed.map((each) => (
-    <LookRow
-      key={each.flower.id}
-      owed={each}
-      onAnswer={(result) => answer(each.flower, result, !each.due.verdict)}
-      markWhenGrowing={patch?.schools.marking === 'when-growing'}
-    />
+  const plants = byPlant(owed);
+  const half = Math.ceil(plants.length / 2);
+  const rows = plants.map((here) => (
+    <View key={here[0]?.growing.plant.id} style={{ gap: 12 }}>
+      {here.length > 1 ? <AllFine owed={here} /> : null}
+      {here.map((each) => (
+        <LookRow
+          key={each.flower.id}
+          owed={each}
+          onAnswer={(result, sizeMm) => answer(each, result, sizeMm)}
+          markWhenGrowing={patch?.schools.marking === 'when-growing'}
+        />
+      ))}
+    </View>
   ));
   return (
     <Page
@@ -71,7 +80,7 @@ function Looks() {
         ))}
       <CauseSheet
         open={asking !== null}
-        title={asking ? `${plantNameOf(state, asking.flower)}: what happened?` : ''}
+        title={asking ? `${plantName(asking.growing)}: what happened?` : ''}
         onClose={() => setAsking(null)}
         onCause={(cause) => {
           if (!asking) return;
@@ -91,22 +100,27 @@ function Looks() {
               }
             : undefined
         }
-        crop={asking ? cropAndShape(state, asking.flower) : null}
+        of={asking}
       />
     </Page>
   );
 }
 
-function plantNameOf(state: ReturnType<typeof useGarden>['state'], flower: Flower): string {
-  const shape = cropAndShape(state, flower);
-  return shape ? shape.name : 'This fruit';
+interface Asking {
+  readonly flower: Flower;
+  readonly growing: Growing;
+  readonly result: LookResult;
+  readonly early: boolean;
 }
 
-function cropAndShape(state: ReturnType<typeof useGarden>['state'], flower: Flower) {
-  const plant = state.plants.get(flower.plant);
-  const stand = plant && state.stands.get(plant.stand);
-  const variety = stand && state.varieties.get(stand.variety);
-  return plant && variety ? { shape: variety.shape, name: plantName({ plant, variety }) } : null;
+/** Plant after plant, in walking order. */
+function byPlant(owed: readonly OwedLook[]): OwedLook[][] {
+  const plants = new Map<string, OwedLook[]>();
+  for (const each of owed) {
+    const { id } = each.growing.plant;
+    plants.set(id, [...(plants.get(id) ?? []), each]);
+  }
+  return [...plants.values()];
 }
 
 export default gated(Looks);

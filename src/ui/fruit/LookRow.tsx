@@ -1,9 +1,11 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import { LOOK_RESULTS, type LookResult } from '@core/ledger';
 import { expectOn } from '@core/fruitset';
 import type { OwedLook } from '@core/rounds';
-import { plantName } from '@core/patch';
+import { plantName, reasonFor } from '@core/patch';
 import { DEMO_SEED, lookOn, trueOutcome } from '@core/simulation';
+import { localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useNextMark } from '@/data/garden/nextMark';
 import { Badge, Card, Button, Tile, Tiles } from '../controls';
@@ -12,6 +14,7 @@ import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
 import { flowerPlace, lookWords } from '../words';
 import { GourdScale } from './GourdScale';
+import { SizeAsk } from './SizeAsk';
 
 /** One fruit and the four things it can have done. */
 export function LookRow({
@@ -20,11 +23,13 @@ export function LookRow({
   markWhenGrowing,
 }: {
   owed: OwedLook;
-  onAnswer: (result: LookResult) => void;
+  onAnswer: (result: LookResult, sizeMm: number | null) => void;
   markWhenGrowing: boolean;
 }) {
   const { state, place, demo, prefs, record } = useGarden();
   const mark = useNextMark();
+  const [sizeMm, setSizeMm] = useState<number | null>(null);
+  const last = flower.looks.at(-1);
   const { crop, variety } = growing;
   const { shutAgain = null, purpose } = flower.pollinations.at(-1) ?? {};
   // Once the fruit plainly grows the cover comes off and the lasting mark goes on (common practice).
@@ -49,6 +54,10 @@ export function LookRow({
           <Txt size="label" tone="muted">
             {growing.bed.name}
             {flower.mark ? ` · mark ${flower.mark}` : ''}
+            {flower.pollinations.length === 0 ? ' · left to insects' : ''}
+            {last
+              ? ` · last ${lookWords[last.result]}, ${shortDayText(localDateOf(Date.parse(last.at), place.zone))}`
+              : ''}
           </Txt>
         </View>
         <Badge
@@ -68,17 +77,34 @@ export function LookRow({
           tone="muted"
         >{`In the demo patch you see: ${lookWords[lookOn(DEMO_SEED, flower, growing, trueOutcome(state, DEMO_SEED, flower, growing, place.zone), due.day)]}.`}</Txt>
       ) : null}
+      <SizeAsk us={prefs.units === 'us'} sizeMm={sizeMm} onSize={setSizeMm} />
       <Tiles question="It is" hideQuestion>
         {LOOK_RESULTS.map((result) => (
           <Tile
             key={result}
             title={lookWords[result]}
             chosen={false}
-            onPress={() => onAnswer(result)}
+            onPress={() => onAnswer(result, sizeMm)}
             label={`${plantName(growing)}, ${flowerPlace(flower)}: ${lookWords[result]}`}
             minWidth={74}
           />
         ))}
+        {due.verdict ? (
+          <Tile
+            title="harvested"
+            chosen={false}
+            onPress={() =>
+              void record({
+                kind: 'harvested',
+                flower: flower.id,
+                harvestFor: reasonFor(flower, growing) === 'fruit' ? 'kitchen' : 'seed',
+                weightG: null,
+              })
+            }
+            label={`${plantName(growing)}, ${flowerPlace(flower)}: harvested for ${reasonFor(flower, growing) === 'fruit' ? 'the kitchen' : 'seed'}`}
+            minWidth={74}
+          />
+        ) : null}
       </Tiles>
       {toDo.length > 0 ? (
         <Button

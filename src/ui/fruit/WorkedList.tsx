@@ -69,7 +69,7 @@ function WorkedRow({ flower }: { flower: Flower }) {
   const found = growing(state, flower.plant);
   const fate = found && fateOf(flower, found.crop, place.zone, today);
   if (!found || !fate) return null;
-  const at = Date.parse(flower.pollinations[0]?.at ?? '');
+  const at = Date.parse(flower.pollinations[0]?.at ?? flower.left?.at ?? '');
   return (
     <Pressable
       role="link"
@@ -99,6 +99,7 @@ function WorkedRow({ flower }: { flower: Flower }) {
         <Txt size="label" tone="muted">
           {shortDayText(localDateOf(at, place.zone))} {clockText(at, place.zone, prefs.clock === '12')}
           {flower.mark ? ` · mark ${flower.mark}` : ''}
+          {flower.pollinations.length === 0 ? ' · left to insects' : ''}
           {flower.lost ? ` · ${causeWords[flower.lost.cause]}` : ''}
         </Txt>
       </View>

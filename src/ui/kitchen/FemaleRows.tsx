@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { workedForKitchen, type Draft, type Flower } from '@core/ledger';
 import { plantName } from '@core/patch';
-import type { KitchenPlant, OpenFemale, OpenState } from '@core/kitchen';
-import type { PlantId } from '@core/ids';
+import type { KitchenPlant, Leaving, OpenFemale, OpenState } from '@core/kitchen';
+import type { FlowerId, PlantId } from '@core/ids';
 import { useGarden } from '@/data/garden/garden';
 import { useNextMark } from '@/data/garden/nextMark';
 import { Button, Row } from '../controls';
@@ -26,6 +26,7 @@ export function FemaleRows({
   plant: { growing, females, tool, seed: seedStand },
   from,
   saidTool,
+  leaving,
   busy,
   onSave,
 }: {
@@ -34,6 +35,8 @@ export function FemaleRows({
   from: PlantId | null;
   /** Whether the tool was said; what was not said is not recorded. */
   saidTool: boolean;
+  /** Where some are left to the insects: whether the next is. */
+  leaving: Leaving | null;
   busy: boolean;
   onSave: (...drafts: Draft[]) => void;
 }) {
@@ -53,11 +56,11 @@ export function FemaleRows({
       : workedForKitchen(flower),
     ...(seed && !known?.mark ? [{ kind: 'marked', flower, mark } as const] : []),
   ];
-  const another = () => {
+  const another = (then: (flower: FlowerId) => Draft[]) => {
     const flower = newId('flower');
     onSave(
       { kind: 'flowerSeen', flower, plant: growing.plant.id, sex: 'female', stage: 'open', node: null },
-      ...work(flower, seedStand),
+      ...then(flower),
     );
   };
   return (
@@ -71,8 +74,17 @@ export function FemaleRows({
           label={`${name}: ${females.length > 0 ? 'another' : 'an'} open female, worked${seedStand ? `, mark ${mark}` : ''}`}
           small
           disabled={busy}
-          onPress={another}
+          onPress={() => another((flower) => work(flower, seedStand))}
         />
+        {leaving ? (
+          <Button
+            title="Left"
+            label={`${name}: an open female, left to the insects`}
+            small
+            disabled={busy}
+            onPress={() => another((flower) => [{ kind: 'leftOpen', flower }])}
+          />
+        ) : null}
       </View>
       {females.map((each) => (
         <FemaleRow
@@ -81,6 +93,7 @@ export function FemaleRows({
           name={name}
           growing={growing}
           mark={mark}
+          leaving={leaving !== null}
           busy={busy}
           onWorked={() => onSave(...work(each.flower.id, each.seed, each.flower))}
           onSave={onSave}
@@ -95,6 +108,7 @@ function FemaleRow({
   growing,
   name,
   mark,
+  leaving,
   busy,
   onWorked,
   onSave,
@@ -103,6 +117,7 @@ function FemaleRow({
   growing: KitchenPlant['growing'];
   name: string;
   mark: string;
+  leaving: boolean;
   busy: boolean;
   onWorked: () => void;
   onSave: (...drafts: Draft[]) => void;
@@ -141,6 +156,9 @@ function FemaleRow({
               disabled={busy}
               onPress={onWorked}
             />
+            {leaving && how !== 'again'
+              ? key('Left to the insects', () => [{ kind: 'leftOpen', flower: flower.id }])
+              : null}
             {how === 'passed' ? (
               <>
                 {key('Not reached', () => [{ kind: 'missed', flower: flower.id, why: 'not-reached' }])}

@@ -4,7 +4,7 @@ import { hasCone, hasTrusses, kitchenStep, kitchenTools, type Tool } from '@core
 import { kitchenPace, type KitchenPace } from '@core/fruitset';
 import type { Draft } from '@core/ledger';
 import { plantName } from '@core/patch';
-import type { KitchenPlant } from '@core/kitchen';
+import { leavingOf, type KitchenPlant } from '@core/kitchen';
 import type { PlantId } from '@core/ids';
 import { pollenOnTool } from '@core/purity';
 import { holdSeconds } from '@core/rounds';
@@ -42,6 +42,7 @@ export function StandTally({ plants }: { plants: readonly KitchenPlant[] }) {
   const [from, setFrom] = useState<PlantId | null>(null);
   const [picking, setPicking] = useState(false);
   const { state, place, today: date } = useGarden();
+  const leaving = vine && !first.seed ? leavingOf(state, first.growing.stand) : null;
   const { seed } = first;
   const carried = pollenOnTool(state, place.zone, date);
   const foreign =
@@ -179,16 +180,25 @@ export function StandTally({ plants }: { plants: readonly KitchenPlant[] }) {
           ) : null}
         </>
       ) : (
-        plants.map((plant) => (
-          <FemaleRows
-            key={plant.growing.plant.id}
-            plant={{ ...plant, tool }}
-            from={from}
-            saidTool={saidTool}
-            busy={busy}
-            onSave={(...drafts) => void save(...drafts)}
-          />
-        ))
+        <>
+          {leaving?.next ? (
+            <Notice
+              tone="dusk"
+              text={`The next open female of ${variety.name} is for the insects: leave it, and write it down as left.`}
+            />
+          ) : null}
+          {plants.map((plant) => (
+            <FemaleRows
+              key={plant.growing.plant.id}
+              plant={{ ...plant, tool }}
+              from={from}
+              saidTool={saidTool}
+              leaving={leaving}
+              busy={busy}
+              onSave={(...drafts) => void save(...drafts)}
+            />
+          ))}
+        </>
       )}
       <Row>
         {vine && !seed ? (

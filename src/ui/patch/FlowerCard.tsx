@@ -9,7 +9,7 @@ import { markMissing } from '@core/purity';
 import { shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useNextMark } from '@/data/garden/nextMark';
-import { Badge, Button, Card, Notice, Tile, Tiles } from '../controls';
+import { Badge, Button, Card, Notice, Row, Tile, Tiles } from '../controls';
 import { CauseSheet } from '../fruit/CauseSheet';
 import { Txt } from '../theme';
 import { fateText, flowerPlace, reasonWords, sexWords } from '../words';
@@ -30,6 +30,7 @@ export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growi
   );
   const mark = useNextMark();
   const owed = markMissing(flower, patch?.schools.marking === 'when-growing');
+  const of = useMemo(() => ({ flower, growing }), [flower, growing]);
   const over = flower.lost !== null || flower.harvested !== null;
   const mayMark = flower.mark === null && flower.pollinations.at(-1)?.purpose === 'seed' && !over;
   return (
@@ -66,17 +67,26 @@ export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growi
       ) : null}
       {fate !== null && !flower.harvested ? <HowIsIt flower={flower} growing={growing} /> : null}
       {flower.sex !== 'male' && fate === null && !flower.lost && isEdible(growing.crop) ? (
-        <Button
-          title="Pollinated now, for the kitchen"
-          small
-          onPress={() => void record(workedForKitchen(flower.id))}
-        />
+        <Row>
+          <Button
+            title="Pollinated now, for the kitchen"
+            small
+            onPress={() => void record(workedForKitchen(flower.id))}
+          />
+          {growing.crop.family === 'corn' ? null : (
+            <Button
+              title="Left to the insects"
+              small
+              onPress={() => void record({ kind: 'leftOpen', flower: flower.id })}
+            />
+          )}
+        </Row>
       ) : null}
       {over ? null : <Button title="It was lost" look="danger" small onPress={() => setLosing(true)} />}
       <CauseSheet
         open={losing}
         title={`${plantName(growing)}, ${flowerPlace(flower)}: what happened?`}
-        crop={{ shape: growing.variety.shape }}
+        of={losing ? of : null}
         onClose={() => setLosing(false)}
         onCause={(cause) => {
           setLosing(false);

@@ -1,33 +1,36 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { isEdible } from '@core/crops';
-import { expectOn, fateOf, workedOn } from '@core/fruitset';
+import { expectOn, fateOf, sizesOf, usualSizes, workedOn } from '@core/fruitset';
 import { LOOK_RESULTS, type Flower, type LookResult } from '@core/ledger';
 import { plantName, type Growing } from '@core/patch';
 import { daysBetween } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
-import { Button, Field, Row, Tile, Tiles } from '../controls';
+import { Button, Row, Tile, Tiles } from '../controls';
+import { GrowthChart } from '../charts/GrowthChart';
 import { CauseSheet } from '../fruit/CauseSheet';
+import { SizeAsk } from '../fruit/SizeAsk';
 import { Txt } from '../theme';
 import { flowerPlace, lookWords } from '../words';
 
-const MM_PER_INCH = 25.4;
-
 /** A look at one worked flower: how it is, its size, its harvest; the cause is asked where it failed. */
 export function HowIsIt({ flower, growing }: { flower: Flower; growing: Growing }) {
-  const { place, today, prefs, record } = useGarden();
+  const { state, place, today, prefs, record } = useGarden();
   const [asking, setAsking] = useState<LookResult | null>(null);
-  const [size, setSize] = useState('');
+  const [sizeMm, setSizeMm] = useState<number | null>(null);
   const fate = fateOf(flower, growing.crop, place.zone, today);
   const day0 = workedOn(flower, place.zone);
   const day = day0 ? daysBetween(day0, today) : null;
   const us = prefs.units === 'us';
-  const typed = Number(size.replace(',', '.'));
-  const sizeMm =
-    size.trim() === '' || !(typed >= 0) ? null : Math.min(5000, us ? typed * MM_PER_INCH : typed);
+  const of = useMemo(() => ({ flower, growing }), [flower, growing]);
+  const own = useMemo(() => sizesOf(flower, place.zone), [flower, place.zone]);
+  const usual = useMemo(
+    () => (own.length > 0 ? usualSizes(state, growing.variety.id, place.zone) : []),
+    [own, state, growing.variety.id, place.zone],
+  );
   const look = (result: LookResult) => {
     if (result === 'yellowing' || result === 'gone') setAsking(result);
     else {
-      setSize('');
+      setSizeMm(null);
       void record({ kind: 'lookedAt', flower: flower.id, result, sizeMm });
     }
   };
@@ -38,17 +41,13 @@ export function HowIsIt({ flower, growing }: { flower: Flower; growing: Growing 
           {expectOn(growing.crop, day)}
         </Txt>
       ) : null}
+      <SizeAsk us={us} sizeMm={sizeMm} onSize={setSizeMm} />
       <Tiles question={`How is it now${day === null ? '' : `, day ${day}`}?`}>
         {LOOK_RESULTS.map((result) => (
           <Tile key={result} title={lookWords[result]} chosen={false} onPress={() => look(result)} />
         ))}
       </Tiles>
-      <Field
-        label={`Size, ${us ? 'inches' : 'mm'} (may be left out; write it first)`}
-        value={size}
-        onChange={setSize}
-        keyboard="decimal-pad"
-      />
+      <GrowthChart own={own} usual={usual} us={us} variety={growing.variety.name} />
       <Row>
         {flower.coverOffAt ||
         [null, undefined, 'open'].includes(flower.pollinations.at(-1)?.shutAgain) ? null : (
@@ -81,7 +80,7 @@ export function HowIsIt({ flower, growing }: { flower: Flower; growing: Growing 
       <CauseSheet
         open={asking !== null}
         title={`${plantName(growing)}, ${flowerPlace(flower)}: what happened?`}
-        crop={{ shape: growing.variety.shape }}
+        of={of}
         onClose={() => setAsking(null)}
         onWait={
           asking === 'yellowing' && day !== null && day < growing.crop.verdictDay.value

@@ -1,0 +1,76 @@
+import type { Crop } from '../crops';
+import type { Flower, LossCause, NotedDay } from '../ledger';
+import { daysBetween, localDateOf } from '../time';
+import { workedOn } from './fate';
+
+/** What speaks for a cause. */
+export type CauseClue =
+  | 'stopped-early'
+  | 'few-males'
+  | 'few-lobes'
+  | 'bent'
+  | 'grew-well'
+  | 'load'
+  | 'hot'
+  | 'frost'
+  | 'wet-heat'
+  | 'insects';
+
+/** A cause, and what was recorded that speaks for it. */
+export interface LikelyCause {
+  readonly cause: LossCause;
+  readonly clues: readonly CauseClue[];
+}
+
+/** What is known at the moment of asking. */
+export interface LossSetting {
+  readonly flower: Flower;
+  readonly crop: Crop;
+  readonly zone: string;
+  /** Epoch ms. */
+  readonly now: number;
+  /** Older fruits on the plant when it was worked; `null`: not known. */
+  readonly load: number | null;
+  /** The weather noted from its day on, where anybody did. */
+  readonly days: readonly NotedDay[];
+}
+
+/** A fruit that stops by then never had its pollen (common practice). */
+const STOPPED_BY = 5;
+const HEAVY_LOAD = 2;
+const HOT_C = 32;
+const WET_MM = 5;
+const WARM_C = 25;
+
+/**
+ * Causes in the order in which the record speaks for them, the strongest first; those it says nothing of follow in their own order, so
+ * that nothing is left out. Stopped by day 5: pollination. Grew, then failed: end rot where it was dry or nobody noted rain, wet rot in
+ * wet heat, load under several older fruits (common practice). It only puts in order: what it was the grower says.
+ */
+export function likelyCauses({ flower, crop, zone, now, load, days }: LossSetting): LikelyCause[] {
+  const clues = new Map<LossCause, CauseClue[]>();
+  const add = (cause: LossCause, clue: CauseClue) => clues.set(cause, [...(clues.get(cause) ?? []), clue]);
+  const day0 = workedOn(flower, zone);
+  const dayOf = (at: number) => (day0 === null ? 0 : daysBetween(day0, localDateOf(at, zone)));
+  const grown = flower.looks.filter(({ result }) => result === 'growing' || result === 'bent');
+  const last = flower.pollinations.at(-1);
+  const males = last?.fathers.reduce((sum, father) => sum + father.males, 0) ?? 0;
+  if (grown.length === 0 && day0 !== null) {
+    if (dayOf(now) <= STOPPED_BY || dayOf(now) <= crop.verdictDay.value + 2)
+      add('not-pollinated', 'stopped-early');
+    if (flower.left && !last) add('not-pollinated', 'insects');
+  }
+  if (last && males === 1 && crop.malesPerFemale.value[0] > 1) add('poorly-pollinated', 'few-males');
+  if (last?.lobes === 1) add('poorly-pollinated', 'few-lobes');
+  if (grown.some(({ result }) => result === 'bent')) add('poorly-pollinated', 'bent');
+  if (grown.some(({ at }) => dayOf(Date.parse(at)) >= crop.verdictDay.value))
+    add('blossom-end-rot', 'grew-well');
+  if (load !== null && load >= HEAVY_LOAD && day0 !== null) add('too-much-fruit', 'load');
+  if (days.some(({ maxC }) => maxC !== null && maxC >= HOT_C)) add('heat', 'hot');
+  if (days.some(({ minC }) => minC !== null && minC <= 0)) add('frost', 'frost');
+  if (days.some(({ maxC, rainMm }) => (maxC ?? 0) >= WARM_C && (rainMm ?? 0) >= WET_MM))
+    add('wet-rot', 'wet-heat');
+  return [...clues]
+    .map(([cause, of]) => ({ cause, clues: of }))
+    .sort((a, b) => b.clues.length - a.clues.length);
+}

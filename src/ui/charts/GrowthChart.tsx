@@ -1,0 +1,78 @@
+import { View } from 'react-native';
+import Svg, { Circle, Line, Path, Text as SvgText } from 'react-native-svg';
+import type { MeasuredSize, UsualSize } from '@core/fruitset';
+import { FONT, Txt, useColours } from '../theme';
+import { growthShapes } from './growthGeometry';
+import { useWidth } from './useWidth';
+
+const HEIGHT = 140;
+const MM_PER_INCH = 25.4;
+
+/** How one fruit grows, on the ground of the variety's usual sizes; nothing where it was never measured. */
+export function GrowthChart({
+  own,
+  usual,
+  us,
+  variety,
+}: {
+  own: readonly MeasuredSize[];
+  usual: readonly UsualSize[];
+  us: boolean;
+  variety: string;
+}) {
+  const colours = useColours();
+  const { width, onLayout } = useWidth();
+  if (own.length === 0) return null;
+  const shapes = growthShapes(own, usual, width, HEIGHT);
+  const written = (mm: number) =>
+    us ? `${Math.round((mm / MM_PER_INCH) * 10) / 10} in` : `${Math.round(mm)} mm`;
+  const summary = `Size by the day: ${own.map(({ day, sizeMm }) => `day ${day} ${written(sizeMm)}`).join(', ')}`;
+  return (
+    <View onLayout={onLayout}>
+      <View role="img" aria-label={summary}>
+        <Svg width={width} height={HEIGHT} aria-hidden>
+          {shapes.sizes.map(({ y, mm }) => (
+            <Line key={mm} x1={44} x2={width - 12} y1={y} y2={y} stroke={colours.rule} />
+          ))}
+          <Path d={shapes.usual} fill={colours.leafSoft} />
+          <Path d={shapes.median} stroke={colours.leaf} strokeWidth={1.5} strokeDasharray="4 3" fill="none" />
+          <Path d={shapes.own} stroke={colours.ink} strokeWidth={2} fill="none" />
+          {shapes.dots.map(({ x, y }) => (
+            <Circle key={`${x}/${y}`} cx={x} cy={y} r={5} fill={colours.pollen} stroke={colours.ink} />
+          ))}
+          {shapes.sizes.map(({ y, mm }) => (
+            <SvgText
+              key={mm}
+              x={38}
+              y={y + 5}
+              fontSize={14}
+              textAnchor="end"
+              fill={colours.muted}
+              fontFamily={FONT}
+            >
+              {us ? Math.round((mm / MM_PER_INCH) * 10) / 10 : mm}
+            </SvgText>
+          ))}
+          {shapes.days.map(({ x, day }) => (
+            <SvgText
+              key={day}
+              x={x}
+              y={HEIGHT - 4}
+              fontSize={14}
+              textAnchor="middle"
+              fill={colours.muted}
+              fontFamily={FONT}
+            >
+              {day}
+            </SvgText>
+          ))}
+        </Svg>
+      </View>
+      <Txt size="label" tone="muted">
+        {usual.length > 0
+          ? `Size in ${us ? 'inches' : 'mm'} by the day; the pale ground is the middle half of ${variety} that set.`
+          : `Size in ${us ? 'inches' : 'mm'} by the day. What is usual shows once three fruits of ${variety} were measured.`}
+      </Txt>
+    </View>
+  );
+}

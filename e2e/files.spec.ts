@@ -128,6 +128,7 @@ test('tables come out as CSV', async ({ page }) => {
   await beginPatch(page, '=cmd()');
   await page.goto('/settings');
   const download = page.waitForEvent('download', { timeout: 30_000 });
+  await page.getByRole('button', { name: 'As tables (CSV)' }).click();
   await page.getByRole('button', { name: 'Plants as a table (CSV)' }).click();
   const text = readFileSync(await (await download).path(), 'utf8');
   expect(text.split('\r\n')[1]).toMatch(/^Bed 1,'=cmd\(\),1,/);

@@ -6,3 +6,4 @@ export * from './json';
 export * from './tables';
 export { fileSchema } from './fileSchema';
 export * from './labelHtml';
+export * from './weekHtml';

@@ -223,11 +223,17 @@ export function dawnWork(diary: Diary, date: LocalDate, by: string): void {
   }
 }
 
-/** Looks that are due, after breakfast; a busy grower leaves some for another day. */
+/** Looks that are due, after breakfast, the verdicts first; a busy grower leaves some for another day. */
 export function lookWork(diary: Diary, date: LocalDate, by: string): void {
   const { zone } = diary.place;
   let time = gardenDay(diary.place, date).sunrise + 200 * MINUTE;
-  for (const { flower, growing, due } of looksDue(diary.state, zone, date)) {
+  const owed = [...looksDue(diary.state, zone, date)].sort(
+    (a, b) =>
+      Number(b.due.verdict) - Number(a.due.verdict) ||
+      b.due.day - a.due.day ||
+      (a.flower.id < b.flower.id ? -1 : 1),
+  );
+  for (const { flower, growing, due } of owed) {
     if (diary.random() < 0.15) continue;
     time += diary.pause();
     const outcome = trueOutcome(diary.state, diary.seed, flower, growing, zone);

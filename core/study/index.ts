@@ -7,3 +7,4 @@ export { study, type Pair, type Study, type StudyQuestion } from './report';
 export type { Shape, ShapeCount } from './shape';
 export { CIRCUMSTANCES, type Circumstance } from './together';
 export { handsAnswer, type HandsAnswer } from './hands';
+export { weekOf, type Week } from './week';

@@ -57,6 +57,7 @@ function Fruit() {
     <Page
       title="Fruit"
       over={working ? 'Adding up …' : 'Set, drop, and whether it is luck'}
+      corner={<Button title="The week" look="quiet" small onPress={() => router.navigate('/week')} />}
       foot={<FilterFoot choice={choice} choices={study.choices} onChoice={setChoice} />}
       side={
         <>

@@ -3,12 +3,13 @@ import { useRouter } from 'expo-router';
 import { closureFacts, SCHOOLS, type Closure } from '@core/crops';
 import { dayText, toInstant } from '@core/time';
 import { LIGHTS, useChangePrefs, type Light } from '@/data/device/prefs';
-import { exportLog, exportTable } from '@/data/device/files';
+import { exportLog } from '@/data/device/files';
 import { practiceOf } from '@/data/practice/practice';
 import { useChooseSpace, useGarden } from '@/data/garden/garden';
 import { readPlace } from '@/data/forms/placeForm';
 import { Card, Field, Button, Notice, Row, Sheet, Tile, Tiles } from '@/ui/controls';
 import { PlacePicker, type PlaceDraft } from '@/ui/PlacePicker';
+import { TablesCard } from '@/ui/settings/TablesCard';
 import { ImportCard } from '@/ui/settings/ImportCard';
 import { StartAfresh } from '@/ui/settings/StartAfresh';
 import { gated } from '@/ui/Gate';
@@ -71,23 +72,7 @@ function Settings() {
                 : 'Not carried out yet: export now and then, a lost phone loses them.'}
             </Txt>
             <Button title="Export everything (JSON)" onPress={() => void exportAll()} />
-            <Row>
-              <Button
-                title="Flowers as a table (CSV)"
-                small
-                onPress={() => exportTable(state, 'flowers', today)}
-              />
-              <Button
-                title="Trials as a table (CSV)"
-                small
-                onPress={() => exportTable(state, 'trials', today)}
-              />
-              <Button
-                title="Plants as a table (CSV)"
-                small
-                onPress={() => exportTable(state, 'plants', today)}
-              />
-            </Row>
+            <TablesCard />
             {wrong ? <Notice tone="brick" text={wrong} /> : null}
             <ImportCard />
           </Card>

@@ -16,10 +16,12 @@ export function PaperView({
   html,
   paper,
   frame,
+  what = paper === 'label' ? 'label' : 'card',
 }: {
   html: string;
   paper: Paper | 'label';
   frame: RefObject<HTMLIFrameElement | null>;
+  what?: string;
 }) {
   const colours = useColours();
   const [room, setRoom] = useState(366);
@@ -39,7 +41,7 @@ export function PaperView({
       >
         <iframe
           ref={frame}
-          title={paper === 'label' ? 'The label as it will be printed' : 'The card as it will be printed'}
+          title={`The ${what} as it will be printed`}
           srcDoc={html}
           style={{
             flexShrink: 0,

@@ -14,7 +14,7 @@ import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
 import { flowerPlace, lookWords } from '../words';
 import { GourdScale } from './GourdScale';
-import { SizeAsk } from './SizeAsk';
+import { SizeTiles } from './SizeAsk';
 
 /** One fruit and the four things it can have done. */
 export function LookRow({
@@ -29,6 +29,7 @@ export function LookRow({
   const { state, place, demo, prefs, record } = useGarden();
   const mark = useNextMark();
   const [sizeMm, setSizeMm] = useState<number | null>(null);
+  const [sizing, setSizing] = useState(false);
   const last = flower.looks.at(-1);
   const { crop, variety } = growing;
   const { shutAgain = null, purpose } = flower.pollinations.at(-1) ?? {};
@@ -77,7 +78,7 @@ export function LookRow({
           tone="muted"
         >{`In the demo patch you see: ${lookWords[lookOn(DEMO_SEED, flower, growing, trueOutcome(state, DEMO_SEED, flower, growing, place.zone), due.day)]}.`}</Txt>
       ) : null}
-      <SizeAsk us={prefs.units === 'us'} sizeMm={sizeMm} onSize={setSizeMm} />
+      {sizing ? <SizeTiles us={prefs.units === 'us'} sizeMm={sizeMm} onSize={setSizeMm} /> : null}
       <Tiles question="It is" hideQuestion>
         {LOOK_RESULTS.map((result) => (
           <Tile
@@ -89,6 +90,13 @@ export function LookRow({
             minWidth={74}
           />
         ))}
+        <Tile
+          title="size …"
+          label={`${plantName(growing)}, ${flowerPlace(flower)}: say its size first`}
+          chosen={sizing}
+          onPress={() => setSizing(!sizing)}
+          minWidth={74}
+        />
         {due.verdict ? (
           <Tile
             title="harvested"

@@ -35,7 +35,7 @@ interface SizeProps {
 }
 
 /** About how big: as big as something known, or by the tape. `null`: not said. */
-function SizeTiles({ us, sizeMm, onSize }: SizeProps) {
+export function SizeTiles({ us, sizeMm, onSize }: SizeProps) {
   const colours = useColours();
   const [tape, setTape] = useState(false);
   const [typed, setTyped] = useState('');

@@ -1,21 +1,43 @@
+import { benchAgainstR } from './againstR';
 import { benchBrowser } from './browser';
 import { benchCore } from './core';
+import { benchCoverage } from './coverage';
 import { benchReading } from './reading';
 import { benchRounds } from './rounds';
 import { benchSeasons } from './season';
 
 /** Sizes that tell something, and the smallest at which all of it still runs (`--smallest`: the test run calls that). */
-const FULL = { events: [2_000, 20_000, 200_000], mornings: 1000, forecasts: 2000, seasons: 150, repeats: 5 };
-const SMALLEST = { events: [6_000], mornings: 2, forecasts: 5, seasons: 1, repeats: 1 };
+const FULL = {
+  events: [2_000, 20_000, 200_000],
+  mornings: 1000,
+  forecasts: 2000,
+  seasons: 150,
+  repeats: 5,
+  fruits: 100_000,
+  covered: 2000,
+};
+const SMALLEST = {
+  events: [6_000],
+  mornings: 2,
+  forecasts: 5,
+  seasons: 1,
+  repeats: 1,
+  fruits: 200,
+  covered: 5,
+};
 
 async function main(): Promise<void> {
-  const { events, mornings, forecasts, seasons, repeats } = process.argv.includes('--smallest')
+  const { events, mornings, forecasts, seasons, repeats, fruits, covered } = process.argv.includes(
+    '--smallest',
+  )
     ? SMALLEST
     : FULL;
   benchCore(events);
   benchReading(forecasts, events);
   benchRounds(mornings);
   benchSeasons(seasons);
+  benchCoverage(covered);
+  benchAgainstR(fruits);
   await benchBrowser(events, repeats);
 }
 

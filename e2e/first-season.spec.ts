@@ -49,7 +49,7 @@ test('from the first start to the first fruit verdict, with one reload on the wa
     await page.getByRole('button', { name: /: growing$/ }).click();
     await expect(page.getByRole('heading', { name: 'All looked at' })).toBeVisible();
     await page.getByRole('link', { name: 'Fruit' }).click();
-    await expect(page.getByRole('listitem', { name: /^Harbour Lantern: 1 of 1 set/ })).toBeVisible();
+    await expect(page.getByRole('button', { name: /^Harbour Lantern: 1 of 1 set/ })).toBeVisible();
     await page.getByRole('link', { name: /Harbour Lantern 1.*: set/ }).click();
     await expect(page.getByText(/Pollinated from Harbour Lantern 2 \(2 males\)/)).toBeVisible();
   });

@@ -61,7 +61,7 @@ test('a fortnight of courgettes under a net: noted in the evening, worked in the
     await page.getByRole('button', { name: /^Low Lantern 2, .*: gone$/ }).click();
     await page.getByRole('button', { name: /not pollinated/ }).click();
     await page.goto('/fruit');
-    await expect(page.getByRole('listitem', { name: /^Low Lantern: 1 of 2 set/ })).toBeVisible();
+    await expect(page.getByRole('button', { name: /^Low Lantern: 1 of 2 set/ })).toBeVisible();
     // Kitchen fruit gets no mark.
     await page.goto('/looks');
     await expect(page.getByText(/no mark yet/)).toHaveCount(0);
@@ -98,7 +98,7 @@ test('a tray of tomatoes: counted flowers are asked about on their day, and come
   await page.getByRole('button', { name: 'Keep the count' }).click();
   await expect(page.getByRole('heading', { name: 'All looked at' })).toBeVisible();
   await page.goto('/fruit');
-  await expect(page.getByRole('listitem', { name: /^Quay Cherry: 14 of 20 set/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Quay Cherry: 14 of 20 set/ })).toBeVisible();
 });
 
 test('strawberries in the open in January: nothing to do, and why; indoors there is', async ({ page }) => {

@@ -17,6 +17,7 @@ const SCREENS = [
   '/trusses',
   '/kitchen',
   '/goals',
+  '/week',
   '/weather',
   '/card',
   '/key',

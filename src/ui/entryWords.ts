@@ -18,6 +18,7 @@ const TELLING: readonly LedgerEvent['kind'][] = [
   'patchBegun',
   'plantAdded',
   'pollinated',
+  'leftOpen',
   'lost',
   'harvested',
   'flowerShut',

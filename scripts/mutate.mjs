@@ -10,6 +10,41 @@ ensurePackages();
 const STORE = ['src/data/store'];
 const MUTANTS = [
   {
+    rule: 'a flower that nobody looked at is missing, and no drop',
+    file: 'core/fruitset/followed.ts',
+    from: 'return until > 0 ?',
+    to: 'return until >= 0 ?',
+    tests: ['core/fruitset/followed'],
+  },
+  {
+    rule: 'flowers of one plant go together in every interval',
+    file: 'core/fruitset/clustered.ts',
+    from: 'variance / alone : 1',
+    to: '1 : 1',
+    tests: ['core/fruitset/clustered'],
+  },
+  {
+    rule: 'of more groups each pair has to be surer',
+    file: 'core/fruitset/compare.ts',
+    from: '(groups * (groups - 1)) / 2',
+    to: '1',
+    tests: ['core/fruitset/clustered'],
+  },
+  {
+    rule: 'one that set hangs until today',
+    file: 'core/fruitset/followed.ts',
+    from: 'set === null ? looked',
+    to: 'set !== null ? looked',
+    tests: ['core/fruitset/followed'],
+  },
+  {
+    rule: 'south of the equator a season runs over New Year',
+    file: 'core/study/cases.ts',
+    from: 'latitude < 0 &&',
+    to: 'false &&',
+    tests: ['core/study'],
+  },
+  {
     rule: 'merging gives the same log in any order',
     file: 'core/ledger/merge.ts',
     from: 'return canonicalText(a) <= canonicalText(b) ? a : b;',

@@ -32,6 +32,9 @@ export function BeesSheet({ onClose }: { onClose: () => void }) {
         </Tiles>
       ) : null}
       <Txt>Stand where you see some ten open flowers. Tap each time an insect goes into one.</Txt>
+      <Txt size="label" tone="muted">
+        Allergic to stings: keep an arm’s length off, with your kit on you, or let somebody else count.
+      </Txt>
       {gone === 0 && !running ? (
         <Button title="Start the minute" look="main" disabled={stand === undefined} onPress={start} />
       ) : running ? (

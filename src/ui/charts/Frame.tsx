@@ -33,31 +33,37 @@ export function ShareFrame({
       ))}
       {children}
       {[0, 0.5, 1].map((share) => (
-        <SvgText
+        <AxisText
           key={share}
           x={FRAME.left - 6}
           y={y(share) + 5}
-          fontSize={14}
-          textAnchor="end"
-          fill={colours.muted}
-          fontFamily={FONT}
-        >
-          {share === 1 ? '100 %' : String(share * 100)}
-        </SvgText>
+          anchor="end"
+          text={share === 1 ? '100 %' : String(share * 100)}
+        />
       ))}
       {ticks.map(({ x, text }) => (
-        <SvgText
-          key={text}
-          x={x}
-          y={height - 6}
-          fontSize={14}
-          textAnchor="middle"
-          fill={colours.muted}
-          fontFamily={FONT}
-        >
-          {text}
-        </SvgText>
+        <AxisText key={text} x={x} y={height - 6} anchor="middle" text={text} />
       ))}
     </Svg>
+  );
+}
+
+/** A word at an axis. */
+export function AxisText({
+  x,
+  y,
+  anchor,
+  text,
+}: {
+  x: number;
+  y: number;
+  anchor: 'middle' | 'end';
+  text: string;
+}) {
+  const colours = useColours();
+  return (
+    <SvgText x={x} y={y} fontSize={14} textAnchor={anchor} fill={colours.muted} fontFamily={FONT}>
+      {text}
+    </SvgText>
   );
 }

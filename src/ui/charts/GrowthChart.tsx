@@ -1,7 +1,8 @@
 import { View } from 'react-native';
-import Svg, { Circle, Line, Path, Text as SvgText } from 'react-native-svg';
+import Svg, { Circle, Line, Path } from 'react-native-svg';
 import type { MeasuredSize, UsualSize } from '@core/fruitset';
-import { FONT, Txt, useColours } from '../theme';
+import { Txt, useColours } from '../theme';
+import { AxisText } from './Frame';
 import { growthShapes } from './growthGeometry';
 import { useWidth } from './useWidth';
 
@@ -41,30 +42,16 @@ export function GrowthChart({
             <Circle key={`${x}/${y}`} cx={x} cy={y} r={5} fill={colours.pollen} stroke={colours.ink} />
           ))}
           {shapes.sizes.map(({ y, mm }) => (
-            <SvgText
+            <AxisText
               key={mm}
               x={38}
               y={y + 5}
-              fontSize={14}
-              textAnchor="end"
-              fill={colours.muted}
-              fontFamily={FONT}
-            >
-              {us ? Math.round((mm / MM_PER_INCH) * 10) / 10 : mm}
-            </SvgText>
+              anchor="end"
+              text={String(us ? Math.round((mm / MM_PER_INCH) * 10) / 10 : mm)}
+            />
           ))}
           {shapes.days.map(({ x, day }) => (
-            <SvgText
-              key={day}
-              x={x}
-              y={HEIGHT - 4}
-              fontSize={14}
-              textAnchor="middle"
-              fill={colours.muted}
-              fontFamily={FONT}
-            >
-              {day}
-            </SvgText>
+            <AxisText key={day} x={x} y={HEIGHT - 4} anchor="middle" text={String(day)} />
           ))}
         </Svg>
       </View>

@@ -4,17 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { kaplanMeier, logisticRegression, logRank, type Followed } from '../core/fruitset';
 import { seededRandom } from '../core/random';
-
-/** The best of so many runs, ms. */
-function best(runs: number, work: () => void): number {
-  let least = Infinity;
-  for (let i = 0; i < runs; i++) {
-    const from = performance.now();
-    work();
-    least = Math.min(least, performance.now() - from);
-  }
-  return least;
-}
+import { bestOf } from './core';
 
 const R_SCRIPT = (runs: number) => `
 d <- read.csv('fruits.csv'); library(survival)
@@ -38,9 +28,9 @@ export function benchAgainstR(fruits: number, runs = 3): void {
   const groups = Array.from({ length: 10 }, (_, g) => rows.filter(({ group }) => group === g) as Followed[]);
   const trials = rows.map(({ event, covariates }) => ({ successes: Number(event), trials: 1, covariates }));
   const ours = [
-    best(runs, () => kaplanMeier(rows, { confidence: 0.95 })),
-    best(runs, () => logRank(groups)),
-    best(runs, () => logisticRegression(trials)),
+    bestOf(runs, () => kaplanMeier(rows, { confidence: 0.95 })),
+    bestOf(runs, () => logRank(groups)),
+    bestOf(runs, () => logisticRegression(trials)),
   ];
   const theirs = timesOfR(
     [

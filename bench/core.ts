@@ -6,7 +6,8 @@ import { looksDue, nextRounds } from '../core/rounds';
 import { shuffled } from '../core/testing';
 import { makeLog } from './makeLog';
 
-function bestOf(times: number, work: () => void): number {
+/** The best of so many runs, ms. */
+export function bestOf(times: number, work: () => void): number {
   let best = Infinity;
   for (let i = 0; i < times; i++) {
     const start = performance.now();

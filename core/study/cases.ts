@@ -27,7 +27,7 @@ export interface Case {
   /** With a verdict: of so many flowers so many set. */
   readonly judged: number;
   readonly set: number;
-  /** Minutes from sunrise to the work. */
+  /** Minutes from sunrise to the work; a flower left to the insects has no hour. */
   readonly minutes: number | null;
   readonly maxC: number | null;
   readonly dewPointC: number | null;
@@ -71,7 +71,7 @@ export const allCases = remembered(
           judged: judged?.n ?? 0,
           set: judged?.k ?? 0,
           minutes:
-            trial.at === null || trial.kind === 'group'
+            trial.at === null || trial.kind === 'group' || trial.how === 'insects'
               ? null
               : minutesAfterSunrise(trial, sunriseOn(trial.on)),
           maxC: weather?.maxC ?? null,

@@ -91,6 +91,7 @@ test('flowers left to insects stand beside those worked, and never in the share 
     ['insects', 10, 30],
   ]);
   expect(hands.pairs[0] && handsAnswer(hands.pairs[0])).toBe('keep');
+  expect(ask({ grouping: 'hour' }).shares.reduce((sum, { judged }) => sum + judged, 0)).toBe(30);
   expect(ask({ choice: { ...ALL, how: 'hand' } }).overview).toMatchObject({ worked: 30, set: 27 });
 });
 

@@ -105,6 +105,7 @@ function scenariosOf(flower: ExpectedFlower): readonly Forecast[] {
 /**
  * How many of the flowers open on each date: exact Poisson-binomial of independent flowers; with scenarios, the
  * even mixture of the exact distributions of each, which keeps flowers of one season together.
+ * @example openingsExpected([]) // []
  */
 export function openingsExpected(flowers: readonly ExpectedFlower[]): DayExpected[] {
   // Buds counted together are one and the same: thirty males are a binomial of thirty, not thirty flowers.

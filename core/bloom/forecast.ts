@@ -52,6 +52,7 @@ export interface BudSeen {
 /**
  * What the catalogue expects: chances of opening 0, 1, 2 ... days after being seen. The stage's usual days share 80 %,
  * a little comes early, more comes late [M: buds are held up by cold more often than they hurry].
+ * @example openingPrior('squash-maxima', 'coloured') // [0.05, 0.8, 0.11, 0.04, 0, 0, 0, 0, 0, 0, 0]
  */
 export function openingPrior(crop: CropId, stage: Stage, sex?: Sex): number[] {
   const [least, most] = stagesOf(cropOf(crop), sex)[stage].opensInDays.value;
@@ -190,6 +191,7 @@ export function onCalendar(chances: readonly number[], { dates, share }: Calenda
  * When a bud seen at a stage will open: a distribution over dates (for a spent flower, when it was open). Starts from
  * the catalogue, a Dirichlet prior worth `CATALOGUE_STRENGTH` buds, and learns from the grower's records of the crop
  * and, more closely, of the variety; known temperatures stretch or shorten it (`warmth.ts`). Throws `date`.
+ * @example forecastOpening({ crop: 'squash-maxima', stage: 'coloured', seenOn: '2026-07-05' })[0] // { date: '2026-07-05', probability: 0.05 }
  */
 export function forecastOpening(bud: BudSeen): DayChance[] {
   checkDate(bud.seenOn);
@@ -215,7 +217,10 @@ function checkDate(date: LocalDate): void {
     throw new TrowelError('date', `"${date}" is not a day (YYYY-MM-DD).`, { field: 'seenOn' });
 }
 
-/** The forecast once it is known that the bud was still shut on `date`; as it was where that leaves nothing. */
+/**
+ * The forecast once it is known that the bud was still shut on `date`; as it was where that leaves nothing.
+ * @example stillShutOn([{ date: '2026-07-15', probability: 0.75 }, { date: '2026-07-16', probability: 0.25 }], '2026-07-15') // [{ date: '2026-07-16', probability: 1 }]
+ */
 export function stillShutOn(forecast: Forecast, date: LocalDate): Forecast {
   const later = forecast.filter((each) => each.date > date);
   const sum = later.reduce((total, { probability }) => total + probability, 0);

@@ -26,6 +26,7 @@ export interface GardenDay {
 /**
  * A garden day at a place. Where the sun doesn't cross the horizon its day is reckoned eight hours either side of solar noon [M],
  * as flowers under the midnight sun still keep a day.
+ * @example new Date(gardenDay(place, '2026-07-06').sunrise).toISOString() // '2026-07-06T03:17:07.486Z'
  */
 export function gardenDay(place: Coordinates & { readonly zone: string }, date: LocalDate): GardenDay {
   const today = sunTimes(place, date);
@@ -57,7 +58,10 @@ export interface OpenWindow {
   readonly closes: number;
 }
 
-/** When a crop's flowers of that day are open: dawn crops from sunrise till about solar noon, dusk crops through the night. */
+/**
+ * When a crop's flowers of that day are open: dawn crops from sunrise till about solar noon, dusk crops through the night.
+ * @example new Date(openWindow(crop, gardenDay(place, '2026-07-06')).closes).toISOString() // '2026-07-06T08:06:24.914Z'
+ */
 export function openWindow(crop: Crop, day: GardenDay): OpenWindow {
   const { clock } = crop;
   if (clock.round === 'dusk') {

@@ -17,7 +17,10 @@ export function windowNow(
   return now < opens ? 'before' : now < closes ? 'open' : 'over';
 }
 
-/** Those of what grows here that keep hours: vines, and corn that is pollinated by hand; fruit by brush has all day. */
+/**
+ * Those of what grows here that keep hours: vines, and corn that is pollinated by hand; fruit by brush has all day.
+ * @example keepingHours([mother]).length // 1
+ */
 export function keepingHours(order: readonly Growing[]): readonly Growing[] {
   return order.filter(
     ({ crop, stand }) => crop.family === 'cucurbit' || (crop.family === 'corn' && stand.reason !== 'fruit'),

@@ -3,7 +3,10 @@ import type { Growing } from '../patch';
 import type { LocalDate } from '../time';
 import { dueOn } from './dueOn';
 
-/** Males of a plant that were shut to open on `date`. */
+/**
+ * Males of a plant that were shut to open on `date`.
+ * @example shutMales(state, mother, '2026-07-06', zone).length // 0
+ */
 export function shutMales(state: State, { plant, crop }: Growing, date: LocalDate, zone: string): Flower[] {
   const males: Flower[] = [];
   for (const id of state.flowersOf.get(plant.id) ?? []) {

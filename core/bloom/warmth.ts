@@ -29,6 +29,7 @@ const growthByDate = remembered(
 
 /**
  * Reference days of growth gone by `0, 1, ... days` days after the evening of `seenOn`; a day not known counts as one.
+ * @example growthAfter('2026-07-05', 2) // [0, 1, 2]
  */
 export function growthAfter(
   seenOn: LocalDate,

@@ -41,7 +41,10 @@ const FLYING_C = { honeybees: 12, bumblebees: 8, 'squash-bees': 12 } as const;
 const BEFORE_LIGHT_MIN = 30;
 type Insects = keyof typeof FLYING_C;
 
-/** Minutes by which the day's weather moves opening and closing. */
+/**
+ * Minutes by which the day's weather moves opening and closing.
+ * @example weatherShift(crop, null) // { opensMin: 0, closesMin: 0 }
+ */
 export function weatherShift(
   crop: Crop,
   weather: WeatherDay | null,
@@ -182,7 +185,10 @@ function shiftsFrom(
   );
 }
 
-/** The morning of a date: sunrise, windows and insects as sun, weather and the grower's own notes have them. */
+/**
+ * The morning of a date: sunrise, windows and insects as sun, weather and the grower's own notes have them.
+ * @example new Date(bloomDayOf(state, place, '2026-07-06').window(crop).closes).toISOString() // '2026-07-06T08:06:24.914Z'
+ */
 export function bloomDayOf(
   state: State,
   place: Place,

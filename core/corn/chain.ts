@@ -38,7 +38,10 @@ export function cornChain(state: State, stand: string): CornChain {
 /** A father that served already costs as much as a near relation [M]; so does the pair turned round. */
 const USED = 0.25;
 
-/** How ill a father suits a mother in the chain, 0 = a new link: as `kinship` of the matching has it. */
+/**
+ * How ill a father suits a mother in the chain, 0 = a new link: as `kinship` of the matching has it.
+ * @example chainCost({ plants: [], mothers: new Map(), fathers: new Map([['b', 1]]), pairs: new Set() }, 'a', 'b') // 0.25
+ */
 export function chainCost(chain: CornChain, mother: string, father: string): number {
   const used = Math.min(2, chain.fathers.get(father as PlantId) ?? 0) * USED;
   return used + (chain.pairs.has(`${father}/${mother}`) ? USED : 0);

@@ -46,7 +46,10 @@ export function stageAdvice(
   return cucurbitAdvice(crop, sex, stage, reason, part, covers);
 }
 
-/** What the way a variety flowers changes, or `null`: said beside the advice for the stage. */
+/**
+ * What the way a variety flowers changes, or `null`: said beside the advice for the stage.
+ * @example systemAdvice('perfect', 'perfect', 'fruit') // null
+ */
 export function systemAdvice(
   system: SexSystem,
   sex: Sex,
@@ -81,6 +84,7 @@ const SEVERAL: ReadonlySet<string> = new Set(['melon', 'cucumber']);
 
 /**
  * How many females are worked for one that sets, said before the work; `null` where most set.
+ * @example severalForOne(cropOf('squash-maxima')) // null
  */
 export function severalForOne(crop: Crop): string | null {
   if (!SEVERAL.has(crop.id)) return null;

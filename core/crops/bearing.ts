@@ -42,7 +42,10 @@ export function bearing(crop: Crop, daysPlanted: number): number {
   return Math.min(1, Math.max(0, (daysPlanted - first + 1) / (all - first + 1)));
 }
 
-/** Females (or perfect flowers, or ears) that a plant opens on a day so long after planting: the middle of the range in season. */
+/**
+ * Females (or perfect flowers, or ears) that a plant opens on a day so long after planting: the middle of the range in season.
+ * @example flowersADay(cropOf('squash-maxima'), 60) // 0.2
+ */
 export function flowersADay(crop: Crop, daysPlanted: number): number {
   return middleOf(crop.femalesADay.value) * bearing(crop, daysPlanted);
 }

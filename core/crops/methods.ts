@@ -1,11 +1,17 @@
 import type { Crop, Reason, Tool } from './types';
 
-/** Whether its anthers are joined in a cone that sheds inwards and can be pulled off whole: tomato and potato. */
+/**
+ * Whether its anthers are joined in a cone that sheds inwards and can be pulled off whole: tomato and potato.
+ * @example hasCone(cropOf('tomato')) // true
+ */
 export function hasCone(crop: Crop): boolean {
   return crop.id === 'tomato' || crop.id === 'potato';
 }
 
-/** Whether its flowers stand in trusses that can be counted: not peppers' and aubergines', which stand alone or in twos. */
+/**
+ * Whether its flowers stand in trusses that can be counted: not peppers' and aubergines', which stand alone or in twos.
+ * @example hasTrusses(cropOf('tomato')) // true
+ */
 export function hasTrusses(crop: Crop): boolean {
   return hasCone(crop) || crop.family === 'strawberry';
 }

@@ -42,7 +42,10 @@ export function daysToEatOf(crop: Crop, { picked }: VarietyTraits): Fact<Range> 
     : (crop.daysToEat ?? crop.daysToEatYoung);
 }
 
-/** Whether anything of the crop is eaten: of potatoes grown for seed nothing is, the berries are poisonous. */
+/**
+ * Whether anything of the crop is eaten: of potatoes grown for seed nothing is, the berries are poisonous.
+ * @example isEdible(cropOf('potato')) // false
+ */
 export function isEdible(crop: Crop): boolean {
   return crop.family === 'quiet' || crop.daysToEat !== null || crop.daysToEatYoung !== null;
 }

@@ -38,6 +38,7 @@ interface Counted {
  * Counted flowers that a look tells something of, stand by stand (or of one plant alone): those whose verdict day has come and that no
  * count has taken in yet, and, apart from them, those on an earlier look day of the crop. Flowers so old that the fruit must be gone
  * are asked about no more.
+ * @example countsDue(state, zone, '2026-07-13') // []
  */
 export function countsDue(
   state: State,

@@ -34,7 +34,10 @@ export interface FateFacts {
   readonly picked: { readonly at: string; readonly day: number } | null;
 }
 
-/** Whether a fruit hung on its plant at an instant: plainly set by then, and neither lost nor picked yet. */
+/**
+ * Whether a fruit hung on its plant at an instant: plainly set by then, and neither lost nor picked yet.
+ * @example hungAt(trials[0].facts, '2026-07-13T04:00:00.000Z') // true
+ */
 export function hungAt({ set, failed, picked }: FateFacts, at: string): boolean {
   return set !== null && set.at <= at && !(failed && failed.at <= at) && !(picked && picked.at <= at);
 }

@@ -45,6 +45,7 @@ export interface FollowedFruit {
  * How a trial is followed; `null` for one that nobody looked at, which is missing and no drop, and for groups, which have no days.
  * Without a verdict a fruit counts for as long as it was last seen. One that set is looked at no more: it hangs until today, or is
  * ripe, as its loss would have been written down. To stop at its last look would leave only the doubtful ones under watch.
+ * @example followedFruit(state, trials[0], zone, '2026-07-13').by // 7
  */
 export function followedFruit(
   state: State,
@@ -83,7 +84,10 @@ export interface DropCurve {
   readonly earliest: readonly SurvivalStep[];
 }
 
-/** Shares still hanging by the day, with 95 % log-log bounds; harvest and the end of a plant end the following. */
+/**
+ * Shares still hanging by the day, with 95 % log-log bounds; harvest and the end of a plant end the following.
+ * @example dropCurve([{ after: 3, by: 5, end: 'pollen' }, { after: 9, by: 9, end: null }]).latest[0].survival // 0.5
+ */
 export function dropCurve(fruits: readonly FollowedFruit[]): DropCurve {
   const at = (which: 'after' | 'by') =>
     fruits.map(({ after, by, end }): Followed => {
@@ -110,7 +114,10 @@ export interface FateOnDay {
   readonly byEnd: Readonly<Partial<Record<FruitEnd, number>>>;
 }
 
-/** The shares at every day on which an end was seen, from day 0 on (cumulative incidence: what is not followed to its end drops out). */
+/**
+ * The shares at every day on which an end was seen, from day 0 on (cumulative incidence: what is not followed to its end drops out).
+ * @example fatesByDay([{ after: 3, by: 5, end: 'pollen' }, { after: 9, by: 9, end: null }])[1].remaining // 0.5
+ */
 export function fatesByDay(fruits: readonly FollowedFruit[]): FateOnDay[] {
   const { steps } = cumulativeIncidence(fruits.map(({ by, end }) => ({ time: fromDay0(by), cause: end })));
   return [
@@ -127,7 +134,10 @@ export function fatesByDay(fruits: readonly FollowedFruit[]): FateOnDay[] {
   ];
 }
 
-/** How many are still followed at each of some days: what a curve rests on there. */
+/**
+ * How many are still followed at each of some days: what a curve rests on there.
+ * @example atRiskOn([{ after: 3, by: 5, end: 'pollen' }, { after: 9, by: 9, end: null }], [0, 7]) // [2, 1]
+ */
 export function atRiskOn(fruits: readonly FollowedFruit[], days: readonly number[]): number[] {
   return days.map((day) => fruits.filter(({ by }) => fromDay0(by) >= day).length);
 }

@@ -5,7 +5,10 @@ import { growing, type Growing } from '../patch';
 import { localDateOf, type LocalDate } from '../time';
 import type { Trial } from './trials';
 
-/** The trials that are no single flowers. */
+/**
+ * The trials that are no single flowers.
+ * @example groupTrials(state, zone) // []
+ */
 export function groupTrials(state: State, zone: string): Trial[] {
   return [
     ...[...state.plants.values()].flatMap((plant) => talliesOf(state, plant, zone)),

@@ -20,7 +20,10 @@ export interface MeasuredSize {
   readonly sizeMm: number;
 }
 
-/** The sizes written down of a fruit, by days after its pollination. */
+/**
+ * The sizes written down of a fruit, by days after its pollination.
+ * @example sizesOf(female, zone) // []
+ */
 export function sizesOf(flower: Flower, zone: string): MeasuredSize[] {
   const day0 = workedOn(flower, zone);
   if (day0 === null) return [];

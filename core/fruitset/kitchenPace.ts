@@ -58,7 +58,10 @@ export interface KitchenPace {
   readonly from: number;
 }
 
-/** Seconds a flower by a tool: the grower's own pace, drawn towards the catalogue's while there is little of it. */
+/**
+ * Seconds a flower by a tool: the grower's own pace, drawn towards the catalogue's while there is little of it.
+ * @example kitchenPace(state, 'tomato', 'vibration') // { seconds: 4, from: 0 }
+ */
 export function kitchenPace(state: State, crop: CropId, tool: Tool): KitchenPace {
   const own = (pacesOf(state).get(`${crop}/${tool}`) ?? []).slice(-MOST);
   const usual = kitchenSeconds(tool);

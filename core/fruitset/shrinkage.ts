@@ -25,6 +25,7 @@ export interface ShrunkenRates {
  * empirical Bayes with a beta-binomial. moments: Kleinman 1973 with weights n. likelihood: the maximum of the
  * beta-binomial likelihood. Without more spread than chance makes, every rate is the mean. Throws `groups` when
  * there is no trial, `k` or `n` when they are no counts.
+ * @example shrunkenRates([{ id: 'a', k: 9, n: 10 }, { id: 'b', k: 2, n: 10 }], { method: 'moments' }).rates.map(({ rate }) => rate) // [0.900, 0.200]
  */
 export function shrunkenRates(
   groups: readonly Counted[],

@@ -57,6 +57,7 @@ function eventTimes(list: readonly Followed[]): AtTime[] {
  * The Kaplan-Meier curve, with Greenwood's standard error and log-log bounds (Kaplan & Meier 1958; R: `survfit` with
  * `conf.type = "log-log"`). Steps at the times of events; `median` is the first time with half or less left, `null` before.
  * Throws `time` or `confidence` out of range.
+ * @example kaplanMeier([{ time: 4, event: true }, { time: 7, event: false }, { time: 9, event: true }], { confidence: 0.95 }).steps.map(({ survival }) => survival) // [0.667, 0]
  */
 export function kaplanMeier(
   followed: readonly Followed[],
@@ -99,6 +100,7 @@ export interface LogRank {
 /**
  * The log-rank test (Mantel 1966; R: `survdiff`): whether groups drop alike. Without an event, or with one group, nothing is told:
  * chi-square 0, p 1. Throws `time` out of range.
+ * @example logRank([[{ time: 1, event: true }, { time: 2, event: true }], [{ time: 3, event: true }, { time: 4, event: true }]]).chiSquare // 2.882
  */
 export function logRank(groups: readonly (readonly Followed[])[]): LogRank {
   for (const group of groups) checkTimes('logRank', group);
@@ -173,6 +175,7 @@ export interface IncidenceStep {
 /**
  * Cumulative incidence of ends that exclude each other (Aalen & Johansen 1978), with standard errors by the infinitesimal jackknife
  * (R: `survfit` of a multi-state response). Steps at the times at which something happened. Throws `time` out of range.
+ * @example cumulativeIncidence([{ time: 4, cause: 'rot' }, { time: 6, cause: null }]).steps[0].byCause.rot.incidence // 0.5
  */
 export function cumulativeIncidence(followed: readonly FollowedToEnd[]): { readonly steps: IncidenceStep[] } {
   checkTimes('cumulativeIncidence', followed);

@@ -144,7 +144,10 @@ export function outcomeDays({ facts }: Trial): { readonly after: number; readonl
   return told ? { after: told.after, by: told.day } : null;
 }
 
-/** When the looks that a trial without a verdict was owed are over, in days after its pollination. */
+/**
+ * When the looks that a trial without a verdict was owed are over, in days after its pollination.
+ * @example verdictOver(crop) // 15
+ */
 export function verdictOver(crop: Crop): number {
   return lastLookDay(crop) + GRACE_DAYS;
 }
@@ -172,7 +175,10 @@ export function weatherOf(state: State, { on }: Trial): NotedDay | null {
   return mainPatch(state)?.weather[on] ?? null;
 }
 
-/** Fruits that stood on the plant when a flower was worked: set by then, and neither lost nor picked. */
+/**
+ * Fruits that stood on the plant when a flower was worked: set by then, and neither lost nor picked.
+ * @example fruitsBefore(state, trials[0], zone) // 0
+ */
 export function fruitsBefore(state: State, trial: Trial, zone: string): number | null {
   const { at, plant } = trial;
   const found = plant === null || at === null ? null : growing(state, plant);

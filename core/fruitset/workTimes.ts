@@ -40,7 +40,10 @@ export function workTime(state: State, crop: Crop, tool: Tool = lastTool(state, 
     : { minutes: drawn(usual, ofTool), from: ofTool.length };
 }
 
-/** The tool of a crop's latest pollination; the catalogue's first before any. */
+/**
+ * The tool of a crop's latest pollination; the catalogue's first before any.
+ * @example lastTool(state, crop) // 'male-flower'
+ */
 export function lastTool(state: State, crop: Crop): Tool {
   return saidTool(state, crop) ?? crop.tools[0] ?? 'male-flower';
 }

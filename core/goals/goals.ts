@@ -64,7 +64,10 @@ export const NO_GOAL: Goal = {
   bent: {},
 };
 
-/** The sum of one stand's goal; `null` without a goal that asks for anything. `perMorning` as the outlook has it. */
+/**
+ * The sum of one stand's goal; `null` without a goal that asks for anything. `perMorning` as the outlook has it.
+ * @example goalSum(state, place, stand, '2026-07-13') // null
+ */
 export function goalSum(
   state: State,
   place: Place,

@@ -20,7 +20,10 @@ export function malesFor(state: State, crop: Crop, goal: Goal | null): SumNumber
 /** Spare males for each variety [M]. */
 export const SPARE_MALES = 1;
 
-/** How many females one male may serve, as the patch works; a tassel bag is poured over one ear. */
+/**
+ * How many females one male may serve, as the patch works; a tassel bag is poured over one ear.
+ * @example femalesPerMale(state, crop) // 1
+ */
 export function femalesPerMale(state: State, crop: Crop): number {
   if (crop.family === 'corn') return 1;
   return Math.max(1, Math.floor(Number(mainPatch(state)?.schools.sharing ?? 1)));

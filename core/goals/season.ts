@@ -147,7 +147,10 @@ export interface TooLate {
   readonly until: LocalDate;
 }
 
-/** Whether seed of this flower can't ripen in time by a day that somebody said; `null`: it can, or nobody knows. */
+/**
+ * Whether seed of this flower can't ripen in time by a day that somebody said; `null`: it can, or nobody knows.
+ * @example tooLateForSeed(state, place, female, stand, '2026-07-13') // null
+ */
 export function tooLateForSeed(
   state: State,
   place: Place,

@@ -30,7 +30,10 @@ function predictive(lengths: readonly number[], value: number): number {
   return studentDensity((value - mean) / scale, n - 1) / scale;
 }
 
-/** Compares a measured ovary with the lengths recorded on the same variety. */
+/**
+ * Compares a measured ovary with the lengths recorded on the same variety.
+ * @example readOvary(30, []).odds // null
+ */
 export function readOvary(ovaryMm: number, known: readonly Measured[]): OvaryReading {
   const opened = known.filter(({ openedNextDay }) => openedNextDay).map((each) => each.ovaryMm);
   const later = known.filter(({ openedNextDay }) => !openedNextDay).map((each) => each.ovaryMm);

@@ -101,7 +101,10 @@ export function mayFlower(
   );
 }
 
-/** Minutes for a kitchen round: what is expected (a vine's noted females, else the usual number a day) by the grower's own pace. */
+/**
+ * Minutes for a kitchen round: what is expected (a vine's noted females, else the usual number a day) by the grower's own pace.
+ * @example kitchenMinutes([]) // 0
+ */
 export function kitchenMinutes(plants: readonly KitchenPlant[]): number {
   const minutes = plants.reduce((sum, { growing: { crop }, pace, expected, females, today }) => {
     const due = females.filter(({ how }) => how === 'due' || how === 'perhaps').length;

@@ -38,7 +38,10 @@ export function opensOn(flower: Flower, { crop }: Pick<Growing, 'crop'>, zone: s
   return last.stage === 'green' ? addDays(date, GREEN_DAYS) : null;
 }
 
-/** The females of one plant that are worked on `date` as they open, in the order of their nodes. */
+/**
+ * The females of one plant that are worked on `date` as they open, in the order of their nodes.
+ * @example openFemales(state, mother, zone, '2026-07-06').length // 0
+ */
 export function openFemales(state: State, each: Growing, zone: string, date: LocalDate): OpenFemale[] {
   if (each.crop.family !== 'cucurbit') return [];
   const free = !coversFor(state, each, date).needed;

@@ -163,7 +163,10 @@ export function isKnown(event: AnyEvent): event is LedgerEvent {
   return Object.hasOwn(SUBJECT_FIELD, event.kind);
 }
 
-/** Whose event it is, or `null` for an unknown kind. */
+/**
+ * Whose event it is, or `null` for an unknown kind.
+ * @example subjectOf({ kind: 'lost', flower: 'flower:1' }) // 'flower:1'
+ */
 export function subjectOf(event: AnyEvent): SubjectId | null {
   if (!isKnown(event)) return null;
   return (event as unknown as Record<string, string>)[SUBJECT_FIELD[event.kind]] ?? null;

@@ -27,6 +27,7 @@ export function sexCount(state: State, { plant }: Growing): SexCount {
 /**
  * Females (or perfect flowers, or ears) that a plant usually opens on a date: by its age, unless it has been seen in flower or nobody
  * said when it was planted.
+ * @example openingOn(state, mother, '2026-07-06') // 0.2
  */
 export function openingOn(state: State, { plant, crop }: Growing, date: LocalDate): number {
   const known = plant.plantedOn === null || plant.tallies.length > 0 || flowersOn(state, plant.id).length > 0;

@@ -45,7 +45,10 @@ export function plantName({ variety, plant }: Pick<Growing, 'variety' | 'plant'>
   return `${variety.name} ${plant.label}`;
 }
 
-/** Whose pollen a stand's flowers get: the father's variety where a cross is asked for, else their own. */
+/**
+ * Whose pollen a stand's flowers get: the father's variety where a cross is asked for, else their own.
+ * @example fatherVarietyOf(mother) === mother.variety.id // true
+ */
 export function fatherVarietyOf({ stand, variety }: Pick<Growing, 'stand' | 'variety'>): VarietyId {
   return (stand.reason === 'cross' ? stand.goal?.fatherVariety : null) ?? variety.id;
 }
@@ -78,7 +81,10 @@ const plantsByStand = remembered(
   },
 );
 
-/** Whether any flower of a crop is on record. */
+/**
+ * Whether any flower of a crop is on record.
+ * @example hasFlowersOf(state, crop) // true
+ */
 export function hasFlowersOf(state: State, crop: Crop): boolean {
   for (const plant of state.flowersOf.keys()) if (growing(state, plant)?.crop === crop) return true;
   return false;

@@ -11,7 +11,10 @@ const SAME_ROW_M = 0.4;
 /** A bed’s size in metres where nobody measured it. */
 export const DEFAULT_BED = { lengthM: 8, widthM: 1.5 } as const;
 
-/** Where a new bed goes when nobody has measured: below the ones there are, a path between. Metres. */
+/**
+ * Where a new bed goes when nobody has measured: below the ones there are, a path between. Metres.
+ * @example nextBedCorner([]) // { xM: 0, yM: 0 }
+ */
 export function nextBedCorner(beds: readonly Pick<Bed, 'xM' | 'yM' | 'widthM'>[]): {
   xM: number;
   yM: number;

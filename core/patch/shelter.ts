@@ -44,6 +44,7 @@ export interface Covers {
 /**
  * A variety that stands alone of its species where insects are kept out needs no covers; a second one under cover changes that,
  * as it may share the house (common practice). A net holds no pollen that flies: corn needs walls.
+ * @example coversFor(state, mother, '2026-07-06').needed // true
  */
 export function coversFor(state: State, each: Growing, date: LocalDate): Covers {
   const shelter = shelterOn(each.bed, date);

@@ -133,6 +133,7 @@ export type CardLine =
 /**
  * Reads a line as pencilled: number, found, males, shut, and `x` when marked: `3 W 2 T x`. Only number and found must be there.
  * Never throws; names the field that cannot be read.
+ * @example readCardLine('nonsense', 4).ok // false
  */
 export function readCardLine(text: string, lines: number): CardLine {
   const [number = '', found = '', ...rest] = text

@@ -108,7 +108,10 @@ export function openDrafts(
   ];
 }
 
-/** Flowers of a plant that bear and were never worked: work at one of their nodes is work on that very flower. */
+/**
+ * Flowers of a plant that bear and were never worked: work at one of their nodes is work on that very flower.
+ * @example unworkedOn([female], crop).length // 0
+ */
 export function unworkedOn(flowers: readonly Flower[], crop: Crop): Flower[] {
   return flowers.filter(
     ({ sex, pollinations, lost, missed, left }) =>
@@ -116,7 +119,10 @@ export function unworkedOn(flowers: readonly Flower[], crop: Crop): Flower[] {
   );
 }
 
-/** Whether somebody looked a plant over on this day: a flower written, its health, males counted, or nothing found. */
+/**
+ * Whether somebody looked a plant over on this day: a flower written, its health, males counted, or nothing found.
+ * @example lookedOverOn(mother.plant, [female], '2026-07-05', zone) // true
+ */
 export function lookedOverOn(
   plant: Plant,
   written: readonly Flower[],

@@ -225,7 +225,10 @@ export interface OwedLook {
   readonly due: LookDue;
 }
 
-/** Looks owed today in walking order, on each plant the longest overdue first. */
+/**
+ * Looks owed today in walking order, on each plant the longest overdue first.
+ * @example looksDue(state, zone, '2026-07-13').length // 0
+ */
 export function looksDue(state: State, zone: string, today: LocalDate): OwedLook[] {
   const owed: OwedLook[] = [];
   for (const growing of walkOrder(state)) {
@@ -242,7 +245,10 @@ export function looksDue(state: State, zone: string, today: LocalDate): OwedLook
   return owed;
 }
 
-/** Seed fruits without the mark they ought to carry, in walking order: asked for until it is on. */
+/**
+ * Seed fruits without the mark they ought to carry, in walking order: asked for until it is on.
+ * @example marksMissing(state).length // 0
+ */
 export function marksMissing(state: State): { readonly flower: Flower; readonly growing: Growing }[] {
   const whenGrowing = mainPatch(state)?.schools.marking === 'when-growing';
   return walkOrder(state).flatMap((growing) =>

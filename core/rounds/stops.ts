@@ -23,7 +23,10 @@ export interface Stop {
 /** Silks take pollen for about so many days after they show (extension texts, from memory); best in the first half. */
 export const SILK_DAYS = 10;
 
-/** Whether an ear under its bag has silk that can be worked on a date: shut before, silk seen, not too old. */
+/**
+ * Whether an ear under its bag has silk that can be worked on a date: shut before, silk seen, not too old.
+ * @example silkReady(female, zone, '2026-07-06') // false
+ */
 export function silkReady(flower: Flower, zone: string, date: LocalDate): boolean {
   const age = silkAge(flower, zone, date);
   const silk = silkSeenAt(flower);

@@ -19,6 +19,7 @@ function season(latitude: number, date: LocalDate): number {
 /**
  * What a day is usually like at a latitude, near sea level: a plain curve [M] that stands in while nothing is known.
  * At 46 degrees about 15 to 27 C in mid-July. Height, sea and hills are not considered.
+ * @example climateDay({ latitude: 46.2 }, '2026-07-14') // { minC: 15.118, maxC: 27.118 }
  */
 export function climateDay({ latitude }: Pick<Coordinates, 'latitude'>, date: LocalDate): ClimateDay {
   const yearly = 27 - 0.0075 * latitude * latitude;

@@ -14,7 +14,10 @@ export interface Choice {
 /** Everything. */
 export const ALL: Choice = { when: null, variety: null, how: null, father: null };
 
-/** Whether flowers came to their pollen by hand: not through insects, nor before there was any hand work; `null`: nobody said how. */
+/**
+ * Whether flowers came to their pollen by hand: not through insects, nor before there was any hand work; `null`: nobody said how.
+ * @example byHand('insects') // false
+ */
 export function byHand(how: GroupHow | null): boolean {
   return how !== 'insects' && how !== 'before';
 }

@@ -9,7 +9,10 @@ const AS_GOOD = 0.1;
  */
 export type HandsAnswer = 'keep' | 'stop' | 'unsettled';
 
-/** What the flowers left to the insects say; `pair` is hands against insects, as 95 % bounds of the difference. */
+/**
+ * What the flowers left to the insects say; `pair` is hands against insects, as 95 % bounds of the difference.
+ * @example handsAnswer({ verdict: 'luck', low: -0.1, high: 0.08 }) // 'stop'
+ */
 export function handsAnswer({ verdict, low, high }: Pick<Pair, 'verdict' | 'low' | 'high'>): HandsAnswer {
   if (verdict === 'too-few') return 'unsettled';
   return low > 0 ? 'keep' : high < AS_GOOD ? 'stop' : 'unsettled';

@@ -20,7 +20,10 @@ export const towns: readonly Town[] = ROWS.map(([name, country, latitude, longit
 
 const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
-/** Towns whose name, country or zone starts with or holds what was typed; those that start with it first. */
+/**
+ * Towns whose name, country or zone starts with or holds what was typed; those that start with it first.
+ * @example findTowns('ljub')[0].name // 'Ljubljana'
+ */
 export function findTowns(typed: string, most = 8): Town[] {
   const wanted = plain(typed.trim());
   if (wanted === '') return [];

@@ -1,6 +1,6 @@
-const coreModules = '/node_modules/(?!(d3-[a-z-]+|suncalc|luxon|ulid|ts-fsrs)/)';
+const coreModules = '/node_modules/(?!(d3-[a-z-]+|internmap|suncalc|luxon|ulid|ts-fsrs)/)';
 const uiModules =
-  '/node_modules/(?!((jest-)?react-native|@react-native(-community|-async-storage)?|expo(nent)?|@expo(nent)?/.*|react-navigation|@react-navigation/.*|@rneui/.*|react-native-svg|d3-[a-z-]+|suncalc|ulid|comlink|ts-fsrs))';
+  '/node_modules/(?!((jest-)?react-native|@react-native(-community|-async-storage)?|expo(nent)?|@expo(nent)?/.*|react-navigation|@react-navigation/.*|@rneui/.*|react-native-svg|d3-[a-z-]+|internmap|suncalc|ulid|comlink|ts-fsrs))';
 const aliases = { '^@/(.*)$': '<rootDir>/src/$1', '^@core/(.*)$': '<rootDir>/core/$1' };
 
 module.exports = {
@@ -24,6 +24,8 @@ module.exports = {
       preset: 'jest-expo',
       testMatch: ['<rootDir>/src/**/*.test.tsx'],
       moduleNameMapper: aliases,
+      // d3 ships as .mjs alone, which the preset's own transform passes over.
+      transform: { '\\.mjs$': '<rootDir>/jest-esbuild.js' },
       transformIgnorePatterns: [uiModules, '/node_modules/react-native-reanimated/plugin/'],
     },
   ],

@@ -1,7 +1,7 @@
 import { Pressable, View } from 'react-native';
 import Svg, { Circle, Line, Path, Rect } from 'react-native-svg';
 import type { SetCount } from '@core/fruitset';
-import { Txt, useColours } from '../theme';
+import { TOUCH, Txt, useColours } from '../theme';
 
 /** One line of the chart. */
 export interface SetRow {
@@ -22,7 +22,7 @@ export function setRow(name: string, { set, dropped, share, interval }: SetCount
   return { id: name, name, set, judged: set + dropped, share, ...(interval ?? { low: 0, high: 1 }) };
 }
 
-const LINE_HEIGHT = 44;
+const LINE_HEIGHT = TOUCH;
 
 /**
  * Share that set, as a dot with its 95 % line, counts beside it, and a tick where the share is drawn towards that of all. One row a

@@ -99,7 +99,7 @@ function exampleGarden() {
   };
 }
 
-test('there are examples to run', () => expect(examples.length).toBeGreaterThan(150));
+test('there are examples to run', () => expect(examples.length).toBeGreaterThan(200));
 
 test.each(examples)('the example of %s holds', (_name, path, call, said) => {
   const scope = {

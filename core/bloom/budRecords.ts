@@ -10,7 +10,10 @@ interface Opened {
   readonly to: LocalDate | null;
 }
 
-/** Between which days a flower opened, from everything seen of it; nulls where nothing bounds it. */
+/**
+ * Between which days a flower opened, from everything seen of it; nulls where nothing bounds it.
+ * @example openedBetween(female, zone, false) // { from: '2026-07-06', to: '2026-07-06' }
+ */
 export function openedBetween(flower: Flower, zone: string, dusk: boolean): Opened {
   const on = (at: string) => localDateOf(Date.parse(at), zone);
   let to: LocalDate | null = null;
@@ -108,7 +111,10 @@ export function teachingFlowers(state: State, from: LocalDate): Flower[] {
   );
 }
 
-/** What some flowers of the grower's own log say of how long buds take. Each flower's part is worked out once. */
+/**
+ * What some flowers of the grower's own log say of how long buds take. Each flower's part is worked out once.
+ * @example recordsOf(state, zone, [female]).length // 1
+ */
 export function recordsOf(state: State, zone: string, flowers: readonly Flower[]): BudRecord[] {
   const records: BudRecord[] = [];
   const kinds = new Map<string, { crop: CropId; variety: string; dusk: boolean } | null>();

@@ -100,6 +100,7 @@ export function doubtAbout(
 /**
  * Whether a flower of that sex stands at a node already, so that a second one written there may be the same: asked about. `flowers`
  * are the plant's; those lost or picked leave the node free.
+ * @example nodeTaken({ sex: 'female', node: null }, [female]) // null
  */
 export function nodeTaken(
   sight: { readonly sex: Sex; readonly node: number | null },

@@ -86,7 +86,10 @@ export function dirichletMean(
   return alpha.map((value) => value / sum);
 }
 
-/** Parameters of the Dirichlet over days ahead at the reference temperature, after the grower's records. */
+/**
+ * Parameters of the Dirichlet over days ahead at the reference temperature, after the grower's records.
+ * @example openingAlpha({ crop: 'squash-maxima', stage: 'coloured', seenOn: '2026-07-05' }).slice(0, 4) // [0.2, 3.2, 0.44, 0.16]
+ */
 export function openingAlpha({ crop, stage, sex, variety, records = [], temperatures }: BudSeen): number[] {
   const prior = openingPrior(crop, stage, sex);
   const fitting = records.filter(
@@ -154,7 +157,10 @@ export interface Calendar {
   readonly share: readonly (readonly number[])[];
 }
 
-/** How reference days of growth fall on the days after one, by the temperatures known; a day each where none are. */
+/**
+ * How reference days of growth fall on the days after one, by the temperatures known; a day each where none are.
+ * @example calendarFrom('2026-07-05').dates[2] // '2026-07-07'
+ */
 export function calendarFrom(seenOn: LocalDate, temperatures?: readonly DayTemperature[]): Calendar {
   // Without temperatures a reference day is a day: nothing can fall beyond the reach.
   const days = temperatures && temperatures.length > 0 ? 2 * REACH_DAYS : REACH_DAYS;
@@ -173,7 +179,10 @@ export function calendarFrom(seenOn: LocalDate, temperatures?: readonly DayTempe
   return { dates: share.map((_, ahead) => addDays(seenOn, ahead)), share };
 }
 
-/** Chances by reference days ahead as chances by date. */
+/**
+ * Chances by reference days ahead as chances by date.
+ * @example onCalendar([0, 1], calendarFrom('2026-07-05')) // [{ date: '2026-07-06', probability: 1 }]
+ */
 export function onCalendar(chances: readonly number[], { dates, share }: Calendar): Forecast {
   const forecast: { date: LocalDate; probability: number }[] = [];
   let sum = 0;

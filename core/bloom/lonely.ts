@@ -25,7 +25,10 @@ interface Bud {
 /** A tassel sheds for about so many days (general texts, from memory); bagged or not, its pollen can be had. */
 export const SHEDS_DAYS = 7;
 
-/** Whether a tassel was seen shedding, or bagged, so lately that it still gives pollen. */
+/**
+ * Whether a tassel was seen shedding, or bagged, so lately that it still gives pollen.
+ * @example sheds(male, '2026-07-06', zone) // true
+ */
 export function sheds({ sex, lost, sightings, shuttings }: Flower, from: LocalDate, zone: string): boolean {
   if (sex !== 'male' || lost) return false;
   const open = sightings.find(({ stage }) => stage === 'open')?.at ?? shuttings[0]?.at;

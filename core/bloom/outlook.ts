@@ -81,6 +81,7 @@ const MOST_RECORDS = 400;
 /**
  * What opens in the next days, by variety: exact counts of females and males with 80 % ranges, from every bud seen
  * lately and what the grower's own records say of such buds. Cost grows with the buds in sight, not with the years.
+ * @example bloomOutlook({ state, zone, from: '2026-07-06' }).length // 1
  */
 export function bloomOutlook(input: OutlookInput): VarietyOutlook[] {
   return [...outlookByVariety(input)];

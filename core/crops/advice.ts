@@ -31,6 +31,7 @@ const shut = (words: string): StageAdvice => ({ act: 'shut', shutTonight: true, 
  * What a flower of this sex and stage asks for, by the reason it is grown for (common practice). Purity asks for a
  * flower that was shut before it opened; a kitchen fruit does not, nor one to which nothing else can come (`covers`: whether any
  * is needed).
+ * @example stageAdvice(cropOf('squash-maxima'), 'female', 'coloured', 'seed').act // 'shut'
  */
 export function stageAdvice(
   crop: Crop,
@@ -92,7 +93,10 @@ export function severalForOne(crop: Crop): string | null {
   return `About one worked female in ${many} sets (${crop.setShare.source}): shut and work several for each fruit you want.`;
 }
 
-/** `stageAdvice` for an evening walk. */
+/**
+ * `stageAdvice` for an evening walk.
+ * @example eveningAdvice(cropOf('squash-maxima'), 'female', 'coloured', 'seed').act // 'shut'
+ */
 export function eveningAdvice(
   crop: Crop,
   sex: Sex,

@@ -27,7 +27,10 @@ export function visitDrafts(
   ];
 }
 
-/** A thread colour that no other flower on the plant wears, `null` where this is the only one there or all are taken. */
+/**
+ * A thread colour that no other flower on the plant wears, `null` where this is the only one there or all are taken.
+ * @example freeThread([{ thread: 'red' }]) // 'white'
+ */
 export function freeThread(others: readonly Pick<Flower, 'thread'>[]): ThreadColour | null {
   if (others.length === 0) return null;
   const worn = new Set(others.map(({ thread }) => thread));

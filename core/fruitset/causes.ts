@@ -46,6 +46,7 @@ const WARM_C = 25;
  * Causes in the order in which the record speaks for them, the strongest first; those it says nothing of follow in their own order, so
  * that nothing is left out. Stopped by day 5: pollination. Grew, then failed: end rot where it was dry or nobody noted rain, wet rot in
  * wet heat, load under several older fruits (common practice). It only puts in order: what it was the grower says.
+ * @example likelyCauses({ flower: female, crop, zone, now: Date.UTC(2026, 6, 14), load: 3, days: [] }).map(({ cause }) => cause) // ['blossom-end-rot', 'too-much-fruit']
  */
 export function likelyCauses({ flower, crop, zone, now, load, days }: LossSetting): LikelyCause[] {
   const clues = new Map<LossCause, CauseClue[]>();

@@ -72,6 +72,7 @@ export interface Predicted {
 /**
  * The chance of setting at given covariates, bounded on the scale of log odds (Wald) by the robust errors where there are any.
  * `reach` is the number of standard errors to either side: 1.96 for 95 %, more where there are few clusters (`studentReach`).
+ * @example predictedShare({ coefficients: [0, 1], covariance: [[0.04, 0], [0, 0]] }, [1], 1.96).share // 0.731
  */
 export function predictedShare(fit: LogisticFit, covariates: readonly number[], reach: number): Predicted {
   const x = [1, ...covariates];

@@ -64,7 +64,10 @@ export function countSet(trials: Iterable<Trial>, today: LocalDate): SetCount {
   return { ...sum, causes, share, interval: share === null ? null : { low, high } };
 }
 
-/** Of a trial with a verdict so many flowers set (`k` of `n`); `null` without one. */
+/**
+ * Of a trial with a verdict so many flowers set (`k` of `n`); `null` without one.
+ * @example judgedOf({ set: null, worked: 1 }, 'dropped') // { k: 0, n: 1 }
+ */
 export function judgedOf(
   { set, worked }: Pick<Trial, 'set' | 'worked'>,
   outcome: Outcome,

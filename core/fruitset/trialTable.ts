@@ -76,7 +76,10 @@ export const allTrials = remembered(
       .flat(),
 );
 
-/** Every trial of a stand. */
+/**
+ * Every trial of a stand.
+ * @example trialsOfStand(state, stand.id, zone).length // 1
+ */
 export function trialsOfStand(state: State, stand: string, zone: string): readonly Trial[] {
   return trialsByStand(allTrials(state, zone)).get(stand) ?? [];
 }

@@ -138,7 +138,10 @@ export function outcomeOn(trial: Trial, today: LocalDate): Outcome | null {
   return fate === 'set' && trial.harvested ? 'harvested' : fate;
 }
 
-/** Between which days after its pollination the outcome came about: after the look before, by the look that shows it. */
+/**
+ * Between which days after its pollination the outcome came about: after the look before, by the look that shows it.
+ * @example outcomeDays(trials[0]) // { after: 0, by: 6 }
+ */
 export function outcomeDays({ facts }: Trial): { readonly after: number; readonly by: number } | null {
   const told = facts?.failed ?? facts?.set;
   return told ? { after: told.after, by: told.day } : null;
@@ -160,7 +163,10 @@ export function minutesAfterSunrise({ at }: Trial, sunriseMs: number): number | 
   return at === null ? null : Math.round((Date.parse(at) - sunriseMs) / 60_000);
 }
 
-/** Minutes from the opening to the work, where somebody noted that day when the stand's flowers opened. */
+/**
+ * Minutes from the opening to the work, where somebody noted that day when the stand's flowers opened.
+ * @example minutesAfterOpening(state, trials[0], zone) // null
+ */
 export function minutesAfterOpening(state: State, trial: Trial, zone: string): number | null {
   const { at, on } = trial;
   if (at === null) return null;

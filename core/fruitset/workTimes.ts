@@ -28,6 +28,7 @@ interface Known {
  * Minutes a female takes with a method (a tool), learnt from the log's own times: the median gap between one pollination
  * and the next by the same person on the same crop, pauses left out (anything past three times the catalogue's). The
  * catalogue's time is drawn towards the crop's, and that towards the method's own.
+ * @example workTime(state, crop).from // 0
  */
 export function workTime(state: State, crop: Crop, tool: Tool = lastTool(state, crop)): WorkTime {
   const { gaps } = knownOf(state);

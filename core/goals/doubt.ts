@@ -5,7 +5,10 @@ import type { Season } from './season';
 /** A share given by hand counts as known to the point. */
 const POINT = 1e6;
 
-/** Pollinations for so many more fruits, as sure as the goal asks; none once the season is over. */
+/**
+ * Pollinations for so many more fruits, as sure as the goal asks; none once the season is over.
+ * @example needingAt({ bent: {}, assurance: 0.9 }, { alpha: 12, beta: 8 }, { over: false })(5) // 13
+ */
 export function needingAt({ bent, assurance }: Goal, rate: Rate, season: Season): (fruits: number) => number {
   const { alpha, beta } =
     bent.setShare === undefined
@@ -27,7 +30,10 @@ export interface SetDoubt {
 /** More verdicts than this nobody waits for [M]. */
 const MOST_VERDICTS = 400;
 
-/** What the sum would be if the rate were known, and what it would take to halve the difference; `waiting` flowers stand already. */
+/**
+ * What the sum would be if the rate were known, and what it would take to halve the difference; `waiting` flowers stand already.
+ * @example doubtOf({ bent: {}, assurance: 0.9 }, { alpha: 12, beta: 8 }, 5, 0).asKnown // 13
+ */
 export function doubtOf(goal: Goal, { alpha, beta }: Rate, fruits: number, waiting: number): SetDoubt {
   const { assurance, bent } = goal;
   const mean = bent.setShare ?? alpha / (alpha + beta);

@@ -31,6 +31,7 @@ export interface MissingParents {
  * A half of a goal from what is wanted, what has set and what waits. Enough pollinations for the fruits and, each by itself, for the
  * mothers and for the fathers still missing: ten fruits of one mother are no five mothers, and a flower waiting on a plant that is a
  * mother already brings no new one. `needed` gives the pollinations for so many fruits.
+ * @example partOf({ wanted: 10, set: 4, waiting: 2, parents: [], needed: (fruits) => 2 * fruits }).left // 6
  */
 export function partOf({
   wanted,

@@ -28,7 +28,10 @@ export function closureOf(state: State, crop: Crop): Closure {
   return possible.includes(wanted) ? wanted : (possible[0] as Closure);
 }
 
-/** What is shut for so many pollinations for seed: closures that do not stay whole come on top, and a spare male. */
+/**
+ * What is shut for so many pollinations for seed: closures that do not stay whole come on top, and a spare male.
+ * @example shuttingFor(state, place, crop, stand.variety, { bent: {} }, 10, 20).femalesToShut // 12
+ */
 export function shuttingFor(
   state: State,
   place: Place,

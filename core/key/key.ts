@@ -17,7 +17,10 @@ export function keyOf(crop: CropId, system: SexSystem | null = null): Key {
   return found.flowers.perfect ? perfectKey(found) : vineKey(found, system);
 }
 
-/** Chance of an answer if it is this entry: the true ones by how often they are seen, slips spread over all. */
+/**
+ * Chance of an answer if it is this entry: the true ones by how often they are seen, slips spread over all.
+ * @example likelihood(keyOf('squash-maxima').questions[0], keyOf('squash-maxima').entries[0], 'open') // 0.028
+ */
 export function likelihood(question: Question, entry: Entry, answer: string): number {
   const shows = entry.shows[question.id];
   const slip = 1 / question.answers.length;
@@ -28,7 +31,10 @@ export function likelihood(question: Question, entry: Entry, answer: string): nu
 /** Outside knowledge on an entry, e.g. of a measured ovary: a weight by entry id, 1 where it says nothing. */
 export type Evidence = Readonly<Record<string, number>>;
 
-/** How likely each entry is after the answers (Bayes, every entry alike beforehand); sums to 1, in the key's order. */
+/**
+ * How likely each entry is after the answers (Bayes, every entry alike beforehand); sums to 1, in the key's order.
+ * @example weigh(keyOf('squash-maxima'), {}).reduce((sum, weight) => sum + weight, 0) // 1.000
+ */
 export function weigh(key: Key, answers: Answers, evidence: Evidence = {}): number[] {
   const weights = key.entries.map((entry) =>
     key.questions.reduce((product, question) => {

@@ -5,7 +5,10 @@ import type { Answers, Entry, Key } from './types';
 /** How somebody answers: an answer's id, or `null` for "can't tell". */
 export type Reply = (entry: Entry, questionId: string, asked: number) => string | null;
 
-/** Entries whose verdict would have a grower shut (or emasculate) for seed: the key confirms them. */
+/**
+ * Entries whose verdict would have a grower shut (or emasculate) for seed: the key confirms them.
+ * @example mattersForSeed({ crop: 'squash-maxima', sex: 'female', stage: 'coloured' }) // true
+ */
 export function mattersForSeed(entry: Entry): boolean {
   const crop = catalogue.find(({ id }) => id === entry.crop);
   return crop ? stageAdvice(crop, entry.sex, entry.stage, 'seed').shutTonight : false;

@@ -1,7 +1,10 @@
 import { cropOf, stageFacts, type Crop, type Sex, type Stage } from '../crops';
 import type { Entry } from './types';
 
-/** `coloured female`, `ear shoot: silk out`, `pale, parting flower`: an entry by name. */
+/**
+ * `coloured female`, `ear shoot: silk out`, `pale, parting flower`: an entry by name.
+ * @example entryName({ crop: 'squash-maxima', sex: 'female', stage: 'coloured' }) // 'coloured female'
+ */
 export function entryName({ crop, sex, stage }: Pick<Entry, 'crop' | 'sex' | 'stage'>): string {
   const found = cropOf(crop);
   const name = stageFacts(found, sex, stage)?.name ?? stage;

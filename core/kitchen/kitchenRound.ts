@@ -80,6 +80,7 @@ const LATELY_DAYS = 14;
 /**
  * Whether a plant can be in flower on a date, so that a round of it is worth naming: indoors always; outdoors when it is usually
  * warm enough there, or when somebody noted a flower lately.
+ * @example mayFlower(state, place, mother, '2026-07-06') // true
  */
 export function mayFlower(
   state: State,

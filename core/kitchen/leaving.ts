@@ -15,6 +15,7 @@ export interface Leaving {
  * Which open female is left to the insects: with one in `every`, the next is, as soon as fewer were left than its share of those worked
  * and left so far and itself. The count says which, so that nobody picks the ones that would have set anyway. `null`: the stand leaves
  * none.
+ * @example leavingOf(state, stand) // null
  */
 export function leavingOf(state: State, { id, leaving }: Stand): Leaving | null {
   if (leaving === null) return null;

@@ -26,6 +26,7 @@ export function nextBedCorner(beds: readonly Pick<Bed, 'xM' | 'yM' | 'widthM'>[]
 /**
  * Places for `count` more plants in a bed: along rows by the crop's spacing, going on after the plants already
  * there. Where the bed is too small they are set closer, as a grower may well crowd a bed. Metres on the plan.
+ * @example nextPlantPlaces({ xM: 0, yM: 0, lengthM: 4, widthM: 1 }, [], 2, crop).length // 2
  */
 export function nextPlantPlaces(
   bed: Pick<Bed, 'xM' | 'yM' | 'lengthM' | 'widthM'>,

@@ -33,7 +33,10 @@ const HEALTH_WORTH = { healthy: 1, doubtful: 0.5, sick: 0.2 } as const;
 /** A second morning, by which most of the pollen and some of the stigma are spent, against the first [M]. */
 const AGAIN_WORTH = 0.3;
 
-/** What a pollination is worth against the others of the round [M]: how precious the seed, how good the mother. */
+/**
+ * What a pollination is worth against the others of the round [M]: how precious the seed, how good the mother.
+ * @example worthOf({ growing: mother, again: false }) // 1.8
+ */
 export function worthOf({ growing, again }: Pick<Stop, 'growing' | 'again'>): number {
   const { stand, plant } = growing;
   const worth =
@@ -221,7 +224,10 @@ function workersOf({ people, pace = 1, at, carrying }: DawnOptions, has: readonl
   }));
 }
 
-/** Shut, whole males that open on a date and have pollen left, of every variety. */
+/**
+ * Shut, whole males that open on a date and have pollen left, of every variety.
+ * @example freeMales(state, place, '2026-07-06') // []
+ */
 export function freeMales(state: State, place: Place, date: LocalDate): PollenMale[] {
   const uses = maleUses(state, date, place.zone);
   return walkOrder(state).flatMap((growing) => {

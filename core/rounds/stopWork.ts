@@ -63,7 +63,10 @@ export interface StopOffer {
   readonly mark: string | null;
 }
 
-/** What a female wears as a rule after she was worked: her closure again; an ear gets the tassel's own bag. */
+/**
+ * What a female wears as a rule after she was worked: her closure again; an ear gets the tassel's own bag.
+ * @example shutAgainWith({ flower: female, growing: mother }) // 'tape'
+ */
 export function shutAgainWith({ flower }: Stop): Closure {
   const worn = flower.shuttings[flower.shuttings.length - 1]?.closure ?? 'tape';
   return worn === 'shoot-bag' ? 'tassel-bag' : worn;

@@ -47,7 +47,10 @@ export function silkAge(flower: Flower, zone: string, date: LocalDate): number |
   return seen === null ? null : daysBetween(localDateOf(Date.parse(seen), zone), date);
 }
 
-/** The females of one morning's (or dusk's) round, in walking order, done and to do. Corn has a round of its own. */
+/**
+ * The females of one morning's (or dusk's) round, in walking order, done and to do. Corn has a round of its own.
+ * @example stopsOf(state, '2026-07-06', zone, 'dawn').map(({ state: found }) => found) // ['worked']
+ */
 export function stopsOf(state: State, date: LocalDate, zone: string, round: 'dawn' | 'dusk'): Stop[] {
   return stopsAmong(state, date, zone, ({ crop }) => crop.family !== 'corn' && crop.clock.round === round);
 }
@@ -196,7 +199,10 @@ const usedIn = remembered(
   },
 );
 
-/** How many females each male has served, in pollinations of `date`. */
+/**
+ * How many females each male has served, in pollinations of `date`.
+ * @example maleUses(state, '2026-07-06', zone).get(male.id) // 1
+ */
 export function maleUses(state: State, date: LocalDate, zone: string): ReadonlyMap<FlowerId, number> {
   const uses = new Map<FlowerId, number>();
   for (const part of Shards.of(state.flowers).parts)
@@ -218,7 +224,10 @@ export function matchedFathers(
   return matched;
 }
 
-/** The fathers and males to start from: `wanted` males, spread over as many plants as have one free. */
+/**
+ * The fathers and males to start from: `wanted` males, spread over as many plants as have one free.
+ * @example suggestFathers([{ growing: mother, free: ['flower:1', 'flower:2'], selfing: false }], 2).get(mother.plant.id) // 2
+ */
 export function suggestFathers(offers: readonly FatherOffer[], wanted: number): ReadonlyMap<PlantId, number> {
   const chosen = new Map<PlantId, number>();
   const others = offers.filter((offer) => !offer.selfing);

@@ -106,7 +106,10 @@ const chosenParts = remembered(
   },
 );
 
-/** What the record says of the flowers chosen, as things stand on a garden day. */
+/**
+ * What the record says of the flowers chosen, as things stand on a garden day.
+ * @example study(state, place, { today: '2026-07-13', choice: { when: null, variety: null, how: null, father: null }, grouping: 'variety', pair: null, along: 'minutes' }).overview.set // 1
+ */
 export function study(state: State, place: Place, question: StudyQuestion): Study {
   const { today, choice, grouping, pair, along } = question;
   const cases = allCases(state, place, today);

@@ -16,7 +16,10 @@ export interface Shape {
   readonly byLobes: readonly ShapeCount[];
 }
 
-/** How the fruits that set were shaped. A week is called by its first day, a Monday. */
+/**
+ * How the fruits that set were shaped. A week is called by its first day, a Monday.
+ * @example shapeOf([]).all.looked // 0
+ */
 export function shapeOf(cases: readonly Case[]): Shape {
   const set = cases.filter(({ trial, set: took }) => trial.bent !== null && took > 0);
   const by = (name: (each: Case) => string | null): ShapeCount[] => {

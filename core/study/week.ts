@@ -21,7 +21,10 @@ export interface Week {
 
 const DAYS = 7;
 
-/** The week that ends on a day. */
+/**
+ * The week that ends on a day.
+ * @example weekOf(state, place, '2026-07-12').worked // 1
+ */
 export function weekOf(state: State, place: Place, today: LocalDate): Week {
   const from = addDays(today, 1 - DAYS);
   const within = (at: string) => {

@@ -6,7 +6,7 @@ import { chromium, type Browser, type Page } from '@playwright/test';
 import { toJson } from '../core/formats';
 import chromiumArgs from '../scripts/chromium-args.json';
 import { makeLog } from './makeLog';
-import { longTasks, screenTimes } from './screens';
+import { filterTimes, longTasks, screenTimes } from './screens';
 
 const PORT = 8393;
 const BASE = `http://127.0.0.1:${PORT}`;
@@ -133,6 +133,10 @@ async function opening(browser: Browser, size: number | null, repeats: number): 
   };
   if (size !== null) {
     result.screens = await screenTimes(page);
+    await page.getByRole('link', { name: 'Fruit' }).click();
+    await page.getByRole('heading', { name: 'Set and drop' }).waitFor();
+    await page.waitForTimeout(1500);
+    result.screens.push(...(await filterTimes(page)).map((time) => `Fruit: ${time}`));
     await walkTaps(page, result, repeats);
     await roundTaps(page, result, Math.min(3, repeats));
   }

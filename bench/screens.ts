@@ -51,6 +51,38 @@ export async function screenTimes(page: Page): Promise<string[]> {
   return times;
 }
 
+const WORKING = 'Adding up';
+
+/** Milliseconds from a tap on the Fruit place to its answer, which comes from the worker: another season, grouping or curve. */
+export async function filterTimes(page: Page): Promise<string[]> {
+  const times: string[] = [];
+  for (const name of ['Season', 'This week', 'All seasons', 'plant', 'hour', 'males', 'variety']) {
+    const ms = await page.evaluate(
+      ([wanted, working]) =>
+        new Promise<number>((resolve, reject) => {
+          const start = performance.now();
+          setTimeout(() => reject(new Error(`${wanted} gives no answer`)), 30_000);
+          let asked = false;
+          const watch = new MutationObserver(() => {
+            const busy = document.body.innerText.includes(working);
+            asked ||= busy;
+            if (!asked || busy) return;
+            watch.disconnect();
+            requestAnimationFrame(() => setTimeout(() => resolve(performance.now() - start), 0));
+          });
+          watch.observe(document.body, { subtree: true, childList: true, characterData: true });
+          const key = document.querySelector<HTMLElement>(`[aria-label^="${wanted}"]`);
+          if (key) key.click();
+          else reject(new Error(`Nothing to press that begins with "${wanted}"`));
+        }),
+      [name, WORKING] as const,
+    );
+    times.push(`${name} ${ms.toFixed(0)}`);
+    await page.waitForTimeout(800);
+  }
+  return times;
+}
+
 /** The longest stretches, in ms, for which the screen stood still between two moments. */
 export async function longTasks(page: Page, work: () => Promise<void>): Promise<number[]> {
   await page.evaluate(() => {

@@ -56,7 +56,7 @@ const WORKING = 'Adding up';
 /** Milliseconds from a tap on the Fruit place to its answer, which comes from the worker: another season, grouping or curve. */
 export async function filterTimes(page: Page): Promise<string[]> {
   const times: string[] = [];
-  for (const name of ['Season', 'This week', 'All seasons', 'plant', 'hour', 'males', 'variety']) {
+  for (const name of ['Season', 'This week', 'plant', 'hour', 'males']) {
     const ms = await page.evaluate(
       ([wanted, working]) =>
         new Promise<number>((resolve, reject) => {

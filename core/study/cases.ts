@@ -1,7 +1,8 @@
 import { gardenDay } from '../bloom';
 import {
-  allTrials,
+  eachTrialPart,
   followedFruit,
+  groupTrials,
   hungAt,
   judgedOf,
   minutesAfterSunrise,
@@ -10,9 +11,11 @@ import {
   type FollowedFruit,
   type Outcome,
   type Trial,
+  type TrialPart,
 } from '../fruitset';
 import type { PlantId } from '../ids';
 import type { Place, State } from '../ledger';
+import { mainPatch } from '../patch';
 import { remembered } from '../remember';
 import type { LocalDate } from '../time';
 
@@ -54,51 +57,109 @@ export function seasonYear(date: LocalDate, latitude: number): number {
 export const allCases = remembered(
   (state: State, _place: Place, today: LocalDate) => [state, today],
   (state, place, today): readonly Case[] => {
-    const trials = allTrials(state, place.zone);
-    const sunriseOn = sunrises(place);
-    const loads = loadsOf(trials);
-    return trials.flatMap((trial): Case[] => {
-      const outcome = outcomeOn(trial, today);
-      if (outcome === null) return [];
-      const weather = weatherOf(state, trial);
-      const judged = judgedOf(trial, outcome);
-      return [
-        {
-          trial,
-          outcome,
-          season: seasonYear(trial.on, place.latitude),
-          cluster: trial.plant ?? trial.id,
-          judged: judged?.n ?? 0,
-          set: judged?.k ?? 0,
-          minutes:
-            trial.at === null || trial.kind === 'group' || trial.how === 'insects'
-              ? null
-              : minutesAfterSunrise(trial, sunriseOn(trial.on)),
-          maxC: weather?.maxC ?? null,
-          dewPointC: weather?.dewPointC ?? null,
-          males: trial.fathers.length > 0 ? trial.males : null,
-          lobes: trial.lobes,
-          load: loads(trial),
-          followed: followedFruit(state, trial, place.zone, today),
-        },
-      ];
-    });
+    const bare = [...eachCasePart(state, place, today)].flat();
+    const loads = loadsOf(bare);
+    return bare.map((each) => ({ ...each, load: loads(each.trial) }));
   },
 );
 
-function sunrises(place: Place): (date: LocalDate) => number {
+/** A case before it is known what hung on its plant: that is said by flowers of other parts, too. */
+type BareCase = Omit<Case, 'load'>;
+
+/** The cases some hundred flowers at a time, so that those of an old log can be worked out in idle moments. */
+export function* eachCasePart(
+  state: State,
+  place: Place,
+  today: LocalDate,
+): Generator<readonly BareCase[], void> {
+  const { zone, latitude, longitude } = place;
+  const setting: Setting = { state, place, today, sunriseOn: sunrises(zone, latitude, longitude) };
+  for (const part of eachTrialPart(state, zone)) yield casesOfPart(part, setting);
+  yield casesFrom(groupTrials(state, zone), setting);
+}
+
+interface Setting {
+  readonly state: State;
+  readonly place: Place;
+  readonly today: LocalDate;
+  readonly sunriseOn: (date: LocalDate) => number;
+}
+
+const NO_WEATHER = {};
+
+// A place that came by message is a new object each time: it is known by its numbers.
+const casesOfPart = remembered(
+  (part: TrialPart, { state, place, today }: Setting) => [
+    part,
+    endsOf(state),
+    mainPatch(state)?.weather ?? NO_WEATHER,
+    place.latitude,
+    place.longitude,
+    place.zone,
+    today,
+  ],
+  ({ rows }, setting) => casesFrom(rows, setting),
+);
+
+function casesFrom(trials: readonly Trial[], { state, place, today, sunriseOn }: Setting): BareCase[] {
+  return trials.flatMap((trial): BareCase[] => {
+    const outcome = outcomeOn(trial, today);
+    if (outcome === null) return [];
+    const weather = weatherOf(state, trial);
+    const judged = judgedOf(trial, outcome);
+    const timed = trial.at !== null && trial.kind === 'flower' && trial.how !== 'insects';
+    return [
+      {
+        trial,
+        outcome,
+        season: seasonYear(trial.on, place.latitude),
+        cluster: trial.plant ?? trial.id,
+        judged: judged?.n ?? 0,
+        set: judged?.k ?? 0,
+        minutes: timed ? minutesAfterSunrise(trial, sunriseOn(trial.on)) : null,
+        maxC: weather?.maxC ?? null,
+        dewPointC: weather?.dewPointC ?? null,
+        males: trial.fathers.length > 0 ? trial.males : null,
+        lobes: trial.lobes,
+        followed: followedFruit(state, trial, place.zone, today),
+      },
+    ];
+  });
+}
+
+let latestEnds: ReadonlyMap<PlantId, string> = new Map();
+/** When plants came to their end; the same object for as long as it says the same: a plant looked over ends nothing. */
+const endsOf = remembered(
+  ({ plants }: State) => [plants],
+  ({ plants }) => {
+    const ends = new Map<PlantId, string>();
+    for (const { id, ended } of plants.values()) if (ended) ends.set(id, ended.at);
+    const same = ends.size === latestEnds.size && [...ends].every(([id, at]) => latestEnds.get(id) === at);
+    if (!same) latestEnds = ends;
+    return latestEnds;
+  },
+);
+
+let latestSunrises: { readonly key: string; readonly of: (date: LocalDate) => number } | null = null;
+
+/** The sunrises of one place, each worked out once. */
+function sunrises(zone: string, latitude: number, longitude: number): (date: LocalDate) => number {
+  const key = `${zone}/${latitude}/${longitude}`;
+  if (latestSunrises?.key === key) return latestSunrises.of;
   const known = new Map<LocalDate, number>();
-  return (date) => {
-    const sunrise = known.get(date) ?? gardenDay(place, date).sunrise;
+  const of = (date: LocalDate) => {
+    const sunrise = known.get(date) ?? gardenDay({ zone, latitude, longitude }, date).sunrise;
     known.set(date, sunrise);
     return sunrise;
   };
+  latestSunrises = { key, of };
+  return of;
 }
 
 /** `fruitsBefore` of all trials, with each plant gone through once. */
-function loadsOf(trials: readonly Trial[]): (trial: Trial) => number | null {
+function loadsOf(cases: readonly BareCase[]): (trial: Trial) => number | null {
   const fruits = new Map<PlantId, Trial[]>();
-  for (const trial of trials) {
+  for (const { trial } of cases) {
     if (trial.plant === null || !trial.facts?.set) continue;
     const list = fruits.get(trial.plant);
     if (list) list.push(trial);

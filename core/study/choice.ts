@@ -43,8 +43,8 @@ export interface Choices {
   readonly fathers: readonly string[];
 }
 
-/** Of all cases, the latest season first. */
-export function choicesOf(cases: readonly Case[]): Choices {
+/** Of all cases, the latest season first; fathers of those that are otherwise chosen. */
+export function choicesOf(cases: readonly Case[], choice: Choice, today: LocalDate): Choices {
   const found = {
     seasons: new Set<number>(),
     varieties: new Set<string>(),
@@ -55,8 +55,9 @@ export function choicesOf(cases: readonly Case[]): Choices {
     found.seasons.add(season);
     found.varieties.add(trial.variety);
     if (trial.how !== null) found.hows.add(trial.how);
-    for (const { plant } of trial.fathers) found.fathers.add(plant);
   }
+  for (const { trial } of chosen(cases, { ...choice, father: null }, today))
+    for (const { plant } of trial.fathers) found.fathers.add(plant);
   return {
     seasons: [...found.seasons].sort((a, b) => b - a),
     varieties: [...found.varieties],

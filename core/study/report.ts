@@ -15,8 +15,8 @@ import {
 import type { Place, State } from '../ledger';
 import { remembered } from '../remember';
 import type { LocalDate } from '../time';
-import { allCases, type Case } from './cases';
-import { choicesOf, chosen, type Choice, type Choices } from './choice';
+import { allCases, eachCasePart, type Case } from './cases';
+import { ALL, choicesOf, chosen, type Choice, type Choices } from './choice';
 import { byCluster, grouped, sharesBy, type Grouping, type GroupShare } from './grouping';
 import { setModel, type NoModel, type SetModel } from './model';
 import type { CaseNumber } from './numbers';
@@ -117,12 +117,19 @@ export function study(state: State, place: Place, question: StudyQuestion): Stud
   const shares = sharesBy(some, grouping);
   return {
     ...parts,
-    choices: choicesOf(cases),
+    choices: choicesOf(cases, choice, today),
     shares,
     pair: pair && pairOf(some, grouping, shares, pair),
     hands: handsOf(some),
     model: setModel(some, along),
   };
+}
+
+/** The study of everything that Fruit opens with, in steps of some hundred flowers: what is worked out in idle moments isn't waited for. */
+export function* studyAhead(state: State, place: Place, today: LocalDate): Generator<void, void> {
+  const parts = eachCasePart(state, place, today);
+  while (!parts.next().done) yield;
+  study(state, place, { today, choice: ALL, grouping: 'variety', pair: null, along: 'minutes' });
 }
 
 function handsOf(cases: readonly Case[]): Study['hands'] {

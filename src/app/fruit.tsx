@@ -64,7 +64,13 @@ function Fruit() {
           <HandsCard study={study} />
           <ModelCard study={study} along={along} onAlong={setAlong} />
           <ShapeCard study={study} />
-          <WorkedList flowers={study.flowers} notLookedAt={overview.notLookedAt} />
+          <WorkedList
+            flowers={study.flowers}
+            notLookedAt={overview.notLookedAt}
+            onOpen={({ id, plant }) =>
+              router.navigate({ pathname: '/plant/[id]', params: { id: plant, flower: id } })
+            }
+          />
           <GroupsCard />
         </>
       }

@@ -1,22 +1,24 @@
 import { useMemo, useRef } from 'react';
 import { useRouter } from 'expo-router';
 import { weekHtml } from '@core/formats';
-import { weekOf } from '@core/study';
 import { dayText, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
+import { useWeek } from '@/data/study/study';
 import { PaperView } from '@/ui/card/PaperView';
 import { Button } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
+import { Txt } from '@/ui/theme';
 import { causeWords } from '@/ui/words';
 
 /** The week on one sheet, to print. */
 function WeekPage() {
-  const { state, place, patch, today } = useGarden();
+  const { state, place, patch } = useGarden();
   const router = useRouter();
   const frame = useRef<HTMLIFrameElement | null>(null);
+  const week = useWeek();
   const html = useMemo(() => {
-    const week = weekOf(state, place, today);
+    if (!week) return null;
     return weekHtml({
       patch: patch?.name ?? place.name,
       days: `${shortDayText(week.from)} to ${dayText(week.to)}`,
@@ -35,7 +37,7 @@ function WeekPage() {
         .map(([cause, count]) => [causeWords[cause], String(count)]),
       ahead: week.ahead.map(({ date, looks }) => [dayText(date), String(looks)]),
     });
-  }, [state, place, patch, today]);
+  }, [week, state, place, patch]);
   return (
     <Page
       title="The week"
@@ -45,7 +47,11 @@ function WeekPage() {
         <Button title="Print the week" look="main" onPress={() => frame.current?.contentWindow?.print()} />
       }
     >
-      <PaperView html={html} paper="A4" frame={frame} what="week" />
+      {html === null ? (
+        <Txt role="status">Adding up …</Txt>
+      ) : (
+        <PaperView html={html} paper="A4" frame={frame} what="week" />
+      )}
     </Page>
   );
 }

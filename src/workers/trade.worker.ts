@@ -4,11 +4,14 @@ import { fold, type AnyEvent, type LedgerEvent, type Place } from '@core/ledger'
 import { foresight, type Foresight, type ForesightInput } from '@core/goals';
 import { planInPieces, type PlanRequest, type RoundPlan } from '@core/planning';
 import { demoLog, demoMeanwhile } from '@core/simulation';
-import { study, type Study, type StudyQuestion } from '@core/study';
+import { study, studyAhead, weekOf, type Study, type StudyQuestion, type Week } from '@core/study';
+import type { LocalDate } from '@core/time';
 import { Latest } from './latest';
 import { stateOf } from './log';
+import { Quiet } from './quiet';
 
 const plans = new Latest();
+const quiet = new Quiet();
 
 /** The heavy work, off the interface's thread. Stopped by ending the worker. */
 const trade = {
@@ -25,8 +28,11 @@ const trade = {
     count: number,
     input: Omit<ForesightInput, 'state'>,
   ): Promise<{ readonly count: number; readonly answer: Foresight }> => {
+    quiet.interrupt();
     const state = await stateOf(box, recent, count);
-    return { count: state.count, answer: foresight({ ...input, state }) };
+    const answer = foresight({ ...input, state });
+    void quiet.work(studyAhead(state, input.place, input.today));
+    return { count: state.count, answer };
   },
   study: async (
     box: string,
@@ -35,8 +41,20 @@ const trade = {
     place: Place,
     question: StudyQuestion,
   ): Promise<{ readonly count: number; readonly answer: Study }> => {
+    quiet.interrupt();
     const state = await stateOf(box, recent, count);
     return { count: state.count, answer: study(state, place, question) };
+  },
+  week: async (
+    box: string,
+    recent: readonly AnyEvent[],
+    count: number,
+    place: Place,
+    today: LocalDate,
+  ): Promise<{ readonly count: number; readonly answer: Week }> => {
+    quiet.interrupt();
+    const state = await stateOf(box, recent, count);
+    return { count: state.count, answer: weekOf(state, place, today) };
   },
   readFile: (text: string, onProgress: (share: number) => void): ReadFile => fromJson(text, onProgress),
 };

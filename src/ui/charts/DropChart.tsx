@@ -3,7 +3,8 @@ import { Path } from 'react-native-svg';
 import type { DropCurve } from '@core/fruitset';
 import { Txt, useColours } from '../theme';
 import { ShareFrame } from './Frame';
-import { bandPath, boundsPath, dayScale, levels, stepPath } from './stepGeometry';
+import { levels } from './levels';
+import { bandPath, boundsPath, dayScale, stepPath } from './stepGeometry';
 import { useWidth } from './useWidth';
 
 const HEIGHT = 190;

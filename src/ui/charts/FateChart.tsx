@@ -1,7 +1,6 @@
 import { View } from 'react-native';
 import { Path } from 'react-native-svg';
 import type { FateOnDay, FruitEnd } from '@core/fruitset';
-import { endWords, percent } from '../fruit/studyWords';
 import { Txt, useColours, type Colours } from '../theme';
 import { ShareFrame } from './Frame';
 import { dayScale, fateLayers, type FateLayer } from './stepGeometry';
@@ -34,16 +33,24 @@ const GROUND: Readonly<Record<FruitEnd | 'remaining', readonly [colour: keyof Co
   pollen: ['brick', 0.9],
 };
 
-const layerName = (end: FateLayer['end']) => (end === 'remaining' ? 'still hangs' : endWords[end]);
+const percent = (share: number) => `${Math.round(share * 100)} %`;
 
 /** What becomes of fruits over the days, as layers that fill the whole, with their words and shares beneath. */
-export function FateChart({ fates, days }: { fates: readonly FateOnDay[]; days: readonly number[] }) {
+export function FateChart({
+  fates,
+  days,
+  nameOf,
+}: {
+  fates: readonly FateOnDay[];
+  days: readonly number[];
+  nameOf: (end: FateLayer['end']) => string;
+}) {
   const colours = useColours();
   const { width, onLayout } = useWidth();
   const lastDay = Math.max(7, days.at(-1) ?? 0, fates.at(-1)?.day ?? 0);
   const scale = dayScale(width, HEIGHT, lastDay);
   const layers = fateLayers(fates, ORDER, lastDay, scale);
-  const summary = `What has become of the fruits: ${layers.map(({ end, share }) => `${layerName(end)} ${percent(share)}`).join(', ')}`;
+  const summary = `What has become of the fruits: ${layers.map(({ end, share }) => `${nameOf(end)} ${percent(share)}`).join(', ')}`;
   return (
     <View onLayout={onLayout}>
       <View role="img" aria-label={summary}>
@@ -86,7 +93,7 @@ export function FateChart({ fates, days }: { fates: readonly FateOnDay[]; days: 
                 <View style={{ flex: 1, backgroundColor: colours[colour], opacity }} />
               </View>
               <Txt size="label">
-                {layerName(end)} {percent(share)}
+                {nameOf(end)} {percent(share)}
               </Txt>
             </View>
           );

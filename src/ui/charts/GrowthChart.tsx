@@ -9,7 +9,7 @@ import { useWidth } from './useWidth';
 const HEIGHT = 140;
 const MM_PER_INCH = 25.4;
 
-/** How one fruit grows, on the ground of the variety's usual sizes; nothing where it was never measured. */
+/** How one fruit grows, on the ground of the variety's usual sizes. */
 export function GrowthChart({
   own,
   usual,
@@ -23,7 +23,6 @@ export function GrowthChart({
 }) {
   const colours = useColours();
   const { width, onLayout } = useWidth();
-  if (own.length === 0) return null;
   const shapes = growthShapes(own, usual, width, HEIGHT);
   const written = (mm: number) =>
     us ? `${Math.round((mm / MM_PER_INCH) * 10) / 10} in` : `${Math.round(mm)} mm`;

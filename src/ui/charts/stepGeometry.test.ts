@@ -1,7 +1,8 @@
 import type { SetModel } from '@core/study';
 import { growthShapes } from './growthGeometry';
 import { modelShapes } from './modelGeometry';
-import { dayScale, fateLayers, levelOn, levels, stepPath } from './stepGeometry';
+import { levelOn, levels } from './levels';
+import { dayScale, fateLayers, stepPath } from './stepGeometry';
 
 const step = (time: number, survival: number) => ({
   time,

@@ -1,6 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { area, curveStepAfter, line } from 'd3-shape';
 import type { FateOnDay, FruitEnd, SurvivalStep } from '@core/fruitset';
+import { levelOn, type Level } from './levels';
 
 /** Inside a chart's frame: room for the ticks' words on the left and below. */
 export const FRAME = { left: 50, right: 10, top: 10, bottom: 26 } as const;
@@ -17,20 +18,6 @@ export function dayScale(width: number, height: number, lastDay: number): DaySca
   return { x: (day) => x(day), y: (share) => y(share) };
 }
 
-interface Level {
-  readonly day: number;
-  readonly share: number;
-}
-
-/** The curve as levels from day 0 to the last day: each holds until the next. */
-export function levels(steps: readonly SurvivalStep[], lastDay: number): Level[] {
-  const found = [
-    { day: 0, share: 1 },
-    ...steps.map(({ time, survival }) => ({ day: time, share: survival })),
-  ];
-  return [...found, { day: lastDay, share: found.at(-1)?.share ?? 1 }];
-}
-
 export function stepPath(of: readonly Level[], { x, y }: DayScale): string {
   return (
     line<Level>()
@@ -38,11 +25,6 @@ export function stepPath(of: readonly Level[], { x, y }: DayScale): string {
       .y(({ share }) => y(share))
       .curve(curveStepAfter)([...of]) ?? ''
   );
-}
-
-/** The share on a day. */
-export function levelOn(of: readonly Level[], day: number): number {
-  return of.filter((level) => level.day <= day).at(-1)?.share ?? 1;
 }
 
 interface Between {

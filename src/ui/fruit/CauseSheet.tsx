@@ -2,9 +2,9 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import type { FruitShape } from '@core/crops';
 import {
-  allTrials,
   fruitsBefore,
   likelyCauses,
+  trialOf,
   workedOn,
   type CauseClue,
   type LikelyCause,
@@ -123,7 +123,7 @@ function useLikely(
   return useMemo(() => {
     if (!of) return [];
     const { flower, growing } = of;
-    const trial = allTrials(state, place.zone).find(({ id }) => id === flower.id);
+    const trial = trialOf(flower, growing, place.zone);
     const from = workedOn(flower, place.zone);
     const weather = mainPatch(state)?.weather ?? {};
     return likelyCauses({

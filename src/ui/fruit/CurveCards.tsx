@@ -1,12 +1,11 @@
 import type { FateOnDay, SurvivalStep } from '@core/fruitset';
 import type { Study } from '@core/study';
-import { DropChart } from '../charts/DropChart';
-import { FateChart } from '../charts/FateChart';
+import { DropChart, FateChart } from '../charts/later';
+import { levelOn, levels } from '../charts/levels';
 import { NumbersTable, type NumbersColumn } from '../charts/NumbersTable';
-import { levelOn, levels } from '../charts/stepGeometry';
 import { Card } from '../controls';
 import { Txt } from '../theme';
-import { dropWords, percent } from './studyWords';
+import { dropWords, endWords, percent } from './studyWords';
 
 interface DayRow {
   readonly day: number;
@@ -109,7 +108,11 @@ export function FateCard({ study }: { study: Study }) {
   return (
     <Card>
       <Txt size="heading">What becomes of a fruit</Txt>
-      <FateChart fates={study.fates} days={study.atRisk.map(({ day }) => day)} />
+      <FateChart
+        fates={study.fates}
+        days={study.atRisk.map(({ day }) => day)}
+        nameOf={(end) => (end === 'remaining' ? 'still hangs' : endWords[end])}
+      />
       <NumbersTable of="what becomes of a fruit" columns={FATE_COLUMNS} rows={study.fates} />
     </Card>
   );

@@ -3,6 +3,7 @@ import type { GroupHow } from '@core/ledger';
 import { ALL, type Choice, type Choices } from '@core/study';
 import { useGarden } from '@/data/garden/garden';
 import { Button, Row, Sheet, Tile, Tiles } from '../controls';
+import { Txt } from '../theme';
 import { groupName } from './studyWords';
 
 /** A season's name: south of the equator it lies over New Year. */
@@ -77,6 +78,9 @@ export function FilterFoot({ choice, choices, onChoice }: Filter) {
   );
 }
 
+/** More tiles than this nobody looks through. */
+const MOST_TILES = 60;
+
 /** What to show, one question under the other; each with an answer that lifts it. */
 function FilterSheet({
   open,
@@ -106,7 +110,7 @@ function FilterSheet({
       {(['variety', 'how', 'father'] as const).map((what) =>
         options[what].length < 2 ? null : (
           <Tiles key={what} question={name[what]}>
-            {options[what].slice(0, 60).map((id) => (
+            {options[what].slice(0, MOST_TILES).map((id) => (
               <Tile
                 key={id}
                 title={groupName(state, what, id)}
@@ -115,6 +119,11 @@ function FilterSheet({
                 onPress={() => onChoice({ ...choice, [what]: choice[what] === id ? null : (id as GroupHow) })}
               />
             ))}
+            {options[what].length > MOST_TILES ? (
+              <Txt size="label" tone="muted">
+                {`and ${options[what].length - MOST_TILES} more: pick the variety first`}
+              </Txt>
+            ) : null}
           </Tiles>
         ),
       )}

@@ -1,15 +1,13 @@
 import { useMemo, useState } from 'react';
-import { Pressable, View } from 'react-native';
-import { useRouter } from 'expo-router';
+import { Pressable } from 'react-native';
 import { fateOf, type Fate } from '@core/fruitset';
 import type { Flower } from '@core/ledger';
 import { growing, plantName } from '@core/patch';
 import { clockText, localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { Badge, Button, Card, Tile, Tiles } from '../controls';
-import { flowerAppearance } from '../drawings/appearance';
-import { FlowerDrawing } from '../drawings/FlowerDrawing';
-import { Txt, useColours } from '../theme';
+import { FlowerRow } from '../FlowerRow';
+import { Txt } from '../theme';
 import { causeWords, fateText, fateWords, flowerPlace } from '../words';
 
 const FATES: readonly (Fate | 'all')[] = ['all', 'waiting', 'not-looked-at', 'set', 'dropped', 'lost-later'];
@@ -23,7 +21,15 @@ const fateTone: Record<Fate, 'pollen' | 'leaf' | 'brick'> = {
 };
 
 /** The flowers worked one by one, the latest first, by what became of them; a tap opens the plant. */
-export function WorkedList({ flowers, notLookedAt }: { flowers: readonly string[]; notLookedAt: number }) {
+export function WorkedList({
+  flowers,
+  notLookedAt,
+  onOpen,
+}: {
+  flowers: readonly string[];
+  notLookedAt: number;
+  onOpen: (flower: Flower) => void;
+}) {
   const { state, place, today } = useGarden();
   const [fate, setFate] = useState<Fate | 'all'>('all');
   const [shown, setShown] = useState(PAGE);
@@ -49,7 +55,7 @@ export function WorkedList({ flowers, notLookedAt }: { flowers: readonly string[
         ))}
       </Tiles>
       {listed.slice(0, shown).map((flower) => (
-        <WorkedRow key={flower.id} flower={flower} />
+        <WorkedRow key={flower.id} flower={flower} onOpen={onOpen} />
       ))}
       {listed.length === 0 ? <Txt tone="muted">None of these.</Txt> : null}
       {listed.length > shown ? (
@@ -62,10 +68,8 @@ export function WorkedList({ flowers, notLookedAt }: { flowers: readonly string[
   );
 }
 
-function WorkedRow({ flower }: { flower: Flower }) {
+function WorkedRow({ flower, onOpen }: { flower: Flower; onOpen: (flower: Flower) => void }) {
   const { state, place, today, prefs } = useGarden();
-  const router = useRouter();
-  const colours = useColours();
   const found = growing(state, flower.plant);
   const fate = found && fateOf(flower, found.crop, place.zone, today);
   if (!found || !fate) return null;
@@ -74,36 +78,22 @@ function WorkedRow({ flower }: { flower: Flower }) {
     <Pressable
       role="link"
       aria-label={`${plantName(found)}, ${flowerPlace(flower)}: ${fateText(fate, found)}`}
-      onPress={() =>
-        router.navigate({ pathname: '/plant/[id]', params: { id: found.plant.id, flower: flower.id } })
-      }
-      style={{
-        flexDirection: 'row',
-        alignItems: 'center',
-        gap: 10,
-        minHeight: 56,
-        borderBottomWidth: 1,
-        borderBottomColor: colours.rule,
-      }}
+      onPress={() => onOpen(flower)}
     >
-      <FlowerDrawing
-        {...flowerAppearance(flower, found.crop, place.zone)}
-        shape={found.variety.shape}
-        crop={found.crop.id}
-        size={46}
-      />
-      <View style={{ flex: 1 }}>
-        <Txt>
-          {plantName(found)}, {flowerPlace(flower)}
-        </Txt>
-        <Txt size="label" tone="muted">
-          {shortDayText(localDateOf(at, place.zone))} {clockText(at, place.zone, prefs.clock === '12')}
-          {flower.mark ? ` · mark ${flower.mark}` : ''}
-          {flower.pollinations.length === 0 ? ' · left to insects' : ''}
-          {flower.lost ? ` · ${causeWords[flower.lost.cause]}` : ''}
-        </Txt>
-      </View>
-      <Badge text={fateText(fate, found)} tone={fateTone[fate]} />
+      <FlowerRow
+        flower={flower}
+        growing={found}
+        note={[
+          `${shortDayText(localDateOf(at, place.zone))} ${clockText(at, place.zone, prefs.clock === '12')}`,
+          flower.mark ? `mark ${flower.mark}` : null,
+          flower.pollinations.length === 0 ? 'left to insects' : null,
+          flower.lost ? causeWords[flower.lost.cause] : null,
+        ]
+          .filter(Boolean)
+          .join(' · ')}
+      >
+        <Badge text={fateText(fate, found)} tone={fateTone[fate]} />
+      </FlowerRow>
     </Pressable>
   );
 }

@@ -6,7 +6,7 @@ import { plantName, type Growing } from '@core/patch';
 import { daysBetween } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { Button, Row, Tile, Tiles } from '../controls';
-import { GrowthChart } from '../charts/GrowthChart';
+import { GrowthChart } from '../charts/later';
 import { CauseSheet } from '../fruit/CauseSheet';
 import { SizeAsk } from '../fruit/SizeAsk';
 import { Txt } from '../theme';
@@ -47,7 +47,7 @@ export function HowIsIt({ flower, growing }: { flower: Flower; growing: Growing 
           <Tile key={result} title={lookWords[result]} chosen={false} onPress={() => look(result)} />
         ))}
       </Tiles>
-      <GrowthChart own={own} usual={usual} us={us} variety={growing.variety.name} />
+      {own.length > 0 ? <GrowthChart own={own} usual={usual} us={us} variety={growing.variety.name} /> : null}
       <Row>
         {flower.coverOffAt ||
         [null, undefined, 'open'].includes(flower.pollinations.at(-1)?.shutAgain) ? null : (

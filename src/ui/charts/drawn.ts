@@ -1,0 +1,4 @@
+export { DropChart } from './DropChart';
+export { FateChart } from './FateChart';
+export { GrowthChart } from './GrowthChart';
+export { ModelChart } from './ModelChart';

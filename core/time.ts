@@ -185,5 +185,6 @@ export function weekdayText(date: LocalDate): string {
  * @example weekStart('2026-07-14') // '2026-07-13'
  */
 export function weekStart(date: LocalDate): LocalDate {
-  return addDays(date, 1 - DateTime.fromISO(date, { zone: 'utc' }).weekday);
+  // The first of January 1970 was a Thursday.
+  return addDays(date, -((((dayNumber(date) + 3) % 7) + 7) % 7));
 }

@@ -7,11 +7,10 @@ import {
   outcomeDays,
   outcomeOn,
   countSet,
-  weatherOf,
   type SetCount,
   type Trial,
 } from '../fruitset';
-import { latestAt, type Flower, type State } from '../ledger';
+import { latestAt, type Flower, type NotedDay, type State } from '../ledger';
 import { growing, mainPatch, plantName, standingOrder, type Growing } from '../patch';
 import { fitForSeed, type SeedFitness } from '../purity';
 import { localDateOf, type LocalDate } from '../time';
@@ -138,6 +137,7 @@ interface TrialRow {
   readonly zone: string;
   readonly today: LocalDate;
   readonly trial: Trial;
+  readonly weather: NotedDay | undefined;
   readonly sunrise: number | null;
 }
 
@@ -174,9 +174,9 @@ const TRIAL_COLUMNS: readonly Column<TrialRow>[] = [
   ['lobes', ({ trial }) => trial.lobes],
   ['closure before', ({ trial }) => trial.closureBefore],
   ['closure after', ({ trial }) => trial.closureAfter],
-  ['min (C)', ({ state, trial }) => weatherOf(state, trial)?.minC],
-  ['max (C)', ({ state, trial }) => weatherOf(state, trial)?.maxC],
-  ['rain (mm)', ({ state, trial }) => weatherOf(state, trial)?.rainMm],
+  ['min (C)', ({ weather }) => weather?.minC],
+  ['max (C)', ({ weather }) => weather?.maxC],
+  ['rain (mm)', ({ weather }) => weather?.rainMm],
   ['fruits before', ({ state, trial, zone }) => fruitsBefore(state, trial, zone)],
   ['looks', ({ trial }) => trial.looks],
   ['flowers', ({ trial }) => trial.worked],
@@ -190,7 +190,8 @@ const TRIAL_COLUMNS: readonly Column<TrialRow>[] = [
 
 /** The table of trials: a row a flower worked (or missed), or a counted group. */
 function trialRows(state: State, zone: string, today: LocalDate): Cell[][] {
-  const place = mainPatch(state)?.place ?? null;
+  const patch = mainPatch(state);
+  const place = patch?.place ?? null;
   const sunrises = new Map<LocalDate, number>();
   const sunriseOn = (date: LocalDate): number | null => {
     if (place === null) return null;
@@ -200,7 +201,14 @@ function trialRows(state: State, zone: string, today: LocalDate): Cell[][] {
   };
   return tableOf(
     TRIAL_COLUMNS,
-    allTrials(state, zone).map((trial) => ({ state, zone, today, trial, sunrise: sunriseOn(trial.on) })),
+    allTrials(state, zone).map((trial) => ({
+      state,
+      zone,
+      today,
+      trial,
+      weather: patch?.weather[trial.on],
+      sunrise: sunriseOn(trial.on),
+    })),
   );
 }
 

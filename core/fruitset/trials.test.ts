@@ -15,7 +15,6 @@ import {
   outcomeOn,
   countSet,
   trialsOfStand,
-  weatherOf,
   type Outcome,
   type Trial,
 } from '.';
@@ -177,7 +176,6 @@ test('minutes after sunrise are the sun’s; after opening only where the openin
   expect(minutesAfterOpening(garden.state, rowOf(flower), garden.place.zone)).toBeNull();
   garden.write(garden.time(DAY, 5, 1), { kind: 'clockNoted', stand, what: 'opened' });
   expect(minutesAfterOpening(garden.state, rowOf(flower), garden.place.zone)).toBe(40);
-  expect(weatherOf(garden.state, rowOf(flower))).toBeNull();
 });
 
 test('fruits on the plant are those that had set, and were neither lost nor picked, when it was worked', () => {

@@ -1,8 +1,8 @@
 import { isWhole, roundDateOf } from '../bloom';
 import { cropOf, type Closure, type Crop, type CropId } from '../crops';
 import type { EventId, FlowerId, PlantId, StandId, VarietyId } from '../ids';
-import type { Flower, GroupHow, LossCause, MissedWhy, NotedDay, Purpose, State } from '../ledger';
-import { flowersOn, growing, mainPatch, type Growing } from '../patch';
+import type { Flower, GroupHow, LossCause, MissedWhy, Purpose, State } from '../ledger';
+import { flowersOn, growing, type Growing } from '../patch';
 import { localDateOf, type LocalDate } from '../time';
 import { remembered } from '../remember';
 import { fateFacts, fateOn, GRACE_DAYS, hungAt, lastLookDay, type Fate, type FateFacts } from './fate';
@@ -174,11 +174,6 @@ export function minutesAfterOpening(state: State, trial: Trial, zone: string): n
     .get(trial.stand)
     ?.clock.find((note) => note.what === 'opened' && localDateOf(Date.parse(note.at), zone) === on);
   return noted ? Math.round((Date.parse(at) - Date.parse(noted.at)) / 60_000) : null;
-}
-
-/** The weather of the day as somebody noted it, or a file or station brought it. */
-export function weatherOf(state: State, { on }: Trial): NotedDay | null {
-  return mainPatch(state)?.weather[on] ?? null;
 }
 
 /**

@@ -7,14 +7,13 @@ import {
   judgedOf,
   minutesAfterSunrise,
   outcomeOn,
-  weatherOf,
   type FollowedFruit,
   type Outcome,
   type Trial,
   type TrialPart,
 } from '../fruitset';
 import type { PlantId } from '../ids';
-import type { Place, State } from '../ledger';
+import type { Patch, Place, State } from '../ledger';
 import { mainPatch } from '../patch';
 import { remembered } from '../remember';
 import type { LocalDate } from '../time';
@@ -73,7 +72,9 @@ export function* eachCasePart(
   today: LocalDate,
 ): Generator<readonly BareCase[], void> {
   const { zone, latitude, longitude } = place;
-  const setting: Setting = { state, place, today, sunriseOn: sunrises(zone, latitude, longitude) };
+  const sunriseOn = sunrises(zone, latitude, longitude);
+  const weather = mainPatch(state)?.weather ?? NO_WEATHER;
+  const setting: Setting = { state, place, today, weather, sunriseOn };
   for (const part of eachTrialPart(state, zone)) yield casesOfPart(part, setting);
   yield casesFrom(groupTrials(state, zone), setting);
 }
@@ -82,17 +83,19 @@ interface Setting {
   readonly state: State;
   readonly place: Place;
   readonly today: LocalDate;
+  /** By day, as somebody noted it, or a file or station brought it. */
+  readonly weather: Patch['weather'];
   readonly sunriseOn: (date: LocalDate) => number;
 }
 
-const NO_WEATHER = {};
+const NO_WEATHER: Patch['weather'] = {};
 
 // A place that came by message is a new object each time: it is known by its numbers.
 const casesOfPart = remembered(
-  (part: TrialPart, { state, place, today }: Setting) => [
+  (part: TrialPart, { state, place, today, weather }: Setting) => [
     part,
     endsOf(state),
-    mainPatch(state)?.weather ?? NO_WEATHER,
+    weather,
     place.latitude,
     place.longitude,
     place.zone,
@@ -101,11 +104,14 @@ const casesOfPart = remembered(
   ({ rows }, setting) => casesFrom(rows, setting),
 );
 
-function casesFrom(trials: readonly Trial[], { state, place, today, sunriseOn }: Setting): BareCase[] {
+function casesFrom(
+  trials: readonly Trial[],
+  { state, place, today, weather, sunriseOn }: Setting,
+): BareCase[] {
   return trials.flatMap((trial): BareCase[] => {
     const outcome = outcomeOn(trial, today);
     if (outcome === null) return [];
-    const weather = weatherOf(state, trial);
+    const { maxC = null, dewPointC = null } = weather[trial.on] ?? {};
     const judged = judgedOf(trial, outcome);
     const timed = trial.at !== null && trial.kind === 'flower' && trial.how !== 'insects';
     return [
@@ -117,8 +123,8 @@ function casesFrom(trials: readonly Trial[], { state, place, today, sunriseOn }:
         judged: judged?.n ?? 0,
         set: judged?.k ?? 0,
         minutes: timed ? minutesAfterSunrise(trial, sunriseOn(trial.on)) : null,
-        maxC: weather?.maxC ?? null,
-        dewPointC: weather?.dewPointC ?? null,
+        maxC,
+        dewPointC,
         males: trial.fathers.length > 0 ? trial.males : null,
         lobes: trial.lobes,
         followed: followedFruit(state, trial, place.zone, today),

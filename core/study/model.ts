@@ -71,14 +71,23 @@ export function setModel(cases: readonly Case[], along: CaseNumber): SetModel | 
   const others = NUMBERS.filter(
     (what) => what !== along && known.filter((each) => each[what] !== null).length >= KNOWN * known.length,
   );
-  let terms: CaseNumber[] = [along, ...others].slice(0, room);
-  const usable = (of: readonly CaseNumber[]) =>
-    known.filter((each) => of.every((what) => each[what] !== null));
-  terms = terms.filter((what) => new Set(usable(terms).map((each) => each[what])).size > 1);
+  const asked = [along, ...others].slice(0, room);
+  const varied = usable(known, asked);
+  const terms = asked.filter((what) => differs(varied, what));
   if (terms[0] !== along) return { none: 'same', known: flowers };
-  const fit = fitted(usable(terms), terms);
+  const used = terms.length < asked.length ? usable(known, terms) : varied;
+  const fit = fitted(used, terms);
   if (!fit || fit.separation !== 'none') return { none: 'parted', known: flowers };
-  return drawn(usable(terms), along, terms, fit);
+  return drawn(used, along, terms, fit);
+}
+
+/** Those of which all these things are known. */
+function usable(cases: readonly Case[], terms: readonly CaseNumber[]): readonly Case[] {
+  return cases.filter((each) => terms.every((what) => each[what] !== null));
+}
+
+function differs(cases: readonly Case[], what: CaseNumber): boolean {
+  return cases.some((each) => each[what] !== cases[0]?.[what]);
 }
 
 /** `null` where the things hang on each other. */

@@ -73,16 +73,12 @@ const PARTED: Readonly<Record<Grouping, readonly Circumstance[]>> = {
 
 const AXIS_DAYS = [0, 3, 7, 14, 21, 30, 45, 60] as const;
 
+/** A choice may have come by message: it is known by what it says. */
+const asked = ({ when, variety, how, father }: Choice) => [when, variety, how, father];
+
 /** Answers of one choice, kept while only the grouping, the pair or the axis of a curve changes. */
 const chosenParts = remembered(
-  (cases: readonly Case[], choice: Choice, today: LocalDate) => [
-    cases,
-    choice.when,
-    choice.variety,
-    choice.how,
-    choice.father,
-    today,
-  ],
+  (cases: readonly Case[], choice: Choice, today: LocalDate) => [cases, ...asked(choice), today],
   (cases, choice, today) => {
     const some = chosen(cases, choice, today);
     const fruits = some.flatMap(({ followed }): FollowedFruit[] => (followed ? [followed] : []));
@@ -110,25 +106,39 @@ const chosenParts = remembered(
  * What the record says of the flowers chosen, as things stand on a garden day.
  * @example study(state, place, { today: '2026-07-13', choice: { when: null, variety: null, how: null, father: null }, grouping: 'variety', pair: null, along: 'minutes' }).overview.set // 1
  */
-export function study(state: State, place: Place, question: StudyQuestion): Study {
-  const { today, choice, grouping, pair, along } = question;
-  const cases = allCases(state, place, today);
-  const { some, ...parts } = chosenParts(cases, choice, today);
-  const shares = sharesBy(some, grouping);
-  return {
-    ...parts,
-    choices: choicesOf(cases, choice, today),
-    shares,
-    pair: pair && pairOf(some, grouping, shares, pair),
-    hands: handsOf(some),
-    model: setModel(some, along),
-  };
-}
+export const study = remembered(
+  (state: State, _place: Place, { today, choice, grouping, pair, along }: StudyQuestion) => [
+    state,
+    today,
+    ...asked(choice),
+    grouping,
+    pair?.[0],
+    pair?.[1],
+    along,
+  ],
+  (state, place, { today, choice, grouping, pair, along }): Study => {
+    const cases = allCases(state, place, today);
+    const { some, ...parts } = chosenParts(cases, choice, today);
+    const shares = sharesBy(some, grouping);
+    return {
+      ...parts,
+      choices: choicesOf(cases, choice, today),
+      shares,
+      pair: pair && pairOf(some, grouping, shares, pair),
+      hands: handsOf(some),
+      model: setModel(some, along),
+    };
+  },
+);
 
 /** The study of everything that Fruit opens with, in steps of some hundred flowers: what is worked out in idle moments isn't waited for. */
 export function* studyAhead(state: State, place: Place, today: LocalDate): Generator<void, void> {
   const parts = eachCasePart(state, place, today);
   while (!parts.next().done) yield;
+  const cases = allCases(state, place, today);
+  yield;
+  chosenParts(cases, ALL, today);
+  yield;
   study(state, place, { today, choice: ALL, grouping: 'variety', pair: null, along: 'minutes' });
 }
 

@@ -18,7 +18,7 @@ function steps(count: number) {
 test('nothing is begun before it has been quiet for a while; then all of it is done', async () => {
   const { done, work } = steps(5);
   void new Quiet().work(work);
-  await jest.advanceTimersByTimeAsync(1499);
+  await jest.advanceTimersByTimeAsync(399);
   expect(done).toEqual([]);
   await jest.runAllTimersAsync();
   expect(done).toEqual([1, 2, 3, 4, 5]);
@@ -28,7 +28,7 @@ test('a question that comes between two steps ends the work', async () => {
   const { done, work } = steps(5);
   const quiet = new Quiet();
   void quiet.work(work);
-  await jest.advanceTimersByTimeAsync(1500);
+  await jest.advanceTimersByTimeAsync(400);
   quiet.interrupt();
   await jest.runAllTimersAsync();
   expect(done).toEqual([1]);
@@ -39,7 +39,7 @@ test('of two pieces of work only the later one is done', async () => {
   const young = steps(3);
   const quiet = new Quiet();
   void quiet.work(old.work);
-  await jest.advanceTimersByTimeAsync(1000);
+  await jest.advanceTimersByTimeAsync(300);
   void quiet.work(young.work);
   await jest.runAllTimersAsync();
   expect(old.done).toEqual([]);

@@ -1,5 +1,5 @@
 /** Nothing was asked for so long: the grower reads, or is at a flower. */
-const QUIET_MS = 1500;
+const QUIET_MS = 400;
 
 const rest = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 

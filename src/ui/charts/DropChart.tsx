@@ -4,7 +4,7 @@ import type { DropCurve } from '@core/fruitset';
 import { Txt, useColours } from '../theme';
 import { ShareFrame } from './Frame';
 import { levels } from './levels';
-import { bandPath, boundsPath, dayScale, stepPath } from './stepGeometry';
+import { axisEnd, bandPath, boundsPath, dayScale, stepPath } from './stepGeometry';
 import { useWidth } from './useWidth';
 
 const HEIGHT = 190;
@@ -21,7 +21,10 @@ export function DropChart({
 }) {
   const colours = useColours();
   const { width, onLayout } = useWidth();
-  const lastDay = Math.max(7, atRisk.at(-1)?.day ?? 0, curve.latest.at(-1)?.time ?? 0);
+  const lastDay = axisEnd(
+    atRisk.map(({ day }) => day),
+    curve.latest.at(-1)?.time,
+  );
   const scale = dayScale(width, HEIGHT, lastDay);
   const [latest, earliest] = [levels(curve.latest, lastDay), levels(curve.earliest, lastDay)];
   return (

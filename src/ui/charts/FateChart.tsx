@@ -3,7 +3,7 @@ import { Path } from 'react-native-svg';
 import type { FateOnDay, FruitEnd } from '@core/fruitset';
 import { Txt, useColours, type Colours } from '../theme';
 import { ShareFrame } from './Frame';
-import { dayScale, fateLayers, type FateLayer } from './stepGeometry';
+import { axisEnd, dayScale, fateLayers, type FateLayer } from './stepGeometry';
 import { useWidth } from './useWidth';
 
 const HEIGHT = 190;
@@ -47,7 +47,7 @@ export function FateChart({
 }) {
   const colours = useColours();
   const { width, onLayout } = useWidth();
-  const lastDay = Math.max(7, days.at(-1) ?? 0, fates.at(-1)?.day ?? 0);
+  const lastDay = axisEnd(days, fates.at(-1)?.day);
   const scale = dayScale(width, HEIGHT, lastDay);
   const layers = fateLayers(fates, ORDER, lastDay, scale);
   const summary = `What has become of the fruits: ${layers.map(({ end, share }) => `${nameOf(end)} ${percent(share)}`).join(', ')}`;

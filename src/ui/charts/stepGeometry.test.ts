@@ -2,7 +2,7 @@ import type { SetModel } from '@core/study';
 import { growthShapes } from './growthGeometry';
 import { modelShapes } from './modelGeometry';
 import { levelOn, levels } from './levels';
-import { dayScale, fateLayers, stepPath } from './stepGeometry';
+import { axisEnd, dayScale, fateLayers, stepPath } from './stepGeometry';
 
 const step = (time: number, survival: number) => ({
   time,
@@ -23,6 +23,12 @@ test('a curve holds its level until the next step, and to the last day', () => {
     { day: 0, share: 1 },
     { day: 7, share: 1 },
   ]);
+});
+
+test('the last change is never on the frame, and a chart shows a week at least', () => {
+  expect(axisEnd([0, 3, 7], 7)).toBe(8);
+  expect(axisEnd([0, 3, 7, 14], 9)).toBe(14);
+  expect(axisEnd([])).toBe(7);
 });
 
 /** The corners of a path, as numbers. */

@@ -18,6 +18,11 @@ export function dayScale(width: number, height: number, lastDay: number): DaySca
   return { x: (day) => x(day), y: (share) => y(share) };
 }
 
+/** Where the days of a chart end: a week at least, and a day past the last change, whose step would else lie on the frame. */
+export function axisEnd(days: readonly number[], lastChange = 0): number {
+  return Math.max(7, days.at(-1) ?? 0, lastChange + 1);
+}
+
 export function stepPath(of: readonly Level[], { x, y }: DayScale): string {
   return (
     line<Level>()

@@ -37,7 +37,7 @@ const pair = (more: Partial<Pair>): Pair => ({
 
 test('a comparison is said in flowers, and how many would settle it', () => {
   expect(pairWords(pair({}), ['brush', 'male flower'])).toEqual([
-    'brush 61 of 80, male flower 70 of 82: the difference could easily be luck. About 300 flowers each would settle it.',
+    'brush 61 of 80, male flower 70 of 82: the difference could easily be luck. It would take about 300 flowers each to settle it.',
     'The true difference lies somewhere from −21 to +3 points, with the plant as the unit.',
   ]);
   const [first, ...rest] = pairWords(pair({ verdict: 'more', among: 5 }), ['brush', 'male flower']);
@@ -45,8 +45,15 @@ test('a comparison is said in flowers, and how many would settle it', () => {
   expect(rest.at(-1)).toMatch(/^Of 5 groups/);
 });
 
-test('under ten on a side nothing is said but that', () => {
-  expect(pairWords(pair({ verdict: 'too-few', wouldTell: null }), ['a', 'b'])).toEqual([
+test('how many would settle it is no finer than a guess can be', () => {
+  const said = (wouldTell: number) => pairWords(pair({ wouldTell }), ['a', 'b'])[0];
+  expect(said(82)).toMatch(/about 85 flowers each/);
+  expect(said(431)).toMatch(/about 440 flowers each/);
+  expect(said(4892)).toMatch(/more than a thousand flowers each/);
+});
+
+test('under ten on a side nothing is said but that: what so few differ by foretells nothing', () => {
+  expect(pairWords(pair({ verdict: 'too-few', wouldTell: 4892 }), ['a', 'b'])).toEqual([
     'a 61 of 80, b 70 of 82: can’t tell: under ten flowers on a side say nothing.',
   ]);
 });

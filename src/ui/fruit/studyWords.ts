@@ -59,6 +59,13 @@ const list = (words: readonly string[]) =>
 
 const signed = (points: number) => (points < 0 ? `−${-points}` : points === 0 ? '0' : `+${points}`);
 
+/** How many flowers would settle a comparison, no finer than such a guess can be. */
+function settleWords(flowers: number): string {
+  if (flowers > 1000) return 'more than a thousand';
+  const step = flowers < 100 ? 5 : 10;
+  return `about ${Math.ceil(flowers / step) * step}`;
+}
+
 /** What a comparison comes to, in plain words: the counts, luck or more, how many flowers would settle it. */
 export function pairWords(
   { a, b, low, high, verdict, wouldTell, among }: Pair,
@@ -69,9 +76,9 @@ export function pairWords(
   const settle =
     wouldTell === null || wouldTell <= Math.min(a.judged, b.judged)
       ? ''
-      : ` About ${wouldTell} flowers each would settle it.`;
+      : ` It would take ${settleWords(wouldTell)} flowers each to settle it.`;
   const said = {
-    'too-few': `can’t tell: under ten flowers on a side say nothing.${settle}`,
+    'too-few': `can’t tell: under ten flowers on a side say nothing.`,
     luck: `the difference could easily be luck.${settle}`,
     more: `more than luck is likely: ${names[(a.share ?? 0) >= (b.share ?? 0) ? 0 : 1]} set more.`,
   }[verdict];

@@ -6,6 +6,9 @@ export type TrowelReason =
   // places and times
   | 'latitude'
   | 'longitude'
+  | 'coordinates'
+  | 'distanceM'
+  | 'plants'
   | 'date'
   | 'zone'
   | 'timeZone'

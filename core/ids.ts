@@ -8,7 +8,7 @@ type Branded<Kind extends string> = string & { readonly [brand]?: Kind };
  * What events can speak of. A new subject is one word here, one entry of `core/ledger/subjects.ts` (the compiler asks for it), its
  * view, and its events.
  */
-export const SUBJECT_KINDS = ['patch', 'bed', 'variety', 'stand', 'plant', 'flower'] as const;
+export const SUBJECT_KINDS = ['patch', 'bed', 'variety', 'stand', 'plant', 'flower', 'neighbour'] as const;
 export type SubjectKind = (typeof SUBJECT_KINDS)[number];
 
 /** The id type of each kind of subject. */
@@ -24,6 +24,8 @@ export type VarietyId = IdByKind['variety'];
 export type StandId = IdByKind['stand'];
 export type PlantId = IdByKind['plant'];
 export type FlowerId = IdByKind['flower'];
+/** A planting in somebody else's garden. */
+export type NeighbourId = IdByKind['neighbour'];
 
 const ULID = '[0-7][0-9A-HJKMNP-TV-Z]{25}';
 /** What an event’s id looks like. */

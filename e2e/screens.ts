@@ -9,6 +9,7 @@ const SCREENS = [
   '/looks',
   '/fruit',
   '/patch',
+  '/crossing',
   '/settings',
   '/begin',
   '/corn',

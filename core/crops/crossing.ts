@@ -53,11 +53,24 @@ const FEARED: readonly (readonly [Pair, string])[] = [
   [['pepper', 'aubergine'], 'Peppers and aubergines never cross.'],
 ];
 
-const isOwn = (id: string): id is CropId => (CROP_IDS as readonly string[]).includes(id);
-const nameOf = (id: CrossingKind['crop']) =>
-  isOwn(id) ? cropOf(id).plural : (neighbourCrops.find((each) => each.id === id)?.name ?? id);
+/**
+ * Whether a kind is one that the patch can grow, and not of neighbours alone.
+ * @example isOwnCrop('chard') // false
+ */
+export function isOwnCrop(id: string): id is CropId {
+  return (CROP_IDS as readonly string[]).includes(id);
+}
+
+/**
+ * What a crop of the patch or of a neighbour is called, many of it.
+ * @example kindName('squash-maxima') // 'maxima squash'
+ */
+export function kindName(id: CrossingKind['crop']): string {
+  return isOwnCrop(id) ? cropOf(id).plural : (neighbourCrops.find((each) => each.id === id)?.name ?? id);
+}
+
 const speciesOf = (id: CrossingKind['crop']) =>
-  isOwn(id) ? cropOf(id).botanical : (neighbourCrops.find((each) => each.id === id)?.botanical ?? id);
+  isOwnCrop(id) ? cropOf(id).botanical : (neighbourCrops.find((each) => each.id === id)?.botanical ?? id);
 
 /**
  * Whether two kinds cross, and why in a sentence: by species, not by kitchen name. Where the species of a pepper is not said it counts
@@ -75,16 +88,16 @@ export function crossing(a: CrossingKind, b: CrossingKind): Crossing {
   if (speciesOf(a.crop) === speciesOf(b.crop))
     return {
       verdict: 'freely',
-      why: `${capital(nameOf(a.crop))} and ${nameOf(b.crop)} are one species (${speciesOf(a.crop)}).`,
+      why: `${capital(kindName(a.crop))} and ${kindName(b.crop)} are one species (${speciesOf(a.crop)}).`,
     };
   return {
     verdict: 'never',
-    why: `${capital(nameOf(a.crop))} and ${nameOf(b.crop)} are different species, and never cross.`,
+    why: `${capital(kindName(a.crop))} and ${kindName(b.crop)} are different species, and never cross.`,
   };
 }
 
 function withinCrop(a: CrossingKind, b: CrossingKind): Crossing {
-  const name = nameOf(a.crop);
+  const name = kindName(a.crop);
   if (a.crop === 'corn')
     return {
       verdict: 'freely',

@@ -10,3 +10,4 @@ export * from './traits';
 export * from './methods';
 export * from './bearing';
 export * from './crossing';
+export * from './pollenPaths';

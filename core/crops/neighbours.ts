@@ -33,6 +33,9 @@ export const NEIGHBOUR_IDS = [
   'spinach',
 ] as const;
 
+/** A crop of neighbours alone. */
+export type NeighbourCropId = (typeof NEIGHBOUR_IDS)[number];
+
 /** What holds of all that self in a shut flower, grown here or next door. */
 export const selfer = {
   carriedBy: handbook('self' as const, GENERAL),

@@ -12,6 +12,7 @@ import versionFour from './fixtures/version-4.json';
 import versionFive from './fixtures/version-5.json';
 import versionSix from './fixtures/version-6.json';
 import versionSeven from './fixtures/version-7.json';
+import versionEight from './fixtures/version-8.json';
 
 const good = demoLog(4).slice(0, 30) as AnyEvent[];
 const changed = (change: (event: Record<string, unknown>) => unknown, index = 3) =>
@@ -112,6 +113,15 @@ describe('our file', () => {
     expect([...state.plants.values()].flatMap(({ tallies }) => tallies)).toMatchObject([
       { tool: 'vibration', flowers: 6, truss: 2 },
     ]);
+  });
+
+  test('events of version 8 are read for ever: one in three left to the insects till none, and bees counted', () => {
+    const read = fromJson(JSON.stringify(versionEight));
+    if (!read.ok) throw new Error(read.message);
+    const state = fold(read.events);
+    expect([...state.stands.values()]).toMatchObject([{ leaving: null, bees: [{ visits: 4, seconds: 60 }] }]);
+    expect([...state.flowers.values()].map(({ left }) => left !== null)).toEqual([true]);
+    expect(state.neighbours.size).toBe(0);
   });
 
   test('events of version 7 are read for ever: stripped, threaded, pinched, an early count, two entries both true', () => {

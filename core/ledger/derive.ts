@@ -2,7 +2,7 @@ import { DEFAULT_SCHOOLS, SCHOOLS, type SchoolChoices } from '../crops';
 import type { NotedDay } from './eventParts';
 import type { LedgerEvent } from './events';
 import type { WeatherOrigin } from './values';
-import type { Bed, Flower, Note, Patch, Plant, Stand, Variety, WeatherView } from './views';
+import type { Bed, Flower, Neighbour, Note, Patch, Plant, Stand, Variety, WeatherView } from './views';
 
 type Draftable<T> = { -readonly [K in keyof T]: T[K] extends readonly (infer U)[] ? U[] : T[K] };
 
@@ -91,6 +91,36 @@ export function deriveBed(id: string, events: readonly LedgerEvent[]): Bed | nul
     } else if (event.kind === 'noted') notes.push(noteOf(event));
   }
   return bed;
+}
+
+/** A planting next door from the events in force that speak of it; `null` where none notes it. What is noted later is there again. */
+export function deriveNeighbour(id: string, events: readonly LedgerEvent[]): Neighbour | null {
+  let neighbour: Neighbour | null = null;
+  let goneAt: Neighbour['goneAt'] = null;
+  for (const event of events) {
+    if (event.kind === 'neighbourNoted') {
+      neighbour = {
+        id,
+        patch: event.patch,
+        crop: event.crop,
+        species: event.species ?? null,
+        variety: event.variety,
+        plants: event.plants,
+        distanceM: event.distanceM,
+        bearingDeg: event.bearingDeg,
+        between: event.between,
+        besides: event.besides,
+        bloomFrom: event.bloomFrom,
+        bloomTo: event.bloomTo,
+        knownBy: event.knownBy,
+        event: event.id,
+        saidAt: event.at,
+        goneAt: null,
+      };
+      goneAt = null;
+    } else if (event.kind === 'neighbourGone') goneAt = event.at;
+  }
+  return neighbour && { ...neighbour, goneAt };
 }
 
 /** A variety from the events in force that speak of it; `null` where none adds it. */

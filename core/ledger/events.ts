@@ -31,6 +31,8 @@ import type {
   LeaveSet,
   MalesCounted,
   MalesPicked,
+  NeighbourGone,
+  NeighbourNoted,
   PatchBegun,
   PlaceSet,
   PlantAdded,
@@ -49,7 +51,7 @@ import type {
 } from './gardenEvents';
 
 /** The version written into new events. Older ones are read for ever (`upcast`). */
-export const SCHEMA_VERSION = 8;
+export const SCHEMA_VERSION = 9;
 
 /** Every event there is. */
 export type LedgerEvent =
@@ -57,6 +59,8 @@ export type LedgerEvent =
   | PlaceSet
   | SchoolChosen
   | BedAdded
+  | NeighbourNoted
+  | NeighbourGone
   | ShelterSet
   | VarietyAdded
   | StandAdded
@@ -118,6 +122,8 @@ export const SUBJECT_FIELD: Readonly<Record<EventKind, SubjectKind | 'subject'>>
   schoolChosen: 'patch',
   bedAdded: 'bed',
   shelterSet: 'bed',
+  neighbourNoted: 'neighbour',
+  neighbourGone: 'neighbour',
   varietyAdded: 'variety',
   standAdded: 'stand',
   reasonSet: 'subject',

@@ -3,6 +3,7 @@ import {
   CLOSURES,
   CROP_IDS,
   FRUIT_SHAPES,
+  NEIGHBOUR_IDS,
   PEPPER_SPECIES,
   PICKED,
   REASONS,
@@ -16,11 +17,14 @@ import { EVENT_ID, SUBJECT_KINDS, subjectIdPattern, type SubjectKind } from '../
 import { isInstant, isLocalDate, isZone } from '../time';
 import { type EventKind } from './events';
 import {
+  BESIDES,
+  BETWEEN,
   CHECK_RESULTS,
   CLOCK_NOTES,
   FELT,
   HARVEST_FOR,
   HEALTH,
+  KNOWN_BY,
   LOOK_RESULTS,
   LOSS_CAUSES,
   MISSED_WHY,
@@ -47,6 +51,12 @@ const id = (kind: SubjectKind) => Joi.string().pattern(subjectIdPattern(kind)).r
 const oneOf = (values: readonly string[]) =>
   Joi.string()
     .valid(...values)
+    .required();
+const someOf = (values: readonly string[]) =>
+  Joi.array()
+    .items(Joi.string().valid(...values))
+    .max(values.length)
+    .unique()
     .required();
 const EARLIEST = '1990-01-01';
 const LATEST = '2200-01-01';
@@ -147,6 +157,24 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
     from: localDate.required(),
     to: localDate.allow(null).required(),
   }),
+  neighbourNoted: () => ({
+    neighbour: id('neighbour'),
+    patch: id('patch'),
+    crop: oneOf([...CROP_IDS, ...NEIGHBOUR_IDS]),
+    species: Joi.string()
+      .valid(...PEPPER_SPECIES)
+      .optional(),
+    variety: text(80).trim().min(1).allow(null).required(),
+    plants: count.min(1).max(10_000_000).allow(null).required(),
+    distanceM: Joi.number().min(0).max(20_000).required(),
+    bearingDeg: Joi.number().min(0).less(360).allow(null).required(),
+    between: someOf(BETWEEN),
+    besides: someOf(BESIDES),
+    bloomFrom: localDate.allow(null).required(),
+    bloomTo: localDate.allow(null).required(),
+    knownBy: oneOf(KNOWN_BY),
+  }),
+  neighbourGone: () => ({ neighbour: id('neighbour') }),
   varietyAdded: () => ({
     variety: id('variety'),
     patch: id('patch'),

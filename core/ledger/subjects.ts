@@ -1,7 +1,15 @@
 import type { SubjectId, SubjectKind } from '../ids';
-import { deriveBed, deriveFlower, derivePatch, derivePlant, deriveStand, deriveVariety } from './derive';
+import {
+  deriveBed,
+  deriveFlower,
+  deriveNeighbour,
+  derivePatch,
+  derivePlant,
+  deriveStand,
+  deriveVariety,
+} from './derive';
 import type { LedgerEvent } from './events';
-import type { Bed, Flower, Patch, Plant, Stand, Variety } from './views';
+import type { Bed, Flower, Neighbour, Patch, Plant, Stand, Variety } from './views';
 
 /** The view of each kind of subject. */
 interface ViewOf {
@@ -11,6 +19,7 @@ interface ViewOf {
   readonly stand: Stand;
   readonly plant: Plant;
   readonly flower: Flower;
+  readonly neighbour: Neighbour;
 }
 
 interface Subject<View, Table extends string> {
@@ -28,6 +37,7 @@ export const SUBJECTS = {
   stand: { table: 'stands', derive: deriveStand },
   plant: { table: 'plants', derive: derivePlant },
   flower: { table: 'flowers', derive: deriveFlower },
+  neighbour: { table: 'neighbours', derive: deriveNeighbour },
 } as const satisfies { readonly [Kind in SubjectKind]: Subject<ViewOf[Kind], string> };
 
 /** The tables of views in a state. */

@@ -22,6 +22,8 @@ const STEPS: readonly (((event: Loose) => Loose) | null)[] = [
   null,
   // 8: flowers left to the insects, every how-manieth, and insects counted.
   null,
+  // 9: what grows next door.
+  null,
 ];
 
 if (STEPS.length !== SCHEMA_VERSION - 1)

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { EVENT_ID } from '../ids';
 import { SCHEMA_VERSION, SUBJECT_FIELD, type AnyEvent, type EventKind } from './events';
-import type { GroupCounted } from './gardenEvents';
+import type { GroupCounted, NeighbourNoted } from './gardenEvents';
 import { instant, payloads, text } from './payloads';
 
 const base: Joi.SchemaMap = {
@@ -26,6 +26,7 @@ const messages: Joi.LanguageMessages = {
   'time.monthDay': '{#label} is not a day of the year, written like 10-05',
   'weather.order': '{#label}: the warmest lies below the coldest',
   'group.days': '"to" lies before "from"',
+  'neighbour.days': '"bloomTo" lies before "bloomFrom"',
   'group.set': '"set" is more than "worked"',
   'group.bent': '"bent" is more than "set"',
   'time.zone': '{#label} is not a time zone',
@@ -41,6 +42,12 @@ const options: Joi.ValidationOptions = {
 
 /** What only two fields together can say. */
 function checked(kind: EventKind, schema: Joi.ObjectSchema): Joi.ObjectSchema {
+  if (kind === 'neighbourNoted')
+    return schema.custom((event: NeighbourNoted, helpers) =>
+      event.bloomFrom !== null && event.bloomTo !== null && event.bloomTo < event.bloomFrom
+        ? helpers.error('neighbour.days')
+        : event,
+    );
   if (kind !== 'groupCounted') return schema;
   return schema.custom(({ from, to, worked, set, bent, ...rest }: GroupCounted, helpers) => {
     if (to < from) return helpers.error('group.days');

@@ -48,6 +48,16 @@ export const PRECIOUS = ['spare', 'keep', 'rare'] as const;
 /** How much the seed is worth: can be had again, keeps a variety going, or is all there is. */
 export type Precious = (typeof PRECIOUS)[number];
 
+/** What can lie between a stand and a planting elsewhere. forage: other flowers, on which bees work themselves clean. */
+export const BETWEEN = ['hedge', 'building', 'hill', 'water', 'forage', 'open', 'few-flowers'] as const;
+export type Between = (typeof BETWEEN)[number];
+/** What else is so of a planting elsewhere: larger than one's own, where the wind comes from, beehives near it. */
+export const BESIDES = ['larger', 'upwind', 'hives'] as const;
+export type Beside = (typeof BESIDES)[number];
+/** How a planting elsewhere came to be known. */
+export const KNOWN_BY = ['seen', 'told', 'guessed'] as const;
+export type KnownBy = (typeof KNOWN_BY)[number];
+
 /** What wanted seed is reckoned in. */
 export const SEED_UNITS = ['seeds', 'grams'] as const;
 

@@ -10,10 +10,10 @@ import type {
   Tool,
   VarietyTraits,
 } from '../crops';
-import type { BedId, EventId, FlowerId, PatchId, PlantId, StandId, VarietyId } from '../ids';
+import type { BedId, EventId, FlowerId, NeighbourId, PatchId, PlantId, StandId, VarietyId } from '../ids';
 import type { Instant, LocalDate } from '../time';
 import type { Father, Goal, NotedDay, Place } from './eventParts';
-import type { FruitsPicked, GroupCounted, ShelterSet } from './gardenEvents';
+import type { FruitsPicked, GroupCounted, NeighbourNoted, ShelterSet } from './gardenEvents';
 import type {
   CheckResult,
   ClockNote,
@@ -62,6 +62,19 @@ export interface Bed {
   readonly event: EventId;
   readonly notes: readonly Note[];
 }
+/** A planting in somebody else's garden, as it was said last. */
+export type Neighbour = Omit<
+  NeighbourNoted,
+  'id' | 'v' | 'at' | 'by' | 'device' | 'kind' | 'neighbour' | 'species'
+> & {
+  readonly id: NeighbourId;
+  readonly species: NonNullable<NeighbourNoted['species']> | null;
+  readonly event: EventId;
+  /** When it was last said. */
+  readonly saidAt: Instant;
+  /** Since when it is gone; `null`: it is there. */
+  readonly goneAt: Instant | null;
+};
 /** Something that stands, or stood, over a bed. */
 export type ShelterView = Pick<ShelterSet, 'at' | 'shelter' | 'insects' | 'lampHours' | 'from' | 'to'> & {
   readonly event: EventId;

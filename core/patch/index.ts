@@ -2,3 +2,4 @@ export * from './garden';
 export * from './layout';
 export * from './shelter';
 export * from './flowering';
+export * from './earth';

@@ -29,6 +29,7 @@ import { healthWords, plural, quietWords, reasonText, shelterWords } from '@/ui/
 
 /** What grows where: beds, stands, plants, with counts. */
 function PatchPage() {
+  const router = useRouter();
   const { state, patch, prefs } = useGarden();
   const [editing, setEditing] = useState<Bed | 'new' | null>(null);
   const [planting, setPlanting] = useState<Bed | null>(null);
@@ -51,6 +52,9 @@ function PatchPage() {
       title={patch?.name ?? 'Patch'}
       over={`${plural(beds.length, 'bed')}, ${plural(standing, 'plant')}`}
       side={cards.length > half ? cards.slice(half) : undefined}
+      corner={
+        <Button title="Who could cross" look="quiet" small onPress={() => router.navigate('/crossing')} />
+      }
       foot={<Button title="Add a bed" onPress={() => setEditing('new')} />}
     >
       <UndoLine />

@@ -1,4 +1,4 @@
-import { SCHOOLS } from '@core/crops';
+import { kindName, SCHOOLS } from '@core/crops';
 import { isKnown, type AnyEvent, type LedgerEvent, type State } from '@core/ledger';
 import { growing, plantName } from '@core/patch';
 import { shortDayText } from '@core/time';
@@ -68,6 +68,12 @@ function wordsOf(state: State, event: LedgerEvent, events: readonly LedgerEvent[
       return `the bed ${event.name}`;
     case 'shelterSet':
       return `${event.shelter ? shelterWords[event.shelter] : 'open air'} over ${bedAt(event.bed)}`;
+    case 'neighbourNoted':
+      return `what grows next door: ${kindName(event.crop)}`;
+    case 'neighbourGone': {
+      const gone = state.neighbours.get(event.neighbour);
+      return `gone next door: ${gone ? kindName(gone.crop) : 'a planting'}`;
+    }
     case 'varietyAdded':
       return `the variety ${event.name}`;
     case 'standAdded':

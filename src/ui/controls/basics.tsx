@@ -237,7 +237,8 @@ const styles = StyleSheet.create({
     borderWidth: 1,
     padding: 0,
   },
-  sheetInside: { padding: 16, gap: 12, overflow: 'scroll' },
+  // Shrinks to the sheet, or what lies below its edge could not be scrolled to.
+  sheetInside: { padding: 16, gap: 12, overflow: 'scroll', flexShrink: 1 },
   sheetHead: { flexDirection: 'row', alignItems: 'center' },
   row: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center' },
 });

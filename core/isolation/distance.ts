@@ -1,0 +1,103 @@
+import { mustBe } from '../errors';
+import { toPlan, type OnEarth } from '../patch';
+
+/** Metres east and south on the plan, or longitude and latitude in degrees: the order of GeoJSON. */
+export type Position = readonly [number, number];
+/** A ring of corners; the last may repeat the first, or be joined to it. */
+export type Ring = readonly Position[];
+/** Where something stands: a point, or an area whose first ring is its edge, and further ones are holes in it. */
+export type Ground =
+  | { readonly type: 'Point'; readonly coordinates: Position }
+  | { readonly type: 'Polygon'; readonly coordinates: readonly Ring[] };
+
+type Segment = readonly [Position, Position];
+
+/**
+ * Metres between the nearest edges of two stands on the plan; 0 where they touch, overlap or one lies in the other. What stands in a
+ * hole is outside. Throws by field.
+ * @example standDistance({ type: 'Point', coordinates: [13, 14] }, { type: 'Polygon', coordinates: [[[0, 0], [10, 0], [10, 10], [0, 10]]] }) // 5
+ */
+export function standDistance(a: Ground, b: Ground): number {
+  const [one, other] = [edgesOf(a), edgesOf(b)];
+  if (holds(a, other[0]?.[0]) || holds(b, one[0]?.[0])) return 0;
+  let least = Infinity;
+  for (const mine of one) for (const theirs of other) least = Math.min(least, apart(mine, theirs));
+  return least;
+}
+
+/**
+ * Metres between the nearest edges of two grounds given in degrees, [longitude, latitude], on a flat plan around the first. Within a
+ * few kilometres good to half a per cent; works across the date line. Throws by field.
+ * @example Math.round(geoDistance({ type: 'Point', coordinates: [14, 46] }, { type: 'Point', coordinates: [14, 46.001] })) // 111
+ */
+export function geoDistance(a: Ground, b: Ground): number {
+  const [longitude, latitude] = middleOf(a, b);
+  return standDistance(flat({ latitude, longitude }, a), flat({ latitude, longitude }, b));
+}
+
+/** Halfway between two first corners, by the shorter way round, so that neither lies far from the origin. */
+function middleOf(a: Ground, b: Ground): Position {
+  const [one, other] = [edgesOf(a), edgesOf(b)].map((edges) => edges[0]?.[0] as Position) as [
+    Position,
+    Position,
+  ];
+  const east = ((other[0] - one[0] + 540) % 360) - 180;
+  return [((one[0] + east / 2 + 540) % 360) - 180, (one[1] + other[1]) / 2];
+}
+
+function flat(origin: OnEarth, ground: Ground): Ground {
+  const at = ([longitude, latitude]: Position): Position => {
+    const { xM, yM } = toPlan(origin, { latitude, longitude });
+    return [xM, yM];
+  };
+  return ground.type === 'Point'
+    ? { type: 'Point', coordinates: at(ground.coordinates) }
+    : { type: 'Polygon', coordinates: ground.coordinates.map((ring) => ring.map(at)) };
+}
+
+/** The edges of all rings; a point is an edge of no length. */
+function edgesOf(ground: Ground): Segment[] {
+  const rings = ground.type === 'Point' ? [[ground.coordinates]] : ground.coordinates;
+  const edges = rings.flatMap((ring) =>
+    ring.map((corner, i): Segment => [corner, ring[(i + 1) % ring.length] as Position]),
+  );
+  if (edges.length === 0) throw mustBe('standDistance', 'coordinates', 'at least one corner', 'none');
+  for (const [[x, y]] of edges)
+    if (!Number.isFinite(x) || !Number.isFinite(y))
+      throw mustBe('standDistance', 'coordinates', 'numbers', `${x}, ${y}`);
+  return edges;
+}
+
+/** Whether a point lies in an area and in none of its holes (a ray to the east meets the edges an odd number of times). */
+function holds(ground: Ground, point: Position | undefined): boolean {
+  if (ground.type === 'Point' || !point) return false;
+  const [x, y] = point;
+  return (
+    edgesOf(ground).filter(
+      ([[x1, y1], [x2, y2]]) => y1 > y !== y2 > y && x < x1 + ((y - y1) * (x2 - x1)) / (y2 - y1),
+    ).length %
+      2 ===
+    1
+  );
+}
+
+function apart(a: Segment, b: Segment): number {
+  if (meet(a, b)) return 0;
+  return Math.min(toSegment(a[0], b), toSegment(a[1], b), toSegment(b[0], a), toSegment(b[1], a));
+}
+
+/** Which side of a line a point lies on: the sign of the area they span. */
+const side = ([[x1, y1], [x2, y2]]: Segment, [x, y]: Position) =>
+  Math.sign((x2 - x1) * (y - y1) - (y2 - y1) * (x - x1));
+
+/** Whether two edges cross; where one only touches the other, the distance of its end is 0 anyway. */
+function meet(a: Segment, b: Segment): boolean {
+  return side(a, b[0]) * side(a, b[1]) < 0 && side(b, a[0]) * side(b, a[1]) < 0;
+}
+
+function toSegment([x, y]: Position, [[x1, y1], [x2, y2]]: Segment): number {
+  const [dx, dy] = [x2 - x1, y2 - y1];
+  const length = dx * dx + dy * dy;
+  const along = length === 0 ? 0 : Math.max(0, Math.min(1, ((x - x1) * dx + (y - y1) * dy) / length));
+  return Math.hypot(x - x1 - along * dx, y - y1 - along * dy);
+}

@@ -1,0 +1,5 @@
+export * from './distance';
+export * from './needed';
+export * from './pressure';
+export * from './answer';
+export * from './waysOut';

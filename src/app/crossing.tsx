@@ -1,0 +1,44 @@
+import { useRouter } from 'expo-router';
+import { isolations } from '@core/isolation';
+import { useGarden } from '@/data/garden/garden';
+import { Button, Card } from '@/ui/controls';
+import { IsolationCard } from '@/ui/crossing/IsolationCard';
+import { NeighboursCard } from '@/ui/crossing/NeighboursCard';
+import { gated } from '@/ui/Gate';
+import { Page } from '@/ui/Page';
+import { Txt } from '@/ui/theme';
+import { UndoLine } from '@/ui/UndoLine';
+
+/** Who could cross with what is grown for seed, how far is enough, and the ways out. */
+function CrossingPage() {
+  const { state, today } = useGarden();
+  const router = useRouter();
+  const answers = isolations(state, today);
+  return (
+    <Page
+      title="Who could cross"
+      over="How far is enough"
+      corner={<Button title="Patch" look="quiet" small onPress={() => router.navigate('/patch')} />}
+      side={<NeighboursCard />}
+    >
+      <UndoLine />
+      <Card>
+        <Txt>
+          Distance matters where three things meet: the same species, flowers open at the same time, and
+          flowers not shut by hand. A flower shut, worked clean and shut again needs none. Distance lowers the
+          risk and proves nothing.
+        </Txt>
+      </Card>
+      {answers.length === 0 ? (
+        <Txt>
+          Nothing grows for seed here. Say so at a stand on the Patch, and its neighbours are weighed here.
+        </Txt>
+      ) : null}
+      {answers.map((isolation) => (
+        <IsolationCard key={isolation.stand.id} isolation={isolation} />
+      ))}
+    </Page>
+  );
+}
+
+export default gated(CrossingPage);

@@ -1,0 +1,83 @@
+import type { CropId, NeighbourCropId, PEPPER_SPECIES } from '@core/crops';
+import type { Beside, Between, Draft, KnownBy, Neighbour } from '@core/ledger';
+import { isLocalDate, type LocalDate } from '@core/time';
+
+/** What grows next door, as it is typed and ticked. */
+export interface TypedNeighbour {
+  readonly crop: CropId | NeighbourCropId | null;
+  readonly species: (typeof PEPPER_SPECIES)[number] | null;
+  readonly variety: string;
+  readonly plants: string;
+  readonly distance: string;
+  readonly bearingDeg: number | null;
+  readonly between: readonly Between[];
+  readonly besides: readonly Beside[];
+  readonly from: string;
+  readonly to: string;
+  readonly knownBy: KnownBy | null;
+}
+
+/** Nothing said yet, or what was said last. */
+export function typedNeighbour(neighbour: Neighbour | null): TypedNeighbour {
+  return {
+    crop: neighbour?.crop ?? null,
+    species: neighbour?.species ?? null,
+    variety: neighbour?.variety ?? '',
+    plants: neighbour?.plants == null ? '' : String(neighbour.plants),
+    distance: neighbour ? String(neighbour.distanceM) : '',
+    bearingDeg: neighbour?.bearingDeg ?? null,
+    between: neighbour?.between ?? [],
+    besides: neighbour?.besides ?? [],
+    from: neighbour?.bloomFrom ?? '',
+    to: neighbour?.bloomTo ?? '',
+    knownBy: neighbour?.knownBy ?? null,
+  };
+}
+
+export type NeighbourErrors = Partial<
+  Record<'crop' | 'plants' | 'distance' | 'from' | 'to' | 'knownBy', string>
+>;
+type Said = Omit<Extract<Draft, { kind: 'neighbourNoted' }>, 'neighbour' | 'patch'>;
+
+/** What was typed as an entry, or what is wrong by field. Bounds of the entry itself are the ledger's. */
+export function readNeighbour(
+  typed: TypedNeighbour,
+  today: LocalDate,
+): { readonly draft: Said } | { readonly errors: NeighbourErrors } {
+  const errors: NeighbourErrors = {};
+  const number = (text: string) => (text.trim() === '' ? NaN : Number(text.trim().replace(',', '.')));
+  const distanceM = number(typed.distance);
+  if (!(distanceM >= 0 && distanceM <= 20_000))
+    errors.distance = 'The distance must be a number from 0 to 20000';
+  const plants = typed.plants.trim() === '' ? null : number(typed.plants);
+  if (plants !== null && !(Number.isInteger(plants) && plants >= 1 && plants <= 10_000_000))
+    errors.plants = 'The plants must be a whole number, 1 or more';
+  const day = (text: string, field: 'from' | 'to'): LocalDate | null => {
+    const date = text.trim();
+    if (date !== '' && !isLocalDate(date)) errors[field] = `Write the day as year-month-day: ${today}`;
+    return date === '' ? null : date;
+  };
+  const [bloomFrom, bloomTo] = [day(typed.from, 'from'), day(typed.to, 'to')];
+  if (!errors.to && !errors.from && bloomFrom !== null && bloomTo !== null && bloomTo < bloomFrom)
+    errors.to = 'That is before the first day';
+  const { crop, knownBy } = typed;
+  if (crop === null) errors.crop = 'Say what grows there';
+  if (knownBy === null) errors.knownBy = 'Say how you know';
+  if (Object.keys(errors).length > 0 || crop === null || knownBy === null) return { errors };
+  return {
+    draft: {
+      kind: 'neighbourNoted',
+      crop,
+      ...(crop === 'pepper' && typed.species ? { species: typed.species } : {}),
+      variety: typed.variety.trim() === '' ? null : typed.variety.trim(),
+      plants,
+      distanceM,
+      bearingDeg: typed.bearingDeg,
+      between: typed.between,
+      besides: typed.besides,
+      bloomFrom,
+      bloomTo,
+      knownBy,
+    },
+  };
+}

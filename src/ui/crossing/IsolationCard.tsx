@@ -1,0 +1,106 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { PRESSURE_WORTH, waysOut, type Rival, type StandIsolation } from '@core/isolation';
+import { Badge, Button, Card } from '../controls';
+import { Txt, useColours } from '../theme';
+import { plantingName, pressureWords, rivalWords, verdictTone, verdictWords, wayWords } from './words';
+
+/** How many are shown before one asks for the others. */
+const FEW = 4;
+
+/** One stand for seed: who could cross with it, whether they stand far enough, and what to do where they don't. */
+export function IsolationCard({ isolation }: { isolation: StandIsolation }) {
+  const { variety, crop, verdict, rivals, importanceSaid } = isolation;
+  const [all, setAll] = useState(false);
+  const ways = waysOut(isolation);
+  const pressure = pressureWords(isolation);
+  return (
+    <Card>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+        <View style={{ flex: 1 }}>
+          <Txt size="heading">{variety.name}</Txt>
+          <Txt size="label" tone="muted">
+            {crop.name}
+          </Txt>
+        </View>
+        <Badge text={verdictWords[verdict]} tone={verdictTone[verdict]} />
+      </View>
+      {verdict === 'alone' ? (
+        <Txt>
+          Nothing you wrote down could cross with it. Look over the fences out to the far end of its range:
+          what nobody looked for may well be there.
+        </Txt>
+      ) : null}
+      {verdict === 'closed-house' ? (
+        <Txt>
+          No insect comes to it, and no other variety of its kind stands under cover: it needs neither
+          distance nor covers. With open vents it would be as good as outdoors.
+        </Txt>
+      ) : null}
+      {(all ? rivals : rivals.slice(0, FEW)).map((rival) => (
+        <RivalRow key={rival.id} rival={rival} />
+      ))}
+      {!all && rivals.length > FEW ? (
+        <Button title={`Show ${rivals.length - FEW} more`} look="quiet" small onPress={() => setAll(true)} />
+      ) : null}
+      {pressure ? (
+        <Txt>
+          {pressure}{' '}
+          <Txt size="label" tone="muted">
+            {PRESSURE_WORTH}
+          </Txt>
+        </Txt>
+      ) : null}
+      {ways.length > 0 ? (
+        <View style={{ gap: 6 }}>
+          <Txt size="strong">What you can do</Txt>
+          {ways.map((way) => (
+            <Txt key={way.way}>{wayWords(way)}</Txt>
+          ))}
+        </View>
+      ) : null}
+      {ways.length > 0 && crop.family === 'cucurbit' ? (
+        <Txt size="label" tone="muted">
+          {crop.caution}
+        </Txt>
+      ) : null}
+      {importanceSaid || rivals.length === 0 ? null : (
+        <Txt size="label" tone="muted">
+          Reckoned as a variety you keep going. How precious the seed is, its goal says.
+        </Txt>
+      )}
+    </Card>
+  );
+}
+
+function RivalRow({ rival }: { rival: Rival }) {
+  const colours = useColours();
+  const [why, setWhy] = useState(false);
+  const { crop, variety, crossing, needed, verdict } = rival;
+  const name = plantingName(crop, variety);
+  return (
+    <View style={{ borderTopWidth: 1, borderTopColor: colours.rule, paddingTop: 6, gap: 2 }}>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+        <View style={{ flex: 1 }}>
+          <Txt size="strong">{name}</Txt>
+          <Txt size="label">{rivalWords(rival)}</Txt>
+        </View>
+        <Badge text={verdictWords[verdict]} tone={verdictTone[verdict]} />
+        <Button title="Why" look="quiet" small label={`Why ${name} counts so`} onPress={() => setWhy(!why)} />
+      </View>
+      {why ? (
+        <View style={{ gap: 2 }}>
+          <Txt size="label">{crossing.why}</Txt>
+          <Txt size="label">{needed.why}</Txt>
+          {needed.weighed.map(({ reason, weight, words }) => (
+            <Txt key={reason} size="label" tone="muted">
+              {weight === 0
+                ? `${words}: the near end`
+                : `${words}: ${weight > 0 ? '+' : '−'}${Math.round(Math.abs(weight) * 100)} % of the way to the far end`}
+            </Txt>
+          ))}
+        </View>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,166 @@
+import { useState } from 'react';
+import { crossing, CROP_IDS, kindName, NEIGHBOUR_IDS, PEPPER_SPECIES } from '@core/crops';
+import { BESIDES, BETWEEN, KNOWN_BY, type Neighbour } from '@core/ledger';
+import {
+  readNeighbour,
+  typedNeighbour,
+  type NeighbourErrors,
+  type TypedNeighbour,
+} from '@/data/forms/neighbourForm';
+import { useGarden } from '@/data/garden/garden';
+import { useRecording } from '@/data/garden/useRecording';
+import { Button, Field, Notice, Sheet, Tile, Tiles } from '../controls';
+import { Txt } from '../theme';
+import { WINDS } from '../weather/words';
+import { besideWords, betweenWords, knownWords } from './words';
+
+/** Kinds that could cross with one's own come first. */
+function kindsFor(own: readonly (typeof CROP_IDS)[number][]) {
+  const all = [...CROP_IDS, ...NEIGHBOUR_IDS];
+  const could = all.filter((crop) =>
+    own.some((each) => crossing({ crop: each }, { crop }).verdict !== 'never'),
+  );
+  return { could, others: all.filter((crop) => !could.includes(crop)) };
+}
+
+/** What grows next door: which kind, how far, what lies between, and how it is known. Nothing is chosen beforehand. */
+export function NeighbourSheet({ neighbour, onClose }: { neighbour: Neighbour | null; onClose: () => void }) {
+  const { state, patch, today, newId } = useGarden();
+  const { busy, problem, save } = useRecording();
+  const [typed, setTyped] = useState<TypedNeighbour>(() => typedNeighbour(neighbour));
+  const [errors, setErrors] = useState<NeighbourErrors>({});
+  const [more, setMore] = useState(false);
+  const { could, others } = kindsFor([...new Set([...state.varieties.values()].map(({ crop }) => crop))]);
+  const set = (change: Partial<TypedNeighbour>) => setTyped({ ...typed, ...change });
+  const toggle = <T,>(list: readonly T[], each: T) =>
+    list.includes(each) ? list.filter((other) => other !== each) : [...list, each];
+  const wind = typed.crop !== null && ['corn', 'beet', 'chard', 'spinach'].includes(typed.crop);
+  const keep = async () => {
+    const read = readNeighbour(typed, today);
+    if ('errors' in read) return setErrors(read.errors);
+    if (!patch) return;
+    const id = neighbour?.id ?? newId('neighbour');
+    if (await save({ ...read.draft, neighbour: id, patch: patch.id })) onClose();
+  };
+  const shown = more || could.length === 0 ? [...could, ...others] : could;
+  const kinds = typed.crop !== null && !shown.includes(typed.crop) ? [...shown, typed.crop] : shown;
+  return (
+    <Sheet open onClose={onClose} title="What grows next door?">
+      {problem ? <Notice tone="brick" text={problem} /> : null}
+      <Tiles question="Kind">
+        {kinds.map((crop) => (
+          <Tile
+            key={crop}
+            title={kindName(crop)}
+            small
+            minWidth={100}
+            chosen={typed.crop === crop}
+            onPress={() => set({ crop, species: null })}
+          />
+        ))}
+      </Tiles>
+      {errors.crop ? <Notice tone="brick" text={errors.crop} /> : null}
+      {more || could.length === 0 ? null : (
+        <Button title="Another kind" look="quiet" small onPress={() => setMore(true)} />
+      )}
+      {typed.crop === 'pepper' ? (
+        <Tiles question="Species, where you know it">
+          {PEPPER_SPECIES.map((species) => (
+            <Tile
+              key={species}
+              title={species}
+              small
+              minWidth={90}
+              chosen={typed.species === species}
+              onPress={() => set({ species: typed.species === species ? null : species })}
+            />
+          ))}
+        </Tiles>
+      ) : null}
+      <Field
+        label="Variety (may be left out: unknown counts as another)"
+        value={typed.variety}
+        onChange={(variety) => set({ variety })}
+      />
+      <Field
+        label="How far from your patch, m"
+        value={typed.distance}
+        onChange={(distance) => set({ distance })}
+        error={errors.distance ?? null}
+      />
+      <Field
+        label="About how many plants (may be left out)"
+        value={typed.plants}
+        onChange={(plants) => set({ plants })}
+        error={errors.plants ?? null}
+      />
+      <Tiles question="Where, seen from your patch">
+        {WINDS.map((name, i) => (
+          <Tile
+            key={name}
+            title={name}
+            small
+            minWidth={64}
+            chosen={typed.bearingDeg === i * 45}
+            onPress={() => set({ bearingDeg: typed.bearingDeg === i * 45 ? null : i * 45 })}
+          />
+        ))}
+      </Tiles>
+      <Tiles question="What lies between">
+        {BETWEEN.map((each) => (
+          <Tile
+            key={each}
+            title={betweenWords[each]}
+            small
+            minWidth={90}
+            chosen={typed.between.includes(each)}
+            onPress={() => set({ between: toggle(typed.between, each) })}
+          />
+        ))}
+      </Tiles>
+      <Tiles question="And">
+        {BESIDES.filter((each) => (each === 'upwind' ? wind : each === 'hives' ? !wind : true)).map(
+          (each) => (
+            <Tile
+              key={each}
+              title={besideWords[each]}
+              small
+              minWidth={110}
+              chosen={typed.besides.includes(each)}
+              onPress={() => set({ besides: toggle(typed.besides, each) })}
+            />
+          ),
+        )}
+      </Tiles>
+      <Field
+        label="Flowers from (may be left out)"
+        value={typed.from}
+        onChange={(from) => set({ from })}
+        error={errors.from ?? null}
+      />
+      <Field
+        label="Flowers to (may be left out)"
+        value={typed.to}
+        onChange={(to) => set({ to })}
+        error={errors.to ?? null}
+      />
+      <Tiles question="How do you know?">
+        {KNOWN_BY.map((each) => (
+          <Tile
+            key={each}
+            title={knownWords[each]}
+            small
+            minWidth={90}
+            chosen={typed.knownBy === each}
+            onPress={() => set({ knownBy: each })}
+          />
+        ))}
+      </Tiles>
+      {errors.knownBy ? <Notice tone="brick" text={errors.knownBy} /> : null}
+      <Txt size="label" tone="muted">
+        No names of people: what grows where is enough.
+      </Txt>
+      <Button title="Keep it" look="main" busy={busy} onPress={() => void keep()} />
+    </Sheet>
+  );
+}

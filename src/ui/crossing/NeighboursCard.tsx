@@ -1,0 +1,81 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { Neighbour } from '@core/ledger';
+import { useGarden } from '@/data/garden/garden';
+import { useRecording } from '@/data/garden/useRecording';
+import { Button, Card, Notice } from '../controls';
+import { Txt, useColours } from '../theme';
+import { plural } from '../words';
+import { NeighbourSheet } from './NeighbourSheet';
+import { betweenWords, compassOf, metresText, plantingName } from './words';
+
+/** What grows next door and could cross. */
+export function NeighboursCard() {
+  const { state } = useGarden();
+  const colours = useColours();
+  const { problem, save } = useRecording();
+  const [open, setOpen] = useState<Neighbour | 'new' | null>(null);
+  const there = [...state.neighbours.values()]
+    .filter(({ goneAt }) => goneAt === null)
+    .sort((a, b) => a.distanceM - b.distanceM);
+  return (
+    <Card>
+      <Txt size="heading">Growing next door</Txt>
+      {problem ? <Notice tone="brick" text={problem} /> : null}
+      {there.length === 0 ? (
+        <Txt>
+          Nothing written down yet. Squash, corn, melons, beet in flower: what stands in the gardens and
+          fields around is half of the answer. What you don’t know counts as another variety; names of people
+          are not needed.
+        </Txt>
+      ) : null}
+      {there.map((each) => (
+        <View
+          key={each.id}
+          style={{
+            borderTopWidth: 1,
+            borderTopColor: colours.rule,
+            paddingTop: 6,
+            flexDirection: 'row',
+            gap: 8,
+          }}
+        >
+          <View style={{ flex: 1 }}>
+            <Txt size="strong">{plantingName(each.crop, each.variety)}</Txt>
+            <Txt size="label">{neighbourWords(each)}</Txt>
+          </View>
+          <Button
+            title="Edit"
+            look="quiet"
+            small
+            label={`Edit ${plantingName(each.crop, each.variety)} next door`}
+            onPress={() => setOpen(each)}
+          />
+          <Button
+            title="Gone"
+            look="quiet"
+            small
+            label={`${plantingName(each.crop, each.variety)} next door is gone`}
+            onPress={() => void save({ kind: 'neighbourGone', neighbour: each.id })}
+          />
+        </View>
+      ))}
+      <Txt size="label" tone="muted">
+        Ask again when your own flowers open: ornamental and compost gourds, and what sowed itself, count too.
+      </Txt>
+      <Button title="Add what grows next door" onPress={() => setOpen('new')} />
+      {open ? (
+        <NeighbourSheet neighbour={open === 'new' ? null : open} onClose={() => setOpen(null)} />
+      ) : null}
+    </Card>
+  );
+}
+
+function neighbourWords({ distanceM, bearingDeg, plants, between, knownBy }: Neighbour): string {
+  return [
+    `${metresText(distanceM)}${bearingDeg === null ? '' : ` to the ${compassOf(bearingDeg)}`}`,
+    ...(plants === null ? [] : [plural(plants, 'plant')]),
+    ...between.map((each) => betweenWords[each]),
+    { seen: 'seen', told: 'told', guessed: 'guessed' }[knownBy],
+  ].join(' · ');
+}

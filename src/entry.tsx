@@ -3,7 +3,7 @@ import type { ComponentProps } from 'react';
 import { registerRootComponent } from 'expo';
 import { ExpoRoot } from 'expo-router';
 import { ctx } from 'expo-router/_ctx';
-import { fetchAhead, piece } from './data/device/pieces';
+import { piece } from './data/device/pieces';
 
 type Routes = ComponentProps<typeof ExpoRoot>['context'];
 
@@ -24,4 +24,3 @@ const context: Routes = Object.assign((key: string) => screens.get(key)?.() ?? (
 });
 
 registerRootComponent(() => <ExpoRoot context={context} />);
-fetchAhead();

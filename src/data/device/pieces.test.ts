@@ -1,7 +1,4 @@
-import { fetchAhead, piece } from './pieces';
-
-beforeEach(() => jest.useFakeTimers());
-afterEach(() => jest.useRealTimers());
+import { piece } from './pieces';
 
 test('a piece is a promise until it is here, and is fetched once', async () => {
   let fetched = 0;
@@ -17,15 +14,4 @@ test('one that could not be had is asked for again', async () => {
   await expect(get()).rejects.toThrow('offline');
   online = true;
   await expect(get()).resolves.toEqual({});
-});
-
-test('what was not asked for comes by itself later, whatever becomes of the piece before it', async () => {
-  const broken = piece(() => Promise.reject(new Error('offline')));
-  const sound = piece(() => Promise.resolve({ here: true }));
-  fetchAhead();
-  await jest.advanceTimersByTimeAsync(2900);
-  expect(sound()).toBeInstanceOf(Promise);
-  await jest.runAllTimersAsync();
-  expect(sound()).toEqual({ here: true });
-  await expect(broken()).rejects.toThrow('offline');
 });

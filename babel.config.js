@@ -1,4 +1,8 @@
 module.exports = function (api) {
-  api.cache(true);
-  return { presets: ['babel-preset-expo'] };
+  const test = api.env('test');
+  return {
+    presets: ['babel-preset-expo'],
+    // Jest runs CommonJS, where import() is not to be had.
+    plugins: test ? ['@babel/plugin-transform-dynamic-import'] : [],
+  };
 };

@@ -1,13 +1,45 @@
-/**
- * A piece of the app's code, fetched when it is first asked for. Once it is here it is given at once and not as a promise, for which
- * React would show an empty frame, and that for 300 ms at least.
- */
-export function piece<T extends object>(fetch: () => Promise<T>): () => T | Promise<T> {
+import { useEffect, useState } from 'react';
+
+/** A piece of the app's code that is fetched when it is first asked for. */
+export interface Piece<T> {
+  /** `null` until it was fetched. */
+  readonly here: T | null;
+  fetch(): Promise<T>;
+}
+
+export function piece<T extends object>(fetch: () => Promise<T>): Piece<T> {
   let here: T | null = null;
-  return () =>
-    here ??
-    fetch().then((found) => {
-      here = found;
-      return found;
-    });
+  return {
+    get here() {
+      return here;
+    },
+    fetch: async () => (here ??= await fetch()),
+  };
+}
+
+/**
+ * The piece, or `null` until it is here. Not by Suspense: React holds what was suspended back for 300 ms, however soon it comes. One
+ * that can't be had is thrown to the page that tells of faults.
+ */
+export function usePiece<T extends object>(of: Piece<T>): T | null {
+  const [found, setFound] = useState(of.here);
+  useEffect(() => {
+    if (found) return;
+    let left = false;
+    of.fetch().then(
+      (module) => {
+        if (!left) setFound(module);
+      },
+      (fault: unknown) => {
+        if (!left)
+          setFound(() => {
+            throw fault;
+          });
+      },
+    );
+    return () => {
+      left = true;
+    };
+  }, [of, found]);
+  return found;
 }

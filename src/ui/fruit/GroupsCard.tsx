@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { allTrials, outcomeOn, type Trial } from '@core/fruitset';
+import { groupTrials, outcomeOn, type Trial } from '@core/fruitset';
 import { growing, plantName } from '@core/patch';
 import { shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
@@ -19,9 +19,8 @@ export function GroupsCard() {
   const [shown, setShown] = useState(PAGE);
   const groups = useMemo(
     () =>
-      allTrials(state, place.zone)
-        .filter(({ kind }) => kind === 'group')
-        .sort((a, b) => (a.until < b.until ? 1 : -1)),
+      // Not all trials, sorted out: those of an old log's flowers take a tenth of a second to be made.
+      groupTrials(state, place.zone).sort((a, b) => (a.until < b.until ? 1 : -1)),
     [state, place.zone],
   );
   const nameOf = ({ plant, variety }: Trial) => {

@@ -8,7 +8,16 @@ type Branded<Kind extends string> = string & { readonly [brand]?: Kind };
  * What events can speak of. A new subject is one word here, one entry of `core/ledger/subjects.ts` (the compiler asks for it), its
  * view, and its events.
  */
-export const SUBJECT_KINDS = ['patch', 'bed', 'variety', 'stand', 'plant', 'flower', 'neighbour'] as const;
+export const SUBJECT_KINDS = [
+  'patch',
+  'bed',
+  'variety',
+  'stand',
+  'plant',
+  'flower',
+  'neighbour',
+  'obstacle',
+] as const;
 export type SubjectKind = (typeof SUBJECT_KINDS)[number];
 
 /** The id type of each kind of subject. */
@@ -26,6 +35,8 @@ export type PlantId = IdByKind['plant'];
 export type FlowerId = IdByKind['flower'];
 /** A planting in somebody else's garden. */
 export type NeighbourId = IdByKind['neighbour'];
+/** A hedge, a building: what stands on the plan besides beds. */
+export type ObstacleId = IdByKind['obstacle'];
 
 const ULID = '[0-7][0-9A-HJKMNP-TV-Z]{25}';
 /** What an event’s id looks like. */

@@ -1,5 +1,5 @@
 import type { Draft, Flower, Place, State } from '../ledger';
-import { fatherVarietyOf, mainPatch, walkOrder, type Growing } from '../patch';
+import { fatherVarietyOf, mainPatch, plantPlace, walkOrder, type Growing } from '../patch';
 import { fitForSeed } from '../purity';
 import { addDays, localDateOf, type LocalDate } from '../time';
 import { shutMales } from '../bloom';
@@ -214,6 +214,9 @@ export function swapOrder<T extends { readonly ear: Ear }>(
   if (windFromDeg === null) return [...pairs];
   const rad = (windFromDeg * Math.PI) / 180;
   // How far upwind a plant stands.
-  const upwind = ({ ear }: T) => ear.growing.plant.xM * Math.sin(rad) - ear.growing.plant.yM * Math.cos(rad);
+  const upwind = ({ ear }: T) => {
+    const { xM, yM } = plantPlace(ear.growing);
+    return xM * Math.sin(rad) - yM * Math.cos(rad);
+  };
   return [...pairs].sort((a, b) => upwind(a) - upwind(b));
 }

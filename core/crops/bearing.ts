@@ -64,3 +64,25 @@ export function malesToAFemale(crop: Crop, system: SexSystem | null): Fact<Range
   if (kind === 'gynoecious') return null;
   return crop.id === 'cucumber' ? CUCUMBER : USUAL;
 }
+
+/** When a crop flowers. */
+export interface BloomSpan {
+  /** Days from planting (or sowing in place) to the first flowers, the earliest and the latest. */
+  readonly firstAfter: Range;
+  /** Days for which a stand flowers; `null`: on until the cold. */
+  readonly lasts: number | null;
+}
+
+/** A plant of corn sheds for about a week, a block for two (common practice). */
+const CORN_BLOCK_DAYS = 14;
+
+/**
+ * When a crop flowers after it was planted, where nobody has noted it; `null` where plants stand for years or come from tubers.
+ * @example bloomSpan(cropOf('corn')) // { firstAfter: [55, 80], lasts: 14 }
+ */
+export function bloomSpan(crop: Crop): BloomSpan | null {
+  const range = DAYS_TO_FLOWER[crop.id]?.value;
+  if (!range) return null;
+  const [first, last] = range.map((days) => days - raisedDays(crop)) as [number, number];
+  return { firstAfter: [first, last], lasts: crop.family === 'corn' ? CORN_BLOCK_DAYS : null };
+}

@@ -13,6 +13,7 @@ import versionFive from './fixtures/version-5.json';
 import versionSix from './fixtures/version-6.json';
 import versionSeven from './fixtures/version-7.json';
 import versionEight from './fixtures/version-8.json';
+import versionNine from './fixtures/version-9.json';
 
 const good = demoLog(4).slice(0, 30) as AnyEvent[];
 const changed = (change: (event: Record<string, unknown>) => unknown, index = 3) =>
@@ -113,6 +114,19 @@ describe('our file', () => {
     expect([...state.plants.values()].flatMap(({ tallies }) => tallies)).toMatchObject([
       { tool: 'vibration', flowers: 6, truss: 2 },
     ]);
+  });
+
+  test('events of version 9 are read for ever: what grows next door, and what is gone there', () => {
+    const read = fromJson(JSON.stringify(versionNine));
+    if (!read.ok) throw new Error(read.message);
+    const state = fold(read.events);
+    expect([...state.neighbours.values()]).toMatchObject([
+      { crop: 'squash-pepo', distanceM: 120, bearingDeg: 90, goneAt: null, sprayed: [], place: null },
+      { crop: 'beet', bearingDeg: null, goneAt: '2026-07-05T04:00:00.000Z' },
+    ]);
+    // A bed that nobody moved lies where it was measured.
+    expect([...state.beds.values()]).toMatchObject([{ xM: 0, turnedDeg: 0, first: { xM: 0, yM: 0 } }]);
+    expect(state.obstacles.size).toBe(0);
   });
 
   test('events of version 8 are read for ever: one in three left to the insects till none, and bees counted', () => {

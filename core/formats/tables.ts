@@ -11,7 +11,7 @@ import {
   type Trial,
 } from '../fruitset';
 import { latestAt, type Flower, type NotedDay, type State } from '../ledger';
-import { growing, mainPatch, plantName, standingOrder, type Growing } from '../patch';
+import { growing, mainPatch, plantName, plantPlace, standingOrder, type Growing } from '../patch';
 import { fitForSeed, type SeedFitness } from '../purity';
 import { localDateOf, type LocalDate } from '../time';
 import { tableOf, type Column } from './column';
@@ -222,8 +222,8 @@ const PLANT_COLUMNS: readonly Column<PlantRow>[] = [
   ['variety', ({ found }) => found.variety.name],
   ['plant', ({ found }) => found.plant.label],
   ['crop', ({ found }) => found.crop.name],
-  ['x (m)', ({ found }) => found.plant.xM],
-  ['y (m)', ({ found }) => found.plant.yM],
+  ['x (m)', ({ found }) => rounded(plantPlace(found).xM)],
+  ['y (m)', ({ found }) => rounded(plantPlace(found).yM)],
   ['worked', ({ own }) => own.worked],
   ['set', ({ own }) => own.set],
   ['dropped', ({ own }) => own.dropped],

@@ -18,10 +18,31 @@ type Segment = readonly [Position, Position];
  * @example standDistance({ type: 'Point', coordinates: [13, 14] }, { type: 'Polygon', coordinates: [[[0, 0], [10, 0], [10, 10], [0, 10]]] }) // 5
  */
 export function standDistance(a: Ground, b: Ground): number {
+  return nearest(a, b).distanceM;
+}
+
+/** How far apart two stands are, and the points between which that was measured. */
+export interface Nearest {
+  readonly distanceM: number;
+  readonly from: Position;
+  readonly to: Position;
+}
+
+/**
+ * `standDistance`, with the points of the two edges that lie nearest to each other. Throws by field.
+ * @example nearest({ type: 'Point', coordinates: [13, 5] }, { type: 'Polygon', coordinates: [[[0, 0], [10, 0], [10, 10], [0, 10]]] }).to // [10, 5]
+ */
+export function nearest(a: Ground, b: Ground): Nearest {
   const [one, other] = [edgesOf(a), edgesOf(b)];
-  if (holds(a, other[0]?.[0]) || holds(b, one[0]?.[0])) return 0;
-  let least = Infinity;
-  for (const mine of one) for (const theirs of other) least = Math.min(least, apart(mine, theirs));
+  const [mine, theirs] = [one[0]?.[0] as Position, other[0]?.[0] as Position];
+  if (holds(a, theirs)) return { distanceM: 0, from: theirs, to: theirs };
+  if (holds(b, mine)) return { distanceM: 0, from: mine, to: mine };
+  let least: Nearest = { distanceM: Infinity, from: mine, to: theirs };
+  for (const edge of one)
+    for (const across of other) {
+      const found = apart(edge, across);
+      if (found.distanceM < least.distanceM) least = found;
+    }
   return least;
 }
 
@@ -81,9 +102,18 @@ function holds(ground: Ground, point: Position | undefined): boolean {
   );
 }
 
-function apart(a: Segment, b: Segment): number {
-  if (meet(a, b)) return 0;
-  return Math.min(toSegment(a[0], b), toSegment(a[1], b), toSegment(b[0], a), toSegment(b[1], a));
+function apart(a: Segment, b: Segment): Nearest {
+  if (meet(a, b)) return { distanceM: 0, from: a[0], to: a[0] };
+  let least: Nearest = fromEnd(a[0], b);
+  const take = (found: Nearest) => {
+    if (found.distanceM < least.distanceM) least = found;
+  };
+  take(fromEnd(a[1], b));
+  for (const end of b) {
+    const { distanceM, from, to } = fromEnd(end, a);
+    take({ distanceM, from: to, to: from });
+  }
+  return least;
 }
 
 /** Which side of a line a point lies on: the sign of the area they span. */
@@ -95,9 +125,12 @@ function meet(a: Segment, b: Segment): boolean {
   return side(a, b[0]) * side(a, b[1]) < 0 && side(b, a[0]) * side(b, a[1]) < 0;
 }
 
-function toSegment([x, y]: Position, [[x1, y1], [x2, y2]]: Segment): number {
+/** From a point to the nearest one of an edge. */
+function fromEnd(end: Position, [[x1, y1], [x2, y2]]: Segment): Nearest {
+  const [x, y] = end;
   const [dx, dy] = [x2 - x1, y2 - y1];
   const length = dx * dx + dy * dy;
   const along = length === 0 ? 0 : Math.max(0, Math.min(1, ((x - x1) * dx + (y - y1) * dy) / length));
-  return Math.hypot(x - x1 - along * dx, y - y1 - along * dy);
+  const to: Position = [x1 + along * dx, y1 + along * dy];
+  return { distanceM: Math.hypot(x - to[0], y - to[1]), from: end, to };
 }

@@ -1,5 +1,8 @@
 export * from './distance';
+export * from './grounds';
+export * from './bloom';
 export * from './needed';
 export * from './pressure';
+export { kindOf, type Rival } from './rivals';
 export * from './answer';
 export * from './waysOut';

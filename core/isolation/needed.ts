@@ -1,5 +1,5 @@
 import { isolationRange, pollenPath, type PollenKind, type PollenPath } from '../crops';
-import type { Beside, Between, Precious } from '../ledger';
+import type { Beside, Between, Precious, WeighedReason } from '../ledger';
 
 /** What is so around a stand; what is absent nobody said, and weighs nothing. */
 export interface Surroundings {
@@ -9,8 +9,6 @@ export interface Surroundings {
   readonly largeBlock?: boolean;
 }
 
-/** What is weighed when a distance is chosen within its range. */
-export type WeighedReason = Precious | Exclude<Between, 'water'> | Exclude<Beside, 'hives'> | 'large-block';
 /** Parts of the way from the near to the far end of the range. */
 export type Weights = Readonly<Record<WeighedReason, number>>;
 

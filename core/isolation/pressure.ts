@@ -1,13 +1,7 @@
 import { crossing, pollenPath, type PollenKind } from '../crops';
 import { mustBe } from '../errors';
 import type { Beside, Between } from '../ledger';
-import { daysBetween, type LocalDate } from '../time';
-
-/** The days on which flowers are open, the first and the last. */
-export interface Bloom {
-  readonly from: LocalDate;
-  readonly to: LocalDate;
-}
+import { overlapOf, type Bloom } from './bloom';
 
 /** A stand whose flowers are open to whatever comes. */
 export interface OpenStand extends PollenKind {
@@ -129,18 +123,6 @@ function carrierOf(kind: PollenKind): keyof typeof THINNING {
     case 'self':
       return kind.crop === 'tomato' || kind.crop === 'potato' ? 'bumblebees' : 'shut';
   }
-}
-
-/**
- * The share of one's own days of bloom on which the other flowers too; 1 where either is not known.
- * @example overlapOf({ from: '2026-07-01', to: '2026-07-10' }, { from: '2026-07-06', to: '2026-08-01' }) // 0.5
- */
-export function overlapOf(own: Bloom | null, other: Bloom | null): number {
-  if (!own || !other) return 1;
-  const from = own.from > other.from ? own.from : other.from;
-  const to = own.to < other.to ? own.to : other.to;
-  if (to < from) return 0;
-  return (daysBetween(from, to) + 1) / (daysBetween(own.from, own.to) + 1);
 }
 
 /** More where the wind comes from over there, less where it blows that way: `DOWNWIND` between the two, 1 across. */

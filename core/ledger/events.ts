@@ -31,8 +31,6 @@ import type {
   LeaveSet,
   MalesCounted,
   MalesPicked,
-  NeighbourGone,
-  NeighbourNoted,
   PatchBegun,
   PlaceSet,
   PlantAdded,
@@ -49,9 +47,19 @@ import type {
   VarietyAdded,
   WeatherNoted,
 } from './gardenEvents';
+import type {
+  BedPlaced,
+  NeighbourGone,
+  NeighbourNoted,
+  ObstacleGone,
+  ObstacleNoted,
+  OutlineSet,
+  StandPlaced,
+  WeightSet,
+} from './planEvents';
 
 /** The version written into new events. Older ones are read for ever (`upcast`). */
-export const SCHEMA_VERSION = 9;
+export const SCHEMA_VERSION = 10;
 
 /** Every event there is. */
 export type LedgerEvent =
@@ -59,6 +67,12 @@ export type LedgerEvent =
   | PlaceSet
   | SchoolChosen
   | BedAdded
+  | BedPlaced
+  | StandPlaced
+  | OutlineSet
+  | ObstacleNoted
+  | ObstacleGone
+  | WeightSet
   | NeighbourNoted
   | NeighbourGone
   | ShelterSet
@@ -121,6 +135,12 @@ export const SUBJECT_FIELD: Readonly<Record<EventKind, SubjectKind | 'subject'>>
   placeSet: 'patch',
   schoolChosen: 'patch',
   bedAdded: 'bed',
+  bedPlaced: 'bed',
+  standPlaced: 'stand',
+  outlineSet: 'stand',
+  obstacleNoted: 'obstacle',
+  obstacleGone: 'obstacle',
+  weightSet: 'patch',
   shelterSet: 'bed',
   neighbourNoted: 'neighbour',
   neighbourGone: 'neighbour',

@@ -1,27 +1,8 @@
-import type {
-  CropId,
-  FruitShape,
-  NeighbourCropId,
-  Reason,
-  SchoolKey,
-  SexSystem,
-  Stage,
-  Tool,
-  VarietyTraits,
-} from '../crops';
-import type { BedId, FlowerId, NeighbourId, PatchId, PlantId, StandId, VarietyId } from '../ids';
+import type { CropId, FruitShape, Reason, SchoolKey, SexSystem, Stage, Tool, VarietyTraits } from '../crops';
+import type { BedId, FlowerId, PatchId, PlantId, StandId, VarietyId } from '../ids';
 import type { LocalDate } from '../time';
 import type { Goal, NotedDay, Place, Recorded } from './eventParts';
-import type {
-  Beside,
-  Between,
-  ClockNote,
-  Health,
-  KnownBy,
-  LossCause,
-  Shelter,
-  WeatherOrigin,
-} from './values';
+import type { ClockNote, Health, LossCause, Shelter, WeatherOrigin } from './values';
 
 /** A patch is begun: the first event of a log. */
 export interface PatchBegun extends Recorded<'patchBegun'> {
@@ -186,32 +167,6 @@ export interface BeesCounted extends Recorded<'beesCounted'> {
   readonly stand: StandId;
   readonly visits: number;
   readonly seconds: number;
-}
-/** What grows in a neighbour's garden or field, and could cross. No names of people. Said again, it stands as said last. Since version 9. */
-export interface NeighbourNoted extends Recorded<'neighbourNoted'> {
-  readonly neighbour: NeighbourId;
-  readonly patch: PatchId;
-  readonly crop: CropId | NeighbourCropId;
-  /** The species, where the crop has several (peppers). */
-  readonly species?: VarietyTraits['species'];
-  /** `null`: not known, which counts as another variety than one's own. */
-  readonly variety: string | null;
-  /** About how many plants; `null`: nobody counted. */
-  readonly plants: number | null;
-  /** From the edge of one's own patch to the nearest of them, m. */
-  readonly distanceM: number;
-  /** Where they lie, seen from the patch, degrees from north by east; `null`: not said. */
-  readonly bearingDeg: number | null;
-  readonly between: readonly Between[];
-  readonly besides: readonly Beside[];
-  /** When it flowers, where that is known. */
-  readonly bloomFrom: LocalDate | null;
-  readonly bloomTo: LocalDate | null;
-  readonly knownBy: KnownBy;
-}
-/** It is gone, or its flowers are over: it counts no longer from then on. Since version 9. */
-export interface NeighbourGone extends Recorded<'neighbourGone'> {
-  readonly neighbour: NeighbourId;
 }
 /** Fruits picked without a record of each. Since version 6. */
 export interface FruitsPicked extends Recorded<'fruitsPicked'> {

@@ -13,117 +13,43 @@ import {
   STAGES,
   TOOLS,
 } from '../crops';
-import { EVENT_ID, SUBJECT_KINDS, subjectIdPattern, type SubjectKind } from '../ids';
-import { isInstant, isLocalDate, isZone } from '../time';
-import { type EventKind } from './events';
+import { EVENT_ID, subjectIdPattern } from '../ids';
+import { isLocalDate } from '../time';
+import type { EventKind } from './events';
+import {
+  text,
+  name,
+  id,
+  oneOf,
+  someOf,
+  localDate,
+  metres,
+  count,
+  corners,
+  placeSchema,
+  anySubject,
+  goal,
+  notedDay,
+  MOST_DAYS,
+} from './payloadParts';
 import {
   BESIDES,
   BETWEEN,
   CHECK_RESULTS,
   CLOCK_NOTES,
-  FELT,
   HARVEST_FOR,
   HEALTH,
   KNOWN_BY,
   LOOK_RESULTS,
   LOSS_CAUSES,
   MISSED_WHY,
-  PRECIOUS,
+  OBSTACLES,
   PURPOSES,
-  SEED_UNITS,
   SHELTERS,
   THREAD_COLOURS,
   WEATHER_ORIGINS,
+  WEIGHED,
 } from './values';
-
-// Characters that draw nothing or turn the reading direction round: a name holding them shows as another name.
-const UNSEEN = /[\u0000-\u0008\u000b-\u001f\u007f\u202a-\u202e\u2066-\u2069\ufeff]/;
-
-/** Text of at most so many characters without unseen ones; over several lines where `lines` says so. */
-export const text = (most: number, lines = false) =>
-  Joi.string()
-    .max(most)
-    .custom((value: string, helpers) =>
-      UNSEEN.test(value) || (!lines && /[\n\t]/.test(value)) ? helpers.error('text.unseen') : value,
-    );
-const name = text(80).trim().min(1).required();
-const id = (kind: SubjectKind) => Joi.string().pattern(subjectIdPattern(kind)).required();
-const oneOf = (values: readonly string[]) =>
-  Joi.string()
-    .valid(...values)
-    .required();
-const someOf = (values: readonly string[]) =>
-  Joi.array()
-    .items(Joi.string().valid(...values))
-    .max(values.length)
-    .unique()
-    .required();
-const EARLIEST = '1990-01-01';
-const LATEST = '2200-01-01';
-/** An instant within the years a garden log can speak of. */
-export const instant = Joi.string().custom((value: string, helpers) =>
-  isInstant(value) && value >= EARLIEST && value < LATEST ? value : helpers.error('time.instant'),
-);
-const localDate = Joi.string().custom((value: string, helpers) =>
-  isLocalDate(value) && value >= EARLIEST && value < LATEST ? value : helpers.error('time.date'),
-);
-const metres = Joi.number().min(-10_000).max(10_000);
-const count = Joi.number().integer().min(0);
-
-/** Bounds that the place form and the ledger share. */
-export const placeSchema = Joi.object({
-  name: name.label('place name'),
-  latitude: Joi.number().min(-90).max(90).required(),
-  longitude: Joi.number().min(-180).max(180).required(),
-  zone: Joi.string()
-    .required()
-    .custom((value: string, helpers) => (isZone(value) ? value : helpers.error('time.zone'))),
-});
-
-const anySubject = () =>
-  Joi.string()
-    .pattern(new RegExp(SUBJECT_KINDS.map((kind) => subjectIdPattern(kind).source).join('|')))
-    .required();
-
-const share = () => Joi.number().greater(0).max(1);
-const goal = () =>
-  Joi.object({
-    kitchenFruits: count.min(1).max(100_000).allow(null).required(),
-    seed: Joi.object({ amount: Joi.number().greater(0).max(10_000_000).required(), unit: oneOf(SEED_UNITS) })
-      .allow(null)
-      .required(),
-    mothers: count.min(1).max(1000).allow(null).required(),
-    fathers: count.min(1).max(1000).allow(null).required(),
-    fatherVariety: Joi.string().pattern(subjectIdPattern('variety')).allow(null).required(),
-    by: localDate.allow(null).required(),
-    precious: oneOf(PRECIOUS),
-    assurance: Joi.number().min(0.5).max(0.99).required(),
-    bent: Joi.object({
-      seedsPerFruit: Joi.number().greater(0).max(100_000),
-      setShare: share(),
-      wholeShare: share(),
-      malesPerFemale: Joi.number().integer().min(1).max(4),
-    }).required(),
-  });
-
-const celsius = Joi.number().min(-60).max(60).allow(null).required();
-/** One day of weather: the same rule for a hand, a file and a station. */
-export const notedDay = Joi.object({
-  date: localDate.required(),
-  minC: celsius,
-  maxC: celsius,
-  rainMm: Joi.number().min(0).max(2000).allow(null).required(),
-  dewPointC: celsius,
-  felt: Joi.string()
-    .valid(...FELT)
-    .allow(null)
-    .required(),
-  windFromDeg: Joi.number().min(0).less(360).allow(null).optional(),
-}).custom((day: { minC: number | null; maxC: number | null }, helpers) =>
-  day.minC !== null && day.maxC !== null && day.maxC < day.minC ? helpers.error('weather.order') : day,
-);
-/** A year and a leap day at once: a longer file becomes several events. */
-export const MOST_DAYS = 366;
 
 /**
  * The fields of each kind of event besides those that all have. Made when a kind is first met: all at once would cost the first
@@ -157,6 +83,27 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
     from: localDate.required(),
     to: localDate.allow(null).required(),
   }),
+  bedPlaced: () => ({
+    bed: id('bed'),
+    xM: metres.required(),
+    yM: metres.required(),
+    turnedDeg: Joi.number().min(0).less(360).required(),
+  }),
+  standPlaced: () => ({ stand: id('stand'), alongM: metres.required(), acrossM: metres.required() }),
+  outlineSet: () => ({ stand: id('stand'), outline: corners().min(3).allow(null).required() }),
+  obstacleNoted: () => ({
+    obstacle: id('obstacle'),
+    patch: id('patch'),
+    what: oneOf(OBSTACLES),
+    corners: corners().min(2).required(),
+    area: Joi.boolean().required(),
+  }),
+  obstacleGone: () => ({ obstacle: id('obstacle') }),
+  weightSet: () => ({
+    patch: id('patch'),
+    reason: oneOf(WEIGHED),
+    weight: Joi.number().min(-1).max(1).allow(null).required(),
+  }),
   neighbourNoted: () => ({
     neighbour: id('neighbour'),
     patch: id('patch'),
@@ -173,6 +120,8 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
     bloomFrom: localDate.allow(null).required(),
     bloomTo: localDate.allow(null).required(),
     knownBy: oneOf(KNOWN_BY),
+    sprayed: Joi.array().items(localDate).max(100).unique().optional(),
+    place: Joi.array().ordered(metres.required(), metres.required()).length(2).optional(),
   }),
   neighbourGone: () => ({ neighbour: id('neighbour') }),
   varietyAdded: () => ({

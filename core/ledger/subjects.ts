@@ -1,15 +1,9 @@
 import type { SubjectId, SubjectKind } from '../ids';
-import {
-  deriveBed,
-  deriveFlower,
-  deriveNeighbour,
-  derivePatch,
-  derivePlant,
-  deriveStand,
-  deriveVariety,
-} from './derive';
+import { deriveBed, deriveNeighbour, deriveObstacle, deriveStand, deriveVariety } from './derive';
+import { derivePatch } from './derivePatch';
+import { deriveFlower, derivePlant } from './derivePlant';
 import type { LedgerEvent } from './events';
-import type { Bed, Flower, Neighbour, Patch, Plant, Stand, Variety } from './views';
+import type { Bed, Flower, Neighbour, Obstacle, Patch, Plant, Stand, Variety } from './views';
 
 /** The view of each kind of subject. */
 interface ViewOf {
@@ -20,6 +14,7 @@ interface ViewOf {
   readonly plant: Plant;
   readonly flower: Flower;
   readonly neighbour: Neighbour;
+  readonly obstacle: Obstacle;
 }
 
 interface Subject<View, Table extends string> {
@@ -38,6 +33,7 @@ export const SUBJECTS = {
   plant: { table: 'plants', derive: derivePlant },
   flower: { table: 'flowers', derive: deriveFlower },
   neighbour: { table: 'neighbours', derive: deriveNeighbour },
+  obstacle: { table: 'obstacles', derive: deriveObstacle },
 } as const satisfies { readonly [Kind in SubjectKind]: Subject<ViewOf[Kind], string> };
 
 /** The tables of views in a state. */

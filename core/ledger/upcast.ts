@@ -24,6 +24,8 @@ const STEPS: readonly (((event: Loose) => Loose) | null)[] = [
   null,
   // 9: what grows next door.
   null,
+  // 10: beds and stands moved, outlines, obstacles, weights; a neighbour's place and spray days.
+  null,
 ];
 
 if (STEPS.length !== SCHEMA_VERSION - 1)

@@ -1,8 +1,10 @@
 import Joi from 'joi';
 import { EVENT_ID } from '../ids';
 import { SCHEMA_VERSION, SUBJECT_FIELD, type AnyEvent, type EventKind } from './events';
-import type { GroupCounted, NeighbourNoted } from './gardenEvents';
-import { instant, payloads, text } from './payloads';
+import type { GroupCounted } from './gardenEvents';
+import type { NeighbourNoted } from './planEvents';
+import { instant, text } from './payloadParts';
+import { payloads } from './payloads';
 
 const base: Joi.SchemaMap = {
   id: Joi.string().pattern(EVENT_ID).required(),

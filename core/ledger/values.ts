@@ -54,6 +54,23 @@ export type Between = (typeof BETWEEN)[number];
 /** What else is so of a planting elsewhere: larger than one's own, where the wind comes from, beehives near it. */
 export const BESIDES = ['larger', 'upwind', 'hives'] as const;
 export type Beside = (typeof BESIDES)[number];
+/** What is weighed when a distance is chosen within its range: what the seed is worth, what lies between, what is so over there. */
+export const WEIGHED = [
+  ...PRECIOUS,
+  'hedge',
+  'building',
+  'hill',
+  'forage',
+  'open',
+  'few-flowers',
+  'larger',
+  'upwind',
+  'large-block',
+] as const;
+export type WeighedReason = (typeof WEIGHED)[number];
+/** What stands on the plan and stops pollen or bees. */
+export const OBSTACLES = ['hedge', 'building', 'hill', 'water'] as const;
+export type ObstacleKind = (typeof OBSTACLES)[number];
 /** How a planting elsewhere came to be known. */
 export const KNOWN_BY = ['seen', 'told', 'guessed'] as const;
 export type KnownBy = (typeof KNOWN_BY)[number];

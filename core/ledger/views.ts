@@ -10,10 +10,21 @@ import type {
   Tool,
   VarietyTraits,
 } from '../crops';
-import type { BedId, EventId, FlowerId, NeighbourId, PatchId, PlantId, StandId, VarietyId } from '../ids';
+import type {
+  BedId,
+  EventId,
+  FlowerId,
+  NeighbourId,
+  ObstacleId,
+  PatchId,
+  PlantId,
+  StandId,
+  VarietyId,
+} from '../ids';
 import type { Instant, LocalDate } from '../time';
 import type { Father, Goal, NotedDay, Place } from './eventParts';
-import type { FruitsPicked, GroupCounted, NeighbourNoted, ShelterSet } from './gardenEvents';
+import type { FruitsPicked, GroupCounted, ShelterSet } from './gardenEvents';
+import type { Corner, NeighbourNoted, ObstacleNoted } from './planEvents';
 import type {
   CheckResult,
   ClockNote,
@@ -24,6 +35,7 @@ import type {
   Purpose,
   WeatherOrigin,
   ThreadColour,
+  WeighedReason,
 } from './values';
 
 /** What the events of one subject add up to. Plain data; made by `derive`, edited by nobody. */
@@ -46,9 +58,11 @@ export interface Patch {
   /** What was noted of each day; by hand stands over a file, a file over a station. */
   /** By day: each value from the source trusted most (hand, then file, then station), and of these the latest. */
   readonly weather: Readonly<Record<LocalDate, WeatherView>>;
+  /** What the grower weighs otherwise than we propose. */
+  readonly weights: Readonly<Partial<Record<WeighedReason, number>>>;
   readonly notes: readonly Note[];
 }
-/** A bed as its events leave it, metres. */
+/** A bed as its events leave it, metres. Where it lies now; its plants are measured from where it first lay (`core/patch/places.ts`). */
 export interface Bed {
   readonly id: BedId;
   readonly patch: PatchId;
@@ -57,6 +71,10 @@ export interface Bed {
   readonly yM: number;
   readonly lengthM: number;
   readonly widthM: number;
+  /** Clockwise about its middle, degrees. */
+  readonly turnedDeg: number;
+  /** Its corner as it was first measured. */
+  readonly first: { readonly xM: number; readonly yM: number };
   /** What stood over it when, as it was said; the last that names a day holds for it (`shelterOn`). */
   readonly shelters: readonly ShelterView[];
   readonly event: EventId;
@@ -65,14 +83,23 @@ export interface Bed {
 /** A planting in somebody else's garden, as it was said last. */
 export type Neighbour = Omit<
   NeighbourNoted,
-  'id' | 'v' | 'at' | 'by' | 'device' | 'kind' | 'neighbour' | 'species'
+  'id' | 'v' | 'at' | 'by' | 'device' | 'kind' | 'neighbour' | 'species' | 'sprayed' | 'place'
 > & {
   readonly id: NeighbourId;
+  readonly sprayed: readonly LocalDate[];
+  /** Where it was put on the plan; `null`: nobody put it there. */
+  readonly place: Corner | null;
   readonly species: NonNullable<NeighbourNoted['species']> | null;
   readonly event: EventId;
   /** When it was last said. */
   readonly saidAt: Instant;
   /** Since when it is gone; `null`: it is there. */
+  readonly goneAt: Instant | null;
+};
+/** A hedge, a building, a hill or water, as it was said last. */
+export type Obstacle = Pick<ObstacleNoted, 'patch' | 'what' | 'corners' | 'area'> & {
+  readonly id: ObstacleId;
+  readonly event: EventId;
   readonly goneAt: Instant | null;
 };
 /** Something that stands, or stood, over a bed. */
@@ -116,6 +143,10 @@ export interface Stand {
   readonly bed: BedId;
   readonly variety: VarietyId;
   readonly reason: Reason;
+  /** How far it was moved from where its plants were first put, along its bed and across it, m. */
+  readonly moved: { readonly alongM: number; readonly acrossM: number };
+  /** Its ground, in the measure of its plants; `null`: as its plants stand. */
+  readonly outline: readonly Corner[] | null;
   readonly goal: Goal | null;
   readonly clock: readonly { readonly at: Instant; readonly what: ClockNote }[];
   readonly groups: readonly GroupView[];

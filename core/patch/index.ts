@@ -3,3 +3,4 @@ export * from './layout';
 export * from './shelter';
 export * from './flowering';
 export * from './earth';
+export * from './places';

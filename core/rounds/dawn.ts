@@ -1,6 +1,6 @@
 import type { FlowerId, PlantId } from '../ids';
 import type { Place, State } from '../ledger';
-import { fatherVarietyOf, growing, mainPatch, walkOrder } from '../patch';
+import { fatherVarietyOf, growing, mainPatch, plantPlace, walkOrder } from '../patch';
 import type { LocalDate } from '../time';
 import { lastCheck, type BloomDay, type OpenWindow, shutMales } from '../bloom';
 import { workTime } from '../fruitset';
@@ -194,15 +194,14 @@ function flowerStop(
   needs: ReadonlySet<string> | undefined,
   endOf: (window: OpenWindow) => number,
 ): PlanStop {
-  const { crop, plant } = stop.growing;
+  const { crop } = stop.growing;
   const window = morning.window(crop);
   const check = lastCheck(stop.flower);
   const back = stop.state === 'later' && check ? Date.parse(check.at) + COME_BACK_MIN * MINUTE : 0;
   return {
     id: stop.flower.id,
     kind: 'work',
-    xM: plant.xM,
-    yM: plant.yM,
+    ...plantPlace(stop.growing),
     pollen: fatherVarietyOf(stop.growing),
     serviceS: workTime(state, crop).minutes * 60 * (1 - WALK_SHARE),
     opens: Math.max(window.opens, back),
@@ -249,8 +248,8 @@ export function freeMales(state: State, place: Place, date: LocalDate): PollenMa
 }
 
 function placeOf(state: State, plant: string): { xM: number; yM: number } {
-  const { xM = 0, yM = 0 } = state.plants.get(plant) ?? {};
-  return { xM, yM };
+  const found = growing(state, plant);
+  return found ? plantPlace(found) : { xM: 0, yM: 0 };
 }
 
 /** Where a round begins: before the first bed, on the path [M]. */

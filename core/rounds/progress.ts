@@ -1,7 +1,7 @@
 import { lastCheck } from '../bloom';
 import type { FlowerId } from '../ids';
 import type { State } from '../ledger';
-import { fatherVarietyOf, walkOrder, type Growing } from '../patch';
+import { fatherVarietyOf, plantPlace, walkOrder, type Growing } from '../patch';
 import { pollenOnTool } from '../purity';
 import { localDateOf, type LocalDate } from '../time';
 import { workTime } from '../fruitset';
@@ -106,7 +106,6 @@ export function roundProgress(state: State, round: PollinationRound, zone: strin
     reckoned += usual;
     gaps++;
   }
-  const { plant } = last.growing;
   return {
     pace: gaps < PACE_FROM ? 1 : Math.min(2, Math.max(0.6, taken / reckoned)),
     // A male carries its own variety's pollen, a flower worked that of its father.
@@ -118,7 +117,7 @@ export function roundProgress(state: State, round: PollinationRound, zone: strin
             ? touched.variety
             : fatherVarietyOf(touched.growing)
           : null,
-    at: { xM: plant.xM, yM: plant.yM },
+    at: plantPlace(last.growing),
     lastAt: last.at,
   };
 }

@@ -43,7 +43,7 @@ function BeginPatch() {
     if ('errors' in read || Object.keys(found).length > 0) return;
     setBusy(true);
     const patch = newId('patch');
-    const bed = { id: newId('bed'), xM: 0, yM: 0, ...DEFAULT_BED };
+    const bed = { id: newId('bed'), first: { xM: 0, yM: 0 }, ...DEFAULT_BED };
     try {
       await record(
         { kind: 'patchBegun', patch, name: value.patch.trim() || 'My patch' },
@@ -53,8 +53,7 @@ function BeginPatch() {
           bed: bed.id,
           patch,
           name: value.bed.trim() || 'Bed 1',
-          xM: bed.xM,
-          yM: bed.yM,
+          ...bed.first,
           ...DEFAULT_BED,
         },
         ...plantingDrafts(newId, state, patch, bed, value, null),

@@ -68,6 +68,20 @@ function wordsOf(state: State, event: LedgerEvent, events: readonly LedgerEvent[
       return `the bed ${event.name}`;
     case 'shelterSet':
       return `${event.shelter ? shelterWords[event.shelter] : 'open air'} over ${bedAt(event.bed)}`;
+    case 'bedPlaced':
+      return `where ${bedAt(event.bed)} lies`;
+    case 'standPlaced':
+      return `where ${standAt(event.stand)} stands`;
+    case 'outlineSet':
+      return `the ground of ${standAt(event.stand)}`;
+    case 'obstacleNoted':
+      return `${event.what === 'water' ? 'water' : `a ${event.what}`} on the plan`;
+    case 'obstacleGone': {
+      const gone = state.obstacles.get(event.obstacle);
+      return `gone from the plan: ${gone ? (gone.what === 'water' ? 'water' : `a ${gone.what}`) : 'something'}`;
+    }
+    case 'weightSet':
+      return 'how much a reason for distance weighs';
     case 'neighbourNoted':
       return `what grows next door: ${kindName(event.crop)}`;
     case 'neighbourGone': {

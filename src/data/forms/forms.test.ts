@@ -31,7 +31,7 @@ describe('planting', () => {
   let time = Date.parse('2026-05-16T08:00:00.000Z');
   const newId = ((kind: 'plant') => ids.subject(kind, time++)) as never;
   const patch = ids.subject('patch', 1);
-  const bed = { id: ids.subject('bed', 1), xM: 0, yM: 0, lengthM: 8, widthM: 1.5 };
+  const bed = { id: ids.subject('bed', 1), first: { xM: 0, yM: 0 }, lengthM: 8, widthM: 1.5 };
   const wanted: Planting = {
     crop: 'squash-maxima',
     variety: ' Slate Dome ',

@@ -6,7 +6,7 @@ import {
   type SexSystem,
   type VarietyTraits,
 } from '@core/crops';
-import type { BedId, PatchId } from '@core/ids';
+import type { PatchId } from '@core/ids';
 import type { Bed, Draft, State } from '@core/ledger';
 import { nextPlantPlaces } from '@core/patch';
 import type { LocalDate } from '@core/time';
@@ -28,7 +28,7 @@ export function plantingDrafts(
   newId: Garden['newId'],
   state: State,
   patch: PatchId,
-  bed: Pick<Bed, 'xM' | 'yM' | 'lengthM' | 'widthM'> & { readonly id: BedId },
+  bed: Pick<Bed, 'id' | 'first' | 'lengthM' | 'widthM'>,
   { crop, variety: name, shape, plants, reason, system = null, traits = {} }: Planting,
   plantedOn: LocalDate | null,
 ): Draft[] {
@@ -60,13 +60,15 @@ export function plantingDrafts(
           },
         ]),
     { kind: 'standAdded', stand, bed: bed.id, variety, reason },
-    ...nextPlantPlaces(bed, standing, plants, cropOf(crop)).map((position, i): Draft => ({
-      kind: 'plantAdded',
-      plant: newId('plant'),
-      stand,
-      label: String(highest + i + 1),
-      ...position,
-      plantedOn,
-    })),
+    ...nextPlantPlaces({ ...bed, ...bed.first }, standing, plants, cropOf(crop)).map(
+      (position, i): Draft => ({
+        kind: 'plantAdded',
+        plant: newId('plant'),
+        stand,
+        label: String(highest + i + 1),
+        ...position,
+        plantedOn,
+      }),
+    ),
   ];
 }

@@ -1,0 +1,99 @@
+import { bloomSpan } from '../crops';
+import type { State } from '../ledger';
+import { flowersOn } from '../patch';
+import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
+import type { Standing } from './grounds';
+
+/** The days on which flowers are open, the first and the last. */
+export interface Bloom {
+  readonly from: LocalDate;
+  readonly to: LocalDate;
+}
+
+/** When a stand of one's own flowers: seen, or reckoned from when it was planted. */
+export interface OwnBloom extends Bloom {
+  /** The latest day on which its first flowers may open: `from` is the earliest. */
+  readonly fromLatest: LocalDate;
+  readonly seen: boolean;
+  /** It flowers on until the cold, whose day nobody said. */
+  readonly openEnded: boolean;
+}
+
+/** Where no day of the first frost was said, vines are taken to flower so long after they began [M]. */
+const ON_AND_ON_DAYS = 120;
+
+/**
+ * When the flowers of a stand are open: from the first seen open, else from the day it was planted and what its crop takes; until the
+ * first frost that is looked for, or (corn) as long as a block sheds. `null` where neither was written down.
+ */
+export function bloomOf(
+  state: State,
+  { crop, plants }: Pick<Standing, 'crop' | 'plants'>,
+  zone: string,
+  frostOn: string | null,
+): OwnBloom | null {
+  const seen = firstOpen(state, plants, zone);
+  const span = bloomSpan(crop);
+  const planted = plants.reduce<LocalDate | null>(
+    (first, { plantedOn }) =>
+      plantedOn !== null && (first === null || plantedOn < first) ? plantedOn : first,
+    null,
+  );
+  let from = seen;
+  let fromLatest = seen;
+  if (from === null && planted !== null && span) {
+    from = addDays(planted, span.firstAfter[0]);
+    fromLatest = addDays(planted, span.firstAfter[1]);
+  }
+  if (from === null || fromLatest === null) return null;
+  if (span?.lasts !== null && span !== null)
+    return { from, fromLatest, to: addDays(fromLatest, span.lasts), seen: seen !== null, openEnded: false };
+  const frost = frostOn === null ? null : frostAfter(from, frostOn);
+  return {
+    from,
+    fromLatest,
+    to: frost ?? addDays(from, ON_AND_ON_DAYS),
+    seen: seen !== null,
+    openEnded: frost === null,
+  };
+}
+
+/** The first day of frost after another, `MM-DD` of its year or the next. */
+function frostAfter(from: LocalDate, frostOn: string): LocalDate {
+  const year = Number(from.slice(0, 4));
+  const sameYear = `${year}-${frostOn}`;
+  return sameYear >= from ? sameYear : `${year + 1}-${frostOn}`;
+}
+
+/** The first day on which a flower of some plants was seen open, or was worked. */
+function firstOpen(state: State, plants: Standing['plants'], zone: string): LocalDate | null {
+  let first: string | null = null;
+  for (const { id } of plants)
+    for (const { sightings, pollinations } of flowersOn(state, id)) {
+      const opened = [...sightings.filter(({ stage }) => stage === 'open'), ...pollinations];
+      for (const { at } of opened) if (first === null || at < first) first = at;
+    }
+  return first === null ? null : localDateOf(Date.parse(first), zone);
+}
+
+/**
+ * The share of one's own days of bloom on which the other flowers too; 1 where either is not known.
+ * @example overlapOf({ from: '2026-07-01', to: '2026-07-10' }, { from: '2026-07-06', to: '2026-08-01' }) // 0.5
+ */
+export function overlapOf(own: Bloom | null, other: Bloom | null): number {
+  if (!own || !other) return 1;
+  const from = own.from > other.from ? own.from : other.from;
+  const to = own.to < other.to ? own.to : other.to;
+  if (to < from) return 0;
+  return (daysBetween(from, to) + 1) / (daysBetween(own.from, own.to) + 1);
+}
+
+/**
+ * Days without open flowers between the bloom of two stands; 0 where they overlap or either is not known.
+ * @example daysApart({ from: '2026-07-01', to: '2026-07-10' }, { from: '2026-07-25', to: '2026-08-10' }) // 14
+ */
+export function daysApart(own: Bloom | null, other: Bloom | null): number {
+  if (!own || !other) return 0;
+  const gap = (first: Bloom, then: Bloom) => daysBetween(first.to, then.from) - 1;
+  return Math.max(0, gap(own, other), gap(other, own));
+}

@@ -1,0 +1,173 @@
+import { noteOf } from './derive';
+import type { LedgerEvent } from './events';
+import type { Flower, Note, Plant } from './views';
+
+/** What later events change of a plant, but for its lists. */
+type PlantParts = Pick<Plant, 'ended' | 'health' | 'healthAt' | 'reason' | 'passedAt' | 'strippedAt'>;
+
+const NONE: readonly never[] = [];
+const UNTOUCHED: PlantParts = {
+  ended: null,
+  health: null,
+  healthAt: null,
+  reason: null,
+  passedAt: null,
+  strippedAt: null,
+};
+
+/** A plant from the events in force that speak of it; `null` where none adds it. */
+export function derivePlant(id: string, events: readonly LedgerEvent[]): Plant | null {
+  let founding: Extract<LedgerEvent, { kind: 'plantAdded' }> | null = null;
+  let parts = UNTOUCHED;
+  // A season of a plant is long: its lists grow in place.
+  const males: Plant['males'][number][] = [];
+  const tallies: Plant['tallies'][number][] = [];
+  const notes: Note[] = [];
+  for (const event of events)
+    if (event.kind === 'plantAdded') founding = event;
+    else if (event.kind === 'malesCounted')
+      males.push({ at: event.at, stage: event.stage, count: event.count });
+    else if (event.kind === 'tallied') {
+      const { at, by, tool, flowers, truss, puff = null } = event;
+      tallies.push({ event: event.id, at, by, tool, flowers, truss, puff });
+    } else if (event.kind === 'noted') notes.push(noteOf(event));
+    else parts = { ...parts, ...plantChange(event) };
+  if (!founding) return null;
+  const { stand, label, xM, yM, plantedOn } = founding;
+  const planted = { id, stand, label, xM, yM, plantedOn, event: founding.id, addedAt: founding.at };
+  return { ...planted, ...parts, males, tallies, notes };
+}
+
+function plantChange(event: LedgerEvent): Partial<PlantParts> | null {
+  switch (event.kind) {
+    case 'plantRemoved':
+      return { ended: { at: event.at, how: 'removed', cause: null } };
+    case 'plantDied':
+      return { ended: { at: event.at, how: 'died', cause: event.cause } };
+    case 'plantChecked':
+      return { health: event.health, healthAt: event.at };
+    case 'plantPassed':
+      return { passedAt: event.at };
+    case 'stripped':
+      return { strippedAt: event.at };
+    case 'reasonSet':
+      return { reason: event.reason };
+    default:
+      return null;
+  }
+}
+
+/** What later events change of a flower. */
+type FlowerParts = Omit<Flower, 'id' | 'plant' | 'sex' | 'node' | 'sightings'>;
+
+const UNWORKED: FlowerParts = {
+  shuttings: NONE,
+  checks: NONE,
+  reason: null,
+  missed: null,
+  left: null,
+  thread: null,
+  emasculatedAt: null,
+  pollinations: NONE,
+  mark: null,
+  marking: null,
+  coverOffAt: null,
+  pinchedAt: null,
+  looks: NONE,
+  lost: null,
+  harvested: null,
+  notes: NONE,
+};
+
+/** A flower from the events in force that speak of it; `null` where it was never seen. */
+export function deriveFlower(id: string, events: readonly LedgerEvent[]): Flower | null {
+  let founding: Extract<LedgerEvent, { kind: 'flowerSeen' }> | null = null;
+  let node: number | null = null;
+  const sightings: Flower['sightings'][number][] = [];
+  let parts = UNWORKED;
+  for (const event of events) {
+    if (event.kind !== 'flowerSeen') {
+      parts = { ...parts, ...flowerChange(event, parts) };
+      continue;
+    }
+    // A bud is seen again on later evenings; which plant and sex it is, the latest look decides.
+    founding = event;
+    node = event.node ?? node;
+    sightings.push({ event: event.id, at: event.at, stage: event.stage, ovaryMm: event.ovaryMm ?? null });
+  }
+  if (!founding) return null;
+  const { plant, sex } = founding;
+  return { id, plant, sex, node, sightings, ...parts };
+}
+
+function flowerChange(event: LedgerEvent, now: FlowerParts): Partial<FlowerParts> | null {
+  switch (event.kind) {
+    case 'flowerShut':
+      return {
+        shuttings: [
+          ...now.shuttings,
+          { event: event.id, at: event.at, closure: event.closure, by: event.by },
+        ],
+      };
+    case 'closureChecked':
+      return {
+        checks: [...now.checks, { event: event.id, at: event.at, by: event.by, result: event.result }],
+      };
+    case 'pollinated':
+      return { pollinations: [...now.pollinations, pollinationOf(event)] };
+    case 'reasonSet':
+      return { reason: event.reason };
+    case 'missed':
+      return { missed: { event: event.id, at: event.at, why: event.why } };
+    case 'leftOpen':
+      return { left: { event: event.id, at: event.at, by: event.by } };
+    case 'emasculated':
+      return { emasculatedAt: event.at };
+    case 'marked':
+      return { mark: event.mark, marking: { event: event.id, at: event.at, by: event.by } };
+    case 'coverOff':
+      return { coverOffAt: event.at };
+    case 'pinched':
+      return { pinchedAt: event.at };
+    case 'threaded':
+      return { thread: event.colour };
+    case 'lookedAt':
+      return {
+        looks: [...now.looks, { event: event.id, at: event.at, result: event.result, sizeMm: event.sizeMm }],
+      };
+    case 'lost':
+      return { lost: { event: event.id, at: event.at, cause: event.cause } };
+    case 'harvested': {
+      const { id, at, harvestFor, weightG } = event;
+      return { harvested: { event: id, at, harvestFor, weightG } };
+    }
+    case 'noted':
+      return { notes: [...now.notes, noteOf(event)] };
+    default:
+      return null;
+  }
+}
+
+/**
+ * Up to version 3 every pollination was written with three lobes and 40 seconds, whether anybody had said so or not: the two
+ * together are read as not recorded. A correction carries the version it was made with, so what it says stands.
+ */
+function pollinationOf(event: Extract<LedgerEvent, { kind: 'pollinated' }>): Flower['pollinations'][number] {
+  const { id, v, at, by, fathers, tool = null, shutAgain, purpose } = event;
+  const { beeIn = null, puff = null, maleInside = null } = event;
+  const unasked = v <= 3 && event.lobes === 3 && event.openS === 40;
+  return {
+    event: id,
+    at,
+    by,
+    fathers,
+    tool,
+    shutAgain: shutAgain === undefined ? null : (shutAgain ?? 'open'),
+    purpose,
+    lobes: unasked ? null : (event.lobes ?? null),
+    openS: unasked ? null : (event.openS ?? null),
+    beeIn,
+    puff,
+    maleInside,
+  };
+}

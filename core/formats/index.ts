@@ -7,3 +7,5 @@ export * from './tables';
 export { fileSchema } from './fileSchema';
 export * from './labelHtml';
 export * from './weekHtml';
+export * from './geoJson';
+export * from './fromGeoJson';

@@ -9,6 +9,7 @@ const SCREENS = [
   '/looks',
   '/fruit',
   '/patch',
+  '/plan',
   '/crossing',
   '/settings',
   '/begin',

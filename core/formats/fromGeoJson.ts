@@ -1,6 +1,5 @@
 import Joi from 'joi';
 import { CROP_IDS, NEIGHBOUR_IDS } from '../crops';
-import { neighbourPlace, seenFromPatch } from '../isolation';
 import {
   BESIDES,
   BETWEEN,
@@ -15,7 +14,15 @@ import {
   type State,
 } from '../ledger';
 import type { SubjectKind } from '../ids';
-import { bedCorners, mainPatch, middleOfBed, toPlan, type OnEarth } from '../patch';
+import {
+  bedCorners,
+  mainPatch,
+  middleOfBed,
+  neighbourPlace,
+  seenFromPatch,
+  toPlan,
+  type OnEarth,
+} from '../patch';
 
 /** More features than this are no plan of a garden. */
 export const MOST_FEATURES = 10_000;

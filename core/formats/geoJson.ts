@@ -1,8 +1,16 @@
 import type { Feature, FeatureCollection, Geometry, Position } from 'geojson';
 import { TrowelError } from '../errors';
-import { groundOf, neighbourPlace, standing } from '../isolation';
 import type { Corner, Patch, State } from '../ledger';
-import { bedCorners, mainPatch, plantPlace, shelterOn, toEarth } from '../patch';
+import {
+  bedCorners,
+  groundOf,
+  mainPatch,
+  neighbourPlace,
+  plantPlace,
+  shelterOn,
+  standing,
+  toEarth,
+} from '../patch';
 import { localDateOf, type LocalDate } from '../time';
 
 /** Decimals of a degree: a millimetre on the ground. */

@@ -1,11 +1,10 @@
 import type { Crop } from '../crops';
 import type { StandId } from '../ids';
 import type { Precious, Stand, State, Variety } from '../ledger';
-import { coversFor, growing, mainPatch } from '../patch';
+import { coversFor, growing, mainPatch, standing } from '../patch';
 import { remembered } from '../remember';
 import type { LocalDate } from '../time';
 import { bloomOf, type OwnBloom } from './bloom';
-import { standing } from './grounds';
 import type { DistanceVerdict } from './needed';
 import { foreignPressure, type Pressure } from './pressure';
 import { kindOf, neighbourRivals, ownRivals, type Rival } from './rivals';

@@ -1,8 +1,7 @@
 import { bloomSpan } from '../crops';
 import type { State } from '../ledger';
-import { flowersOn } from '../patch';
+import { flowersOn, type Standing } from '../patch';
 import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
-import type { Standing } from './grounds';
 
 /** The days on which flowers are open, the first and the last. */
 export interface Bloom {

@@ -1,14 +1,9 @@
 import { mustBe } from '../errors';
-import { toPlan, type OnEarth } from '../patch';
+import type { Corner } from '../ledger';
+import { toPlan, type Ground, type OnEarth } from '../patch';
 
-/** Metres east and south on the plan, or longitude and latitude in degrees: the order of GeoJSON. */
-export type Position = readonly [number, number];
-/** A ring of corners; the last may repeat the first, or be joined to it. */
-export type Ring = readonly Position[];
-/** Where something stands: a point, or an area whose first ring is its edge, and further ones are holes in it. */
-export type Ground =
-  | { readonly type: 'Point'; readonly coordinates: Position }
-  | { readonly type: 'Polygon'; readonly coordinates: readonly Ring[] };
+/** Metres east and south on the plan, or longitude and latitude in degrees. */
+export type Position = Corner;
 
 type Segment = readonly [Position, Position];
 

@@ -2,7 +2,8 @@ import type { NeighbourId, ObstacleId, StandId } from '../ids';
 import { validateEvent, type Corner, type Draft } from '../ledger';
 import { TestGarden } from '../testGarden';
 import { testIds } from '../testing';
-import { between, groundOf, isolationOf, neighbourPlace, seenFromPatch, standDistance, standing } from '.';
+import { between, groundOf, neighbourPlace, seenFromPatch, standing } from '../patch';
+import { isolationOf, standDistance } from '.';
 
 const DAY = '2026-07-10';
 

@@ -1,5 +1,5 @@
+export type { Ground, Ring } from '../patch';
 export * from './distance';
-export * from './grounds';
 export * from './bloom';
 export * from './needed';
 export * from './pressure';

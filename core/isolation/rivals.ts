@@ -1,11 +1,10 @@
 import { crossing, pollenPath, type Crossing, type CrossingKind } from '../crops';
 import type { NeighbourId, StandId } from '../ids';
 import type { Beside, Between, Corner, Neighbour, Precious, State } from '../ledger';
-import { mainPatch, shelterOn } from '../patch';
+import { between, groundOf, mainPatch, neighbourPlace, shelterOn, standing, type Standing } from '../patch';
 import type { LocalDate } from '../time';
 import { bloomOf, daysApart, type Bloom, type OwnBloom } from './bloom';
 import { nearest, type Nearest } from './distance';
-import { between, groundOf, neighbourPlace, standing, type Standing } from './grounds';
 import { distanceVerdict, isolationNeeded, WEIGHTS, type DistanceVerdict, type Needed } from './needed';
 import type { PollenSource } from './pressure';
 

@@ -8,6 +8,7 @@ export * from './views';
 export { placeSchema, notedDay, MOST_DAYS, MOST_CORNERS } from './payloadParts';
 export { validateEvent, eventSchema, type Validation } from './validate';
 export { emptyState, apply, applyAll, fold, eventsOf, latestAt, type State } from './state';
+export { whatIf } from './whatIf';
 export { Shards } from './shards';
 export { merge, conflicts } from './merge';
 export { inForce, standings, correctedEvent, type Standing } from './inForce';

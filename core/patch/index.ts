@@ -4,3 +4,5 @@ export * from './shelter';
 export * from './flowering';
 export * from './earth';
 export * from './places';
+export * from './grounds';
+export * from './moves';

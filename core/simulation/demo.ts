@@ -5,6 +5,7 @@ import { mainPatch, nextPlantPlaces, type Growing } from '../patch';
 import { NO_GOAL } from '../goals';
 import { addDays, atLocalTime, localDateOf, type LocalDate } from '../time';
 import { plantExtras } from './demoExtras';
+import { noteSurroundings } from './demoSurroundings';
 import { dawnWork, Diary, eveningWork, lookWork } from './growers';
 import { budsOf, stageOn, type Bud } from './truth';
 
@@ -67,7 +68,10 @@ export function demoLog(seed: number = DEMO_SEED, onProgress?: (share: number) =
   }
   setGoals(diary);
   const patch = mainPatch(diary.state);
-  if (patch) plantExtras(diary, patch.id, DEMO_SEASON_START);
+  if (patch) {
+    plantExtras(diary, patch.id, DEMO_SEASON_START);
+    noteSurroundings(diary, patch.id, DEMO_SEASON_START);
+  }
   return diary.events;
 }
 

@@ -53,7 +53,10 @@ function PatchPage() {
       over={`${plural(beds.length, 'bed')}, ${plural(standing, 'plant')}`}
       side={cards.length > half ? cards.slice(half) : undefined}
       corner={
-        <Button title="Who could cross" look="quiet" small onPress={() => router.navigate('/crossing')} />
+        <View style={{ alignItems: 'flex-end' }}>
+          <Button title="Plan" look="quiet" small onPress={() => router.navigate('/plan')} />
+          <Button title="Who could cross" look="quiet" small onPress={() => router.navigate('/crossing')} />
+        </View>
       }
       foot={<Button title="Add a bed" onPress={() => setEditing('new')} />}
     >

@@ -2,9 +2,19 @@ import { polygonHull } from 'd3-polygon';
 import { cropOf, type Crop } from '../crops';
 import type { StandId } from '../ids';
 import type { Bed, Between, Corner, Neighbour, Obstacle, Plant, Stand, State, Variety } from '../ledger';
-import { bedCorners, plantPlace, plantsOfStand, standPoint } from '../patch';
 import { remembered } from '../remember';
-import type { Ground } from './distance';
+import { plantsOfStand } from './garden';
+import { bedCorners, plantPlace, standPoint } from './places';
+
+/** A ring of corners; the last may repeat the first, or be joined to it. */
+export type Ring = readonly Corner[];
+/**
+ * Where something stands: a point, or an area whose first ring is its edge, and further ones are holes in it. Metres on the plan, or
+ * degrees, longitude first: the order of GeoJSON.
+ */
+export type Ground =
+  | { readonly type: 'Point'; readonly coordinates: Corner }
+  | { readonly type: 'Polygon'; readonly coordinates: readonly Ring[] };
 
 /** A stand with its living plants, where it grows. */
 export interface Standing {

@@ -1,0 +1,215 @@
+import fc from 'fast-check';
+import type { NeighbourId, ObstacleId, StandId } from '../ids';
+import { validateEvent, whatIf, type Bed, type Corner, type Draft } from '../ledger';
+import { TestGarden } from '../testGarden';
+import { testIds } from '../testing';
+import {
+  cornersOf,
+  growing,
+  groundOf,
+  moveBy,
+  neighbourPlace,
+  plantPlace,
+  shapeTo,
+  snapped,
+  standing,
+  turnTo,
+  type Thing,
+} from '.';
+
+const DAY = '2026-07-10';
+
+function patch(turnedDeg = 0) {
+  const garden = new TestGarden();
+  const { stand, plants } = garden.plant('squash-maxima', 'Slate Dome', 6) as {
+    stand: StandId;
+    plants: readonly string[];
+  };
+  const [bed] = [...garden.state.beds.values()] as [Bed];
+  const ids = testIds(8);
+  const at = garden.time(DAY, 8);
+  garden.write(at, { kind: 'bedPlaced', bed: bed.id, xM: 3, yM: 4, turnedDeg });
+  const obstacle: ObstacleId = ids.subject('obstacle', at);
+  garden.write(at, {
+    kind: 'obstacleNoted',
+    obstacle,
+    patch: garden.patchId,
+    what: 'hedge',
+    area: false,
+    corners: [
+      [0, 0],
+      [9, 1],
+    ],
+  });
+  const neighbour: NeighbourId = ids.subject('neighbour', at);
+  garden.write(at, {
+    kind: 'neighbourNoted',
+    neighbour,
+    patch: garden.patchId,
+    crop: 'squash-maxima',
+    variety: 'Gate Pumpkin',
+    plants: 2,
+    distanceM: 50,
+    bearingDeg: 120,
+    between: ['hedge'],
+    besides: [],
+    bloomFrom: '2026-07-01',
+    bloomTo: '2026-08-01',
+    knownBy: 'told',
+    sprayed: ['2026-06-30'],
+  });
+  const placeOf = (plant: string, state = garden.state) => {
+    const found = growing(state, plant);
+    return found ? plantPlace(found) : { xM: NaN, yM: NaN };
+  };
+  return { garden, stand, plants, bed: bed.id, obstacle, neighbour, placeOf };
+}
+
+const metre = fc.integer({ min: -80, max: 80 });
+
+test('whatever the bed is turned to, a stand goes where it is drawn to: east is east on the plan', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 359 }), metre, metre, (turnedDeg, east, south) => {
+      const { garden, stand, plants, placeOf } = patch(turnedDeg);
+      const before = placeOf(plants[0] as string);
+      const moved = whatIf(
+        garden.state,
+        moveBy(garden.state, { kind: 'stand', id: stand }, [east, south]) as Draft,
+      );
+      const after = placeOf(plants[0] as string, moved);
+      expect(after.xM - before.xM).toBeCloseTo(east, 1);
+      expect(after.yM - before.yM).toBeCloseTo(south, 1);
+      // A look ahead leaves the record as it is.
+      expect(placeOf(plants[0] as string)).toEqual(before);
+    }),
+    { numRuns: 40 },
+  );
+});
+
+test('a bed, a hedge and a planting next door go as far as they are drawn; all else that is known of them stays', () => {
+  const { garden, bed, obstacle, neighbour, plants, placeOf } = patch();
+  const moved = (thing: Thing) => {
+    const draft = moveBy(garden.state, thing, [2, -3]) as Draft;
+    return whatIf(garden.state, draft);
+  };
+  const before = placeOf(plants[0] as string);
+  expect(placeOf(plants[0] as string, moved({ kind: 'bed', id: bed }))).toEqual({
+    xM: before.xM + 2,
+    yM: before.yM - 3,
+  });
+  expect(moved({ kind: 'obstacle', id: obstacle }).obstacles.get(obstacle)?.corners).toEqual([
+    [2, -3],
+    [11, -2],
+  ]);
+  const was = garden.state.neighbours.get(neighbour);
+  const is = moved({ kind: 'neighbour', id: neighbour }).neighbours.get(neighbour);
+  const [x, y] = neighbourPlace(garden.state.beds, was as never) as Corner;
+  expect(is?.place?.map(Math.round)).toEqual([Math.round(x + 2), Math.round(y - 3)]);
+  const {
+    variety,
+    plants: count,
+    between,
+    bloomFrom,
+    bloomTo,
+    knownBy,
+    sprayed,
+  } = is as NonNullable<typeof is>;
+  expect({ variety, count, between, bloomFrom, bloomTo, knownBy, sprayed }).toEqual({
+    variety: 'Gate Pumpkin',
+    count: 2,
+    between: ['hedge'],
+    bloomFrom: '2026-07-01',
+    bloomTo: '2026-08-01',
+    knownBy: 'told',
+    sprayed: ['2026-06-30'],
+  });
+});
+
+test('a turn is kept between 0 and 360 degrees', () => {
+  const { garden, bed } = patch(350);
+  expect([
+    turnTo(garden.state, bed, 365),
+    turnTo(garden.state, bed, -10),
+    turnTo(garden.state, bed, 360),
+  ]).toMatchObject([{ turnedDeg: 5, xM: 3, yM: 4 }, { turnedDeg: 350 }, { turnedDeg: 0 }]);
+});
+
+test('the ground of a stand is outlined on the plan, whatever its bed is turned to, and moves with it', () => {
+  const { garden, stand, bed } = patch(60);
+  const wanted: Corner[] = [
+    [1, 1],
+    [9, 2],
+    [7, 8],
+  ];
+  garden.write(garden.time(DAY, 10), shapeTo(garden.state, { kind: 'stand', id: stand }, wanted) as Draft);
+  const ring = (state = garden.state) => {
+    const found = standing(state, stand);
+    const ground = found && groundOf(found);
+    return ground?.type === 'Polygon' ? (ground.coordinates[0] as readonly Corner[]) : [];
+  };
+  for (const [i, [x, y]] of ring().entries())
+    expect(Math.hypot(x - (wanted[i] as Corner)[0], y - (wanted[i] as Corner)[1])).toBeLessThan(0.02);
+  const moved = whatIf(garden.state, moveBy(garden.state, { kind: 'bed', id: bed }, [10, 0]) as Draft);
+  expect((ring(moved)[0] as Corner)[0] - (ring()[0] as Corner)[0]).toBeCloseTo(10, 6);
+});
+
+test('too few corners make no shape, and what is gone can’t be moved', () => {
+  const { garden, stand, obstacle } = patch();
+  expect(shapeTo(garden.state, { kind: 'obstacle', id: obstacle }, [[0, 0]])).toBeNull();
+  expect(
+    shapeTo(garden.state, { kind: 'stand', id: stand }, [
+      [0, 0],
+      [1, 1],
+    ]),
+  ).toBeNull();
+  expect(
+    shapeTo(garden.state, { kind: 'bed', id: 'bed:x' }, [
+      [0, 0],
+      [1, 1],
+      [2, 0],
+    ]),
+  ).toBeNull();
+  expect(cornersOf(garden.state, { kind: 'obstacle', id: 'obstacle:x' })).toEqual([]);
+  expect(
+    (['bed', 'stand', 'obstacle', 'neighbour'] as const).map((kind) =>
+      moveBy(garden.state, { kind, id: 'x' }, [1, 1]),
+    ),
+  ).toEqual([null, null, null, null]);
+});
+
+test('every entry that a move or a shape makes may go into the log', () => {
+  const { garden, bed, stand, obstacle, neighbour } = patch(33);
+  const things: Thing[] = [
+    { kind: 'bed', id: bed },
+    { kind: 'stand', id: stand },
+    { kind: 'obstacle', id: obstacle },
+    { kind: 'neighbour', id: neighbour },
+  ];
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...things),
+      fc.double({ min: -90, max: 90, noNaN: true }),
+      fc.double({ min: -90, max: 90, noNaN: true }),
+      (thing, east, south) => {
+        const at = garden.time(DAY, 11);
+        for (const draft of [
+          moveBy(garden.state, thing, [east, south]),
+          shapeTo(garden.state, thing, cornersOf(garden.state, thing)),
+        ])
+          if (draft) expect(validateEvent(garden.write(at, draft))).toMatchObject({ ok: true });
+      },
+    ),
+    { numRuns: 60 },
+  );
+});
+
+test('an edge is drawn to one that is near, else everything goes by decimetres', () => {
+  expect(snapped(2.13, [0, 4], [6.2])).toBe(2.2);
+  expect(snapped(2.6, [0, 4], [6.2])).toBe(2.6);
+  expect(snapped(-0.04, [], [])).toBeCloseTo(0, 9);
+  fc.assert(
+    fc.property(metre, fc.array(metre), fc.array(metre), (by, edges, others) => {
+      expect(Math.abs(snapped(by + 0.03, edges, others) - by)).toBeLessThanOrEqual(0.3);
+    }),
+  );
+});

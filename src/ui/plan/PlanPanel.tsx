@@ -1,0 +1,297 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { ObstacleId } from '@core/ids';
+import { OBSTACLES, type Bed, type Corner, type ObstacleKind } from '@core/ledger';
+import { turnTo, type Thing } from '@core/patch';
+import { useGarden } from '@/data/garden/garden';
+import { useRecording } from '@/data/garden/useRecording';
+import { Badge, Button, Card, Notice, Tile, Tiles } from '../controls';
+import { metresText, plantingName, verdictTone, verdictWords } from '../crossing/words';
+import { Txt } from '../theme';
+import { plural } from '../words';
+import { PlanNumbers } from './PlanNumbers';
+import { PLAN_ID } from './PlanView';
+import { thingKey } from './scene';
+import type { Plan } from './usePlan';
+import { answerLine, obstacleWords, thingName } from './words';
+
+/** Beside the drawing: everything on it by name, what is chosen, and what the distances come to. */
+export function PlanPanel({ plan }: { plan: Plan }) {
+  return (
+    <>
+      {plan.problem ? <Notice tone="brick" text={plan.problem} /> : null}
+      {plan.chosen ? <Chosen plan={plan} chosen={plan.chosen} /> : null}
+      <Answers plan={plan} />
+      <Things plan={plan} />
+    </>
+  );
+}
+
+const STEPS = [0.1, 1, 10] as const;
+
+function Chosen({ plan, chosen }: { plan: Plan; chosen: Thing }) {
+  const { tried, busy } = plan;
+  const [step, setStep] = useState<number>(1);
+  const name = thingName(plan.state, chosen) ?? '';
+  const still =
+    chosen.kind === 'neighbour' && !plan.scene.neighbours.some(({ neighbour }) => neighbour.id === chosen.id);
+  const nudge = (title: string, [east, south]: Corner) => (
+    <Button
+      key={title}
+      title={title}
+      label={`${name} ${metresText(step)} to the ${title}`}
+      small
+      grow
+      onPress={() => plan.move([east * step, south * step])}
+    />
+  );
+  return (
+    <Card>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+        <Txt size="heading" style={{ flex: 1 }}>
+          {name}
+        </Txt>
+        {tried ? null : (
+          <Button
+            title="Let go"
+            look="quiet"
+            small
+            label={`Let go of ${name}`}
+            onPress={() => plan.choose(null)}
+          />
+        )}
+      </View>
+      {still ? (
+        <Txt>
+          Nobody said in which direction it lies. Say so under “Who could cross”, and it is drawn here.
+        </Txt>
+      ) : (
+        <>
+          <Txt size="label" tone="muted">
+            Drag it on the plan, or go by steps. Nothing is kept before you say so.
+          </Txt>
+          <Tiles question="Steps of">
+            {STEPS.map((each) => (
+              <Tile
+                key={each}
+                title={`${each} m`}
+                small
+                minWidth={60}
+                chosen={step === each}
+                onPress={() => setStep(each)}
+              />
+            ))}
+          </Tiles>
+          <View style={{ flexDirection: 'row', gap: 6 }}>
+            {nudge('north', [0, -1])}
+            {nudge('south', [0, 1])}
+            {nudge('west', [-1, 0])}
+            {nudge('east', [1, 0])}
+          </View>
+        </>
+      )}
+      {chosen.kind === 'bed' ? <Turning plan={plan} bed={plan.state.beds.get(chosen.id)} /> : null}
+      {still ? null : <PlanNumbers plan={plan} thing={chosen} />}
+      <Corners plan={plan} chosen={chosen} />
+      {tried ? (
+        <View style={{ flexDirection: 'row', gap: 8 }}>
+          <Button title="Put it back" grow onPress={plan.putBack} />
+          <Button title="Keep it so" look="main" grow busy={busy} onPress={() => void plan.keep()} />
+        </View>
+      ) : null}
+    </Card>
+  );
+}
+
+const TURN_DEG = 15;
+
+function Turning({ plan, bed }: { plan: Plan; bed: Bed | undefined }) {
+  if (!bed) return null;
+  const turn = (by: number) => plan.attempt(turnTo(plan.state, bed.id, bed.turnedDeg + by));
+  return (
+    <View style={{ flexDirection: 'row', gap: 6 }}>
+      <Button
+        title={`↺ ${TURN_DEG}°`}
+        label={`Turn ${bed.name} ${TURN_DEG} degrees to the left`}
+        small
+        grow
+        onPress={() => turn(-TURN_DEG)}
+      />
+      <Button
+        title={`↻ ${TURN_DEG}°`}
+        label={`Turn ${bed.name} ${TURN_DEG} degrees to the right`}
+        small
+        grow
+        onPress={() => turn(TURN_DEG)}
+      />
+    </View>
+  );
+}
+
+/** Corners are dragged on the plan; here they are added and taken off. */
+function Corners({ plan, chosen }: { plan: Plan; chosen: Thing }) {
+  const { save } = useRecording();
+  const { corners, shape, state, tried } = plan;
+  if (chosen.kind === 'stand' && corners.length === 0) {
+    const ring = plan.scene.stands.find(({ id }) => id === chosen.id)?.ring ?? [];
+    return ring.length < 3 ? null : <Button title="Outline its ground" small onPress={() => shape(ring)} />;
+  }
+  if (corners.length === 0) return null;
+  const area =
+    chosen.kind === 'stand' || (chosen.kind === 'obstacle' && state.obstacles.get(chosen.id)?.area);
+  const last = corners[corners.length - 1] as Corner;
+  const before = (area ? corners[0] : corners[corners.length - 2]) as Corner;
+  // A new corner comes halfway on the last side.
+  const halfway: Corner = [(last[0] + before[0]) / 2, (last[1] + before[1]) / 2];
+  const more = area ? [...corners, halfway] : [...corners.slice(0, -1), halfway, last];
+  return (
+    <>
+      <Txt size="label" tone="muted">{`${plural(corners.length, 'corner')}: drag the round handles.`}</Txt>
+      <View style={{ flexDirection: 'row', gap: 6, flexWrap: 'wrap' }}>
+        <Button title="One more corner" small grow onPress={() => shape(more)} />
+        {corners.length > (area ? 3 : 2) ? (
+          <Button title="One corner less" small grow onPress={() => shape(corners.slice(0, -1))} />
+        ) : null}
+        {chosen.kind === 'stand' && !tried ? (
+          <Button
+            title="As its plants stand"
+            small
+            grow
+            onPress={() => plan.attempt({ kind: 'outlineSet', stand: chosen.id, outline: null })}
+          />
+        ) : null}
+        {chosen.kind === 'obstacle' && !tried ? (
+          <Button
+            title="It is gone"
+            small
+            grow
+            onPress={() =>
+              void save({ kind: 'obstacleGone', obstacle: chosen.id }).then(() => plan.choose(null))
+            }
+          />
+        ) : null}
+      </View>
+    </>
+  );
+}
+
+/** What every stand for seed comes to, the way things are tried. */
+function Answers({ plan }: { plan: Plan }) {
+  const { answers, tried } = plan;
+  if (answers.length === 0) return null;
+  return (
+    <Card>
+      <Txt size="heading">{tried ? 'So it would be' : 'How far apart'}</Txt>
+      {answers.map((answer) => (
+        <View key={answer.stand.id} style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+          <Txt style={{ flex: 1 }}>{answerLine(answer)}</Txt>
+          <Badge text={verdictWords[answer.verdict]} tone={verdictTone[answer.verdict]} />
+        </View>
+      ))}
+      <Txt size="label" tone="muted">
+        Distance lowers the risk and proves nothing. A flower shut, worked clean and shut again needs none.
+      </Txt>
+    </Card>
+  );
+}
+
+/** Everything on the plan by name, and what can be added to it. */
+function Things({ plan }: { plan: Plan }) {
+  const { scene, chosen, tried } = plan;
+  const things: readonly { readonly thing: Thing; readonly name: string }[] = [
+    ...scene.beds.map(({ bed }) => ({ thing: { kind: 'bed', id: bed.id } as const, name: bed.name })),
+    ...scene.stands.map(({ id, name }) => ({ thing: { kind: 'stand', id } as const, name })),
+    ...scene.obstacles.map(({ id, what }) => ({
+      thing: { kind: 'obstacle', id } as const,
+      name: obstacleWords[what],
+    })),
+    ...scene.neighbours.map(({ neighbour, name }) => ({
+      thing: { kind: 'neighbour', id: neighbour.id } as const,
+      name: `${name} next door`,
+    })),
+  ];
+  return (
+    <Card>
+      <Txt size="heading">On the plan</Txt>
+      {scene.outside.map((name) => (
+        <Notice
+          key={name}
+          tone="pollen"
+          text={`${name} has plants outside every bed. They count where they stand.`}
+        />
+      ))}
+      <Tiles question="Choose one to move it">
+        {things.map(({ thing, name }) => (
+          <Tile
+            key={thingKey(thing)}
+            title={name}
+            small
+            minWidth={110}
+            disabled={tried !== null}
+            chosen={chosen !== null && thingKey(chosen) === thingKey(thing)}
+            onPress={() => {
+              plan.choose(thing);
+              // On a phone the drawing is out of sight by now; there the arrow keys work, too.
+              document.getElementById(PLAN_ID)?.focus();
+            }}
+          />
+        ))}
+      </Tiles>
+      {scene.unplaced.length > 0 ? (
+        <Txt size="label" tone="muted">
+          {`Not drawn, as nobody said in which direction: ${scene.unplaced
+            .map(
+              ({ crop, variety, distanceM }) => `${plantingName(crop, variety)} (${metresText(distanceM)})`,
+            )
+            .join(', ')}.`}
+        </Txt>
+      ) : null}
+      <Adding plan={plan} />
+    </Card>
+  );
+}
+
+/** What an obstacle looks like before it is shaped, around a point: half its length, or its sides, m. */
+const FIRST_M = 5;
+const AREAS: ReadonlySet<ObstacleKind> = new Set(['building', 'hill', 'water']);
+
+function Adding({ plan }: { plan: Plan }) {
+  const { patch, newId } = useGarden();
+  const [open, setOpen] = useState(false);
+  if (!patch || plan.tried) return null;
+  const add = (what: ObstacleKind) => {
+    const { west, east, north } = plan.scene.patch;
+    const [x, y] = [(west + east) / 2, north - FIRST_M / 2];
+    const area = AREAS.has(what);
+    const corners: Corner[] = area
+      ? [
+          [x - FIRST_M, y - FIRST_M],
+          [x + FIRST_M, y - FIRST_M],
+          [x + FIRST_M, y],
+          [x - FIRST_M, y],
+        ]
+      : [
+          [x - FIRST_M, y],
+          [x + FIRST_M, y],
+        ];
+    const obstacle: ObstacleId = newId('obstacle');
+    setOpen(false);
+    plan.attempt({ kind: 'obstacleNoted', obstacle, patch: patch.id, what, corners, area });
+  };
+  return open ? (
+    <Tiles question="What stands there?">
+      {OBSTACLES.map((what) => (
+        <Tile
+          key={what}
+          title={obstacleWords[what]}
+          small
+          minWidth={80}
+          chosen={false}
+          onPress={() => add(what)}
+        />
+      ))}
+    </Tiles>
+  ) : (
+    <Button title="Add a hedge, building, hill or water" small onPress={() => setOpen(true)} />
+  );
+}

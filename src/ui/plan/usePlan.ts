@@ -1,0 +1,130 @@
+import { useMemo, useState } from 'react';
+import { isolations, type StandIsolation } from '@core/isolation';
+import { whatIf, type Corner, type Draft, type State } from '@core/ledger';
+import { cornersOf, moveBy, shapeTo, snapped, type Thing } from '@core/patch';
+import { useDraft } from '@/data/device/draft';
+import { useGarden } from '@/data/garden/garden';
+import { useRecording, type Recording } from '@/data/garden/useRecording';
+import { planScene, type Scene } from './scene';
+import { thingIn, thingName } from './words';
+
+export interface Plan extends Pick<Recording, 'busy' | 'problem'> {
+  /** As it would be with what is tried. */
+  readonly state: State;
+  readonly scene: Scene;
+  readonly chosen: Thing | null;
+  readonly choose: (thing: Thing | null) => void;
+  /** Tried, and not kept yet. */
+  readonly tried: Draft | null;
+  readonly attempt: (draft: Draft | null) => void;
+  readonly move: (by: Corner) => void;
+  readonly corners: readonly Corner[];
+  readonly shape: (corners: readonly Corner[]) => void;
+  readonly keep: () => Promise<boolean>;
+  readonly putBack: () => void;
+  /** The distances of every stand for seed, as it is tried, or while it is dragged. */
+  readonly answers: readonly StandIsolation[];
+  /** The stand whose distances are drawn. */
+  readonly asked: StandIsolation | null;
+  readonly drag: (by: Corner, done: boolean) => void;
+  readonly dragCorner: (index: number, by: Corner, done: boolean) => void;
+  readonly snap: (by: Corner) => Corner;
+}
+
+/** What is chosen on the plan, what is tried with it, and what that would come to. A trial outlives a reload until it is kept or put back. */
+export function usePlan(): Plan {
+  const { state: recorded, today, space } = useGarden();
+  const { busy, problem, save } = useRecording();
+  const kept = useDraft<{ tried: Draft | null }>(`plan/${space}`, { tried: null });
+  const [picked, setPicked] = useState<Thing | null>(null);
+  const [dragged, setDragged] = useState<Draft | null>(null);
+  const about = kept.value.tried ? thingIn(kept.value.tried) : null;
+  const tried = about && (isNew(about, recorded) || thingName(recorded, about)) ? kept.value.tried : null;
+  const state = useMemo(() => (tried ? whatIf(recorded, tried) : recorded), [recorded, tried]);
+  const scene = useMemo(() => planScene(state, today), [state, today]);
+  // What is tried stays chosen until it is kept or put back.
+  const wanted = tried ? about : picked;
+  const chosen = wanted && thingName(state, wanted) !== null ? wanted : null;
+  const answers = useMemo(
+    () => isolations(dragged ? whatIf(state, dragged) : state, today),
+    [state, dragged, today],
+  );
+  const attempt = (draft: Draft | null) => {
+    if (draft) kept.change({ tried: draft });
+  };
+  const corners = useMemo(() => {
+    if (!chosen || (chosen.kind === 'stand' && !state.stands.get(chosen.id)?.outline)) return [];
+    return cornersOf(state, chosen);
+  }, [state, chosen]);
+  const cornerMoved = (index: number, [east, south]: Corner) =>
+    corners.map(([x, y], i): Corner => (i === index ? [x + east, y + south] : [x, y]));
+  const tryOn = (draft: Draft | null, done: boolean) => {
+    setDragged(done ? null : draft);
+    if (done) attempt(draft);
+  };
+  return {
+    state,
+    scene,
+    chosen,
+    choose: (thing) => {
+      if (!tried) setPicked(thing);
+    },
+    tried,
+    attempt,
+    move: (by) => chosen && attempt(moveBy(state, chosen, by)),
+    corners,
+    shape: (next) => chosen && attempt(shapeTo(state, chosen, next)),
+    keep: async () => {
+      if (!tried || !(await save(tried))) return false;
+      setPicked(chosen);
+      kept.clear();
+      return true;
+    },
+    putBack: () => {
+      setPicked(about && isNew(about, recorded) ? null : about);
+      kept.clear();
+    },
+    busy,
+    problem,
+    answers,
+    asked: askedOf(answers, chosen),
+    drag: (by, done) => chosen && tryOn(moveBy(state, chosen, by), done),
+    dragCorner: (index, by, done) => chosen && tryOn(shapeTo(state, chosen, cornerMoved(index, by)), done),
+    snap: (by) => snapOf(scene, chosen, by),
+  };
+}
+
+/** A hedge that is drawn for the first time is not on record yet. */
+function isNew(thing: Thing, recorded: State): boolean {
+  return thing.kind === 'obstacle' && !recorded.obstacles.has(thing.id);
+}
+
+/** The chosen stand; of a bed, the stand in it that lacks most; of a neighbour, the stand it comes nearest to. */
+function askedOf(answers: readonly StandIsolation[], chosen: Thing | null): StandIsolation | null {
+  if (!chosen) return null;
+  const own = answers.find(({ stand }) => stand.id === chosen.id || stand.bed === chosen.id);
+  if (own) return own;
+  return answers.find(({ rivals }) => rivals.some(({ id }) => id === chosen.id)) ?? null;
+}
+
+/** Beds go to the edges of other beds; everything else goes by decimetres. */
+function snapOf({ beds }: Scene, chosen: Thing | null, [east, south]: Corner): Corner {
+  const own = chosen?.kind === 'bed' ? beds.find(({ bed }) => bed.id === chosen.id) : undefined;
+  if (!own || own.bed.turnedDeg !== 0) return [snapped(east, [], []), snapped(south, [], [])];
+  const others = beds.filter((each) => each !== own && each.bed.turnedDeg === 0);
+  const edges = (axis: 0 | 1) => (corners: readonly Corner[]) => [
+    ...new Set(corners.map((corner) => corner[axis])),
+  ];
+  return [
+    snapped(
+      east,
+      edges(0)(own.corners),
+      others.flatMap(({ corners }) => edges(0)(corners)),
+    ),
+    snapped(
+      south,
+      edges(1)(own.corners),
+      others.flatMap(({ corners }) => edges(1)(corners)),
+    ),
+  ];
+}

@@ -1,0 +1,172 @@
+import { useEffect, useRef, useState, type RefObject } from 'react';
+import type { View as HostView } from 'react-native';
+// d3-zoom counts on what this adds to selections, and asks for it by name only later.
+import 'd3-transition';
+import { drag } from 'd3-drag';
+import { select } from 'd3-selection';
+import { zoom, zoomIdentity, type ZoomBehavior, type ZoomTransform } from 'd3-zoom';
+import type { Corner } from '@core/ledger';
+import { ROOT_ID, thingId } from './PlanDrawing';
+import type { View } from './scene';
+
+/** Pixels a metre, at least and at most: from a whole valley to a single plant. */
+const REACH: [number, number] = [0.02, 400];
+/** While something is dragged, it is asked so often what would be, ms. */
+const ASK_EVERY_MS = 120;
+/** A press that moved less is a tap, px. */
+const TAP_PX = 6;
+
+export interface PlanGestures {
+  /** The element that holds the drawing. */
+  readonly host: RefObject<HostView | null>;
+  readonly view: View;
+  readonly show: (view: View) => void;
+  readonly zoomBy: (factor: number) => void;
+}
+
+interface Handlers {
+  readonly chosen: string | null;
+  readonly onChoose: (key: string | null) => void;
+  /** From where something was dragged, m; asked while it moves, and once more at the end. */
+  readonly onDrag: (by: Corner, done: boolean) => void;
+  readonly onCorner: (index: number, to: Corner, done: boolean) => void;
+  /** How far it goes when it is dragged so far. */
+  readonly snap: (by: Corner) => Corner;
+}
+
+/**
+ * Wheel, pinch and drag on the drawing. While something moves only an attribute of the drawing changes: the screen is drawn anew once it
+ * is let go. What is chosen is dragged, everything else moves the whole plan, so that no bed is moved by a stray finger.
+ */
+export function usePlanGestures(first: View, handlers: Handlers): PlanGestures {
+  const host = useRef<HostView>(null);
+  const [view, setView] = useState(first);
+  const now = useRef(handlers);
+  const zoomer = useRef<ZoomBehavior<SVGSVGElement, unknown> | null>(null);
+  useEffect(() => {
+    now.current = handlers;
+  });
+  useEffect(() => {
+    const svg = svgIn(host);
+    if (!svg) return;
+    svg.style.touchAction = 'none';
+    const behaviour = zoom<SVGSVGElement, unknown>()
+      .scaleExtent(REACH)
+      .clickDistance(TAP_PX)
+      .filter(
+        (event: Event) =>
+          !(event as MouseEvent).button && (event.type === 'wheel' || !heldOf(event, now.current.chosen)),
+      )
+      .on('zoom', ({ transform }: { transform: ZoomTransform }) =>
+        svg.querySelector(`#${ROOT_ID}`)?.setAttribute('transform', transform.toString()),
+      )
+      .on('end', ({ transform: { k, x, y } }: { transform: ZoomTransform }) => setView({ k, x, y }));
+    zoomer.current = behaviour;
+    const drawing = select(svg).call(behaviour).on('dblclick.zoom', null);
+    drawing.call(behaviour.transform, zoomIdentity.translate(first.x, first.y).scale(first.k));
+    drawing.on('click', (event: MouseEvent) => now.current.onChoose(keyOf(event.target)));
+    drawing.call(dragging(svg, now));
+    return () => {
+      drawing.on('.zoom', null).on('.drag', null).on('click', null);
+    };
+    // The first view alone: later ones are the grower's.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+  const show = ({ k, x, y }: View) => {
+    const svg = svgIn(host);
+    if (svg && zoomer.current)
+      select(svg).call(zoomer.current.transform, zoomIdentity.translate(x, y).scale(k));
+  };
+  const zoomBy = (factor: number) => {
+    const svg = svgIn(host);
+    if (svg && zoomer.current) select(svg).call(zoomer.current.scaleBy, factor);
+  };
+  return { host, view, show, zoomBy };
+}
+
+const svgIn = (host: RefObject<HostView | null>) =>
+  (host.current as unknown as HTMLElement | null)?.querySelector('svg') ?? null;
+
+/** The key of the thing that an element belongs to; `null` on bare ground. */
+function keyOf(target: EventTarget | null): string | null {
+  const found = (target as Element | null)?.closest?.('[id^="thing-"]');
+  return found ? found.id.slice('thing-'.length) : null;
+}
+
+type Held = { readonly corner: number } | 'thing';
+
+/** What a press takes hold of: a corner of what is chosen, or the whole of it. */
+function heldOf(event: Event, chosen: string | null): Held | null {
+  if (chosen === null) return null;
+  const target = event.target as Element | null;
+  const corner = target?.closest?.('[id^="corner-"]');
+  if (corner) return { corner: Number(corner.id.slice('corner-'.length)) };
+  return keyOf(target) === chosen ? 'thing' : null;
+}
+
+/** Dragging of what is chosen, by mouse and by finger. */
+function dragging(svg: SVGSVGElement, now: RefObject<Handlers>) {
+  let held: Held | null = null;
+  let start: Corner = [0, 0];
+  const ask = seldom(ASK_EVERY_MS);
+  const kOf = () => zoomScale(svg);
+  return drag<SVGSVGElement, unknown>()
+    .clickDistance(TAP_PX)
+    .filter((event: Event) => !(event as MouseEvent).button && heldOf(event, now.current.chosen) !== null)
+    .on('start', ({ x, y, sourceEvent }: { x: number; y: number; sourceEvent: Event }) => {
+      held = heldOf(sourceEvent, now.current.chosen);
+      start = [x, y];
+    })
+    .on('drag', ({ x, y }: { x: number; y: number }) => {
+      const k = kOf();
+      const by: Corner = [(x - start[0]) / k, (y - start[1]) / k];
+      if (held === 'thing') {
+        const to = now.current.snap(by);
+        svg
+          .querySelector(`[id="${thingId(now.current.chosen ?? '')}"]`)
+          ?.setAttribute('transform', `translate(${to[0]} ${to[1]})`);
+        ask(() => now.current.onDrag(to, false));
+      } else if (held) {
+        svg
+          .querySelector(`#corner-${held.corner}`)
+          ?.setAttribute('transform', `translate(${by[0]} ${by[1]})`);
+        const { corner } = held;
+        ask(() => now.current.onCorner(corner, by, false));
+      }
+    })
+    .on('end', ({ x, y }: { x: number; y: number }) => {
+      ask(null);
+      const k = kOf();
+      const by: Corner = [(x - start[0]) / k, (y - start[1]) / k];
+      const moved = Math.hypot(x - start[0], y - start[1]) >= TAP_PX;
+      svg.querySelector(`[id="${thingId(now.current.chosen ?? '')}"]`)?.removeAttribute('transform');
+      if (held !== 'thing' && held) svg.querySelector(`#corner-${held.corner}`)?.removeAttribute('transform');
+      if (!moved) return;
+      if (held === 'thing') now.current.onDrag(now.current.snap(by), true);
+      else if (held) now.current.onCorner(held.corner, by, true);
+    });
+}
+
+/** Does what it is given at once, then no sooner than so many milliseconds after; of what comes meanwhile the last. `null`: nothing more. */
+function seldom(ms: number): (work: (() => void) | null) => void {
+  let next: (() => void) | null = null;
+  let timer: ReturnType<typeof setTimeout> | null = null;
+  const run = () => {
+    timer = null;
+    const work = next;
+    next = null;
+    if (!work) return;
+    timer = setTimeout(run, ms);
+    work();
+  };
+  return (work) => {
+    next = work;
+    if (work && timer === null) run();
+  };
+}
+
+/** Pixels a metre, read off the drawing as it is. */
+function zoomScale(svg: SVGSVGElement): number {
+  const found = /scale\(([^)]+)\)/.exec(svg.querySelector(`#${ROOT_ID}`)?.getAttribute('transform') ?? '');
+  return found ? Number(found[1]) : 1;
+}

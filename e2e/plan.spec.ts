@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import type { NeighbourId } from '../core/ids';
@@ -227,4 +228,40 @@ test('two fingers, or the wheel, change the scale', async ({ page }) => {
   await expect.poll(scale).toBeGreaterThan(before * 1.3);
   await button(page, 'My beds').click();
   await expect.poll(scale).toBeCloseTo(before, 1);
+});
+
+test('the plan is saved as a map file, changed elsewhere, and read back; what is no plan is named', async ({
+  page,
+}) => {
+  await openPlan(page);
+  const download = page.waitForEvent('download');
+  await button(page, 'Save the plan as a map file').click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('steady-trowel-plan-2026-07-10.geojson');
+  const map = JSON.parse(await readFile(await file.path(), 'utf8')) as {
+    features: { properties: { kind: string }; geometry: { coordinates: number[][][] } }[];
+  };
+  const read = async (value: unknown) => {
+    const chooser = page.waitForEvent('filechooser');
+    await button(page, 'Read a map file').click();
+    await (
+      await chooser
+    ).setFiles({
+      name: 'plan.geojson',
+      mimeType: 'application/geo+json',
+      buffer: Buffer.from(JSON.stringify(value)),
+    });
+  };
+  await read('nothing of the kind');
+  await expect(page.getByText(/This is no GeoJSON we can read/)).toBeVisible();
+  await read(map);
+  await expect(page.getByText(/^0 changes in this file/)).toBeVisible();
+  await button(page, 'Leave it').click();
+  const bed = map.features.find(({ properties }) => properties.kind === 'bed');
+  for (const position of bed?.geometry.coordinates[0] ?? []) position[1] = (position[1] as number) + 0.0002;
+  await read({ ...map, features: [...map.features, { type: 'Feature', properties: {}, geometry: null }] });
+  await expect(page.getByText(/^Feature \d+: /)).toBeVisible();
+  await button(page, 'Take 1 change').click();
+  await expect(page.getByText('1 entry taken from the file.')).toBeVisible();
+  await expect(page.getByText(/where bed 1 lies/).first()).toBeVisible();
 });

@@ -28,7 +28,8 @@ export const WEIGHTS: Weights = {
   'large-block': -0.2,
 };
 
-const WORDS: Readonly<Record<WeighedReason, string>> = {
+/** What each reason is, in words. */
+export const WEIGHED_WORDS: Readonly<Record<WeighedReason, string>> = {
   spare: 'seed that can be had again',
   keep: 'a variety you keep going',
   rare: 'seed that can’t be had again',
@@ -85,7 +86,7 @@ export function isolationNeeded({
   const weighed = reasonsFrom(importance, surroundings, path).map((reason) => ({
     reason,
     weight: weights[reason],
-    words: WORDS[reason],
+    words: WEIGHED_WORDS[reason],
   }));
   const share = weighed.reduce((sum, { weight }) => sum + weight, 0);
   const chosenM = nearM + Math.max(0, Math.min(1, share)) * (farM - nearM);

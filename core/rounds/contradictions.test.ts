@@ -30,6 +30,21 @@ test.each([
   expect(found().map(({ entries }) => entries.map(({ id }) => id))).toEqual(apart ? [[a.id, b.id]] : []);
 });
 
+test('two phones that both moved one bed come to one place, and it is told that it was moved twice', () => {
+  const { garden, write, found } = two();
+  const bed = [...garden.state.beds.keys()][0];
+  const a = write('one', 20, { kind: 'bedPlaced', bed, xM: 5, yM: 0, turnedDeg: 0 });
+  expect(found()).toEqual([]);
+  const b = write('two', 25, { kind: 'bedPlaced', bed, xM: 9, yM: 0, turnedDeg: 0 });
+  expect(garden.state.beds.get(bed as string)?.xM).toBe(9);
+  expect(found().map(({ subject, entries }) => [subject, entries.map(({ id }) => id)])).toEqual([
+    [bed, [a.id, b.id]],
+  ]);
+  // The earlier one chosen, the later is taken back.
+  write('one', 40, { kind: 'withdrawn', subject: bed, target: b.id });
+  expect([found(), garden.state.beds.get(bed as string)?.xM]).toEqual([[], 5]);
+});
+
 test('one device that changes its mind contradicts nobody, and neither do two on different days', () => {
   const { garden, flower, write, found } = two();
   write('one', 20, check(flower, 'whole'));

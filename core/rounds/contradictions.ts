@@ -33,6 +33,14 @@ function excludes(a: LedgerEvent, b: LedgerEvent): boolean {
   if (a.kind === 'lost' && b.kind === 'lost') return a.cause !== b.cause;
   if (a.kind === 'harvested' && b.kind === 'harvested') return true;
   if (a.kind === 'plantChecked' && b.kind === 'plantChecked') return a.health !== b.health;
+  if (a.kind === 'bedPlaced' && b.kind === 'bedPlaced')
+    return a.xM !== b.xM || a.yM !== b.yM || a.turnedDeg !== b.turnedDeg;
+  if (a.kind === 'standPlaced' && b.kind === 'standPlaced')
+    return a.alongM !== b.alongM || a.acrossM !== b.acrossM;
+  if (a.kind === 'outlineSet' && b.kind === 'outlineSet')
+    return JSON.stringify(a.outline) !== JSON.stringify(b.outline);
+  if (a.kind === 'obstacleNoted' && b.kind === 'obstacleNoted')
+    return JSON.stringify([a.what, a.corners]) !== JSON.stringify([b.what, b.corners]);
   if (a.kind === 'placeSet' && b.kind === 'placeSet')
     return JSON.stringify(a.place) !== JSON.stringify(b.place);
   const kinds = new Set([a.kind, b.kind]);

@@ -2,8 +2,10 @@ import { useRouter } from 'expo-router';
 import { isolations } from '@core/isolation';
 import { useGarden } from '@/data/garden/garden';
 import { Button, Card } from '@/ui/controls';
+import { BloomCard } from '@/ui/crossing/BloomCard';
 import { IsolationCard } from '@/ui/crossing/IsolationCard';
 import { NeighboursCard } from '@/ui/crossing/NeighboursCard';
+import { WeightsCard } from '@/ui/crossing/WeightsCard';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
@@ -19,7 +21,13 @@ function CrossingPage() {
       title="Who could cross"
       over="How far is enough"
       corner={<Button title="Patch" look="quiet" small onPress={() => router.navigate('/patch')} />}
-      side={<NeighboursCard />}
+      side={
+        <>
+          <NeighboursCard />
+          <BloomCard />
+          <WeightsCard />
+        </>
+      }
     >
       <UndoLine />
       <Card>

@@ -1,3 +1,4 @@
+import type { Neighbour } from '@core/ledger';
 import { readNeighbour, typedNeighbour, type TypedNeighbour } from './neighbourForm';
 
 const TODAY = '2026-07-10';
@@ -33,6 +34,7 @@ test.each([
   ['distance', { distance: 'over the fence' }, /distance must be a number/],
   ['plants', { plants: '2.5' }, /whole number/],
   ['from', { from: 'July' }, /year-month-day/],
+  ['sprayed', { sprayed: '2026-06-30, in May' }, /year-month-day/],
   ['to', { from: '2026-07-10', to: '2026-07-01' }, /before the first day/],
 ] as const)('%s: %p is answered at its field', (field, change, wanted) => {
   const read = readNeighbour({ ...good, ...change }, TODAY);
@@ -45,4 +47,21 @@ test('a species is kept for peppers alone', () => {
     return 'draft' in read ? read.draft.species : null;
   };
   expect([said('pepper'), said('melon')]).toEqual(['chinense', undefined]);
+});
+
+test('what was put on the plan stays there until another distance or direction is said; spray days are kept', () => {
+  const before = {
+    ...({} as Neighbour),
+    ...{ distanceM: 120.5, bearingDeg: null, place: [7, -120] as const, sprayed: ['2026-06-30'] },
+  };
+  const read = (change: Partial<TypedNeighbour>) => {
+    const found = readNeighbour({ ...good, ...change }, TODAY, before);
+    return 'draft' in found ? [found.draft.place, found.draft.sprayed] : found.errors;
+  };
+  expect(read({ sprayed: '2026-06-30,2026-07-02, ' })).toEqual([
+    [7, -120],
+    ['2026-06-30', '2026-07-02'],
+  ]);
+  expect(read({ distance: '80' })).toEqual([undefined, undefined]);
+  expect(read({ bearingDeg: 90 })).toEqual([undefined, undefined]);
 });

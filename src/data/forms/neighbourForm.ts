@@ -14,6 +14,8 @@ export interface TypedNeighbour {
   readonly besides: readonly Beside[];
   readonly from: string;
   readonly to: string;
+  /** Days, with commas between. */
+  readonly sprayed: string;
   readonly knownBy: KnownBy | null;
 }
 
@@ -30,12 +32,13 @@ export function typedNeighbour(neighbour: Neighbour | null): TypedNeighbour {
     besides: neighbour?.besides ?? [],
     from: neighbour?.bloomFrom ?? '',
     to: neighbour?.bloomTo ?? '',
+    sprayed: neighbour?.sprayed.join(', ') ?? '',
     knownBy: neighbour?.knownBy ?? null,
   };
 }
 
 export type NeighbourErrors = Partial<
-  Record<'crop' | 'plants' | 'distance' | 'from' | 'to' | 'knownBy', string>
+  Record<'crop' | 'plants' | 'distance' | 'from' | 'to' | 'sprayed' | 'knownBy', string>
 >;
 type Said = Omit<Extract<Draft, { kind: 'neighbourNoted' }>, 'neighbour' | 'patch'>;
 
@@ -43,6 +46,7 @@ type Said = Omit<Extract<Draft, { kind: 'neighbourNoted' }>, 'neighbour' | 'patc
 export function readNeighbour(
   typed: TypedNeighbour,
   today: LocalDate,
+  before: Neighbour | null = null,
 ): { readonly draft: Said } | { readonly errors: NeighbourErrors } {
   const errors: NeighbourErrors = {};
   const number = (text: string) => (text.trim() === '' ? NaN : Number(text.trim().replace(',', '.')));
@@ -52,7 +56,7 @@ export function readNeighbour(
   const plants = typed.plants.trim() === '' ? null : number(typed.plants);
   if (plants !== null && !(Number.isInteger(plants) && plants >= 1 && plants <= 10_000_000))
     errors.plants = 'The plants must be a whole number, 1 or more';
-  const day = (text: string, field: 'from' | 'to'): LocalDate | null => {
+  const day = (text: string, field: 'from' | 'to' | 'sprayed'): LocalDate | null => {
     const date = text.trim();
     if (date !== '' && !isLocalDate(date)) errors[field] = `Write the day as year-month-day: ${today}`;
     return date === '' ? null : date;
@@ -60,6 +64,10 @@ export function readNeighbour(
   const [bloomFrom, bloomTo] = [day(typed.from, 'from'), day(typed.to, 'to')];
   if (!errors.to && !errors.from && bloomFrom !== null && bloomTo !== null && bloomTo < bloomFrom)
     errors.to = 'That is before the first day';
+  const sprayed = [...new Set(typed.sprayed.split(',').flatMap((text) => day(text, 'sprayed') ?? []))];
+  // Where it was put on the plan stands until another distance or direction is said.
+  const place =
+    before?.distanceM === distanceM && before.bearingDeg === typed.bearingDeg ? before.place : null;
   const { crop, knownBy } = typed;
   if (crop === null) errors.crop = 'Say what grows there';
   if (knownBy === null) errors.knownBy = 'Say how you know';
@@ -77,6 +85,8 @@ export function readNeighbour(
       besides: typed.besides,
       bloomFrom,
       bloomTo,
+      ...(sprayed.length > 0 ? { sprayed } : {}),
+      ...(place ? { place } : {}),
       knownBy,
     },
   };

@@ -3,7 +3,15 @@ import { View } from 'react-native';
 import { PRESSURE_WORTH, waysOut, type Rival, type StandIsolation } from '@core/isolation';
 import { Badge, Button, Card } from '../controls';
 import { Txt, useColours } from '../theme';
-import { plantingName, pressureWords, rivalWords, verdictTone, verdictWords, wayWords } from './words';
+import {
+  plantingName,
+  pressureWords,
+  rivalWords,
+  verdictTone,
+  verdictWords,
+  wayWords,
+  weightWords,
+} from './words';
 
 /** How many are shown before one asks for the others. */
 const FEW = 4;
@@ -94,9 +102,7 @@ function RivalRow({ rival }: { rival: Rival }) {
           <Txt size="label">{needed.why}</Txt>
           {needed.weighed.map(({ reason, weight, words }) => (
             <Txt key={reason} size="label" tone="muted">
-              {weight === 0
-                ? `${words}: the near end`
-                : `${words}: ${weight > 0 ? '+' : '−'}${Math.round(Math.abs(weight) * 100)} % of the way to the far end`}
+              {weightWords(words, weight)}
             </Txt>
           ))}
         </View>

@@ -36,7 +36,7 @@ export function NeighbourSheet({ neighbour, onClose }: { neighbour: Neighbour | 
     list.includes(each) ? list.filter((other) => other !== each) : [...list, each];
   const wind = typed.crop !== null && ['corn', 'beet', 'chard', 'spinach'].includes(typed.crop);
   const keep = async () => {
-    const read = readNeighbour(typed, today);
+    const read = readNeighbour(typed, today, neighbour);
     if ('errors' in read) return setErrors(read.errors);
     if (!patch) return;
     const id = neighbour?.id ?? newId('neighbour');
@@ -143,6 +143,12 @@ export function NeighbourSheet({ neighbour, onClose }: { neighbour: Neighbour | 
         value={typed.to}
         onChange={(to) => set({ to })}
         error={errors.to ?? null}
+      />
+      <Field
+        label="Sprayed on (days with commas, may be left out)"
+        value={typed.sprayed}
+        onChange={(sprayed) => set({ sprayed })}
+        error={errors.sprayed ?? null}
       />
       <Tiles question="How do you know?">
         {KNOWN_BY.map((each) => (

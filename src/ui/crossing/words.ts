@@ -49,6 +49,13 @@ export function compassOf(bearingDeg: number): string {
   return WINDS[Math.round(bearingDeg / 45) % 8] as string;
 }
 
+/** A reason with how far it moves the figure. */
+export function weightWords(words: string, weight: number): string {
+  return weight === 0
+    ? `${words}: the near end`
+    : `${words}: ${weight > 0 ? '+' : '−'}${Math.round(Math.abs(weight) * 100)} % of the way to the far end`;
+}
+
 /** A distance without more figures than it is worth. */
 export function metresText(metres: number): string {
   if (metres < 20) return `${Math.round(metres * 10) / 10} m`;
@@ -56,8 +63,10 @@ export function metresText(metres: number): string {
   return `${Math.round(metres / step) * step} m`;
 }
 
-export function rivalWords({ distanceM, needed, from }: Rival): string {
+export function rivalWords({ distanceM, needed, from, apartDays, verdict }: Rival): string {
   const { nearM, farM, chosenM } = needed;
+  if (verdict === 'fine' && distanceM < chosenM)
+    return `${metresText(distanceM)} away${from === 'own' ? ', your own' : ''}, and ${apartDays} days apart in flower: no pollen meets.`;
   return `${metresText(distanceM)} away${from === 'own' ? ', your own' : ''}. Usual are ${nearM} to ${farM} m, here ${metresText(chosenM)}.`;
 }
 
@@ -71,7 +80,7 @@ export function pressureWords({ pressure }: StandIsolation): string | null {
 }
 
 /** A way out in a sentence. */
-export function wayWords({ way, fartherM, minutesPerFruit }: WayOut): string {
+export function wayWords({ way, fartherM, daysLater, minutesPerFruit }: WayOut): string {
   const minutes = minutesPerFruit === null ? '' : `, about ${Math.ceil(minutesPerFruit)} min for each fruit`;
   switch (way) {
     case 'by-hand':
@@ -81,7 +90,7 @@ export function wayWords({ way, fartherM, minutesPerFruit }: WayOut): string {
     case 'move':
       return `Next time set it ${metresText(fartherM ?? 0)} farther off.`;
     case 'later':
-      return 'Sow so that silk and pollen of the two lie 14 days or more apart, by warmth and not by the day of sowing.';
+      return `Sow so that silk and pollen of the two lie 14 days or more apart, by warmth and not by the day of sowing${daysLater === null ? '' : `: it would have to flower ${daysLater} days later`}.`;
     case 'cage':
       return 'Cage it with mesh of 1 mm or less, and work it by hand inside, or put bees in. Of two varieties each can be caged every other day.';
     case 'ask':

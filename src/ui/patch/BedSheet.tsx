@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { DEFAULT_BED, nextBedCorner } from '@core/patch';
-import type { Bed } from '@core/ledger';
+import type { Bed, Draft } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
 import { Field, Button, Sheet } from '../controls';
 import { Txt } from '../theme';
@@ -58,8 +58,10 @@ export function BedSheet({
     if (values.name === '' || values.name.length > 80)
       return setError({ field: 'name', message: 'The bed needs a name of 1 to 80 characters' });
     try {
-      if (bed) await record({ kind: 'corrected', subject: bed.id, target: bed.event, changes: values });
-      else await record({ kind: 'bedAdded', bed: newId('bed'), patch: patch.id, ...values });
+      const changes = bed ? changesOf(bed, values) : null;
+      if (changes) {
+        if (changes.length > 0) await record(...changes);
+      } else await record({ kind: 'bedAdded', bed: newId('bed'), patch: patch.id, ...values });
       onClose();
     } catch (problem) {
       setError({ field: 'name', message: (problem as Error).message });
@@ -94,4 +96,20 @@ export function BedSheet({
       <Button title={bed ? 'Keep the change' : 'Add the bed'} look="main" onPress={() => void save()} />
     </Sheet>
   );
+}
+
+/** Feet and back again are off by less, m. */
+const SAME_M = 0.02;
+
+type Measured = Pick<Bed, 'name' | 'lengthM' | 'widthM' | 'xM' | 'yM'>;
+
+/** A bed that lies elsewhere takes its plants along; a name or a size is put right where it was first written. */
+function changesOf(bed: Bed, { xM, yM, ...changes }: Measured): Draft[] {
+  const drafts: Draft[] = [];
+  const other = (a: number, b: number) => Math.abs(a - b) > SAME_M;
+  if (changes.name !== bed.name || other(changes.lengthM, bed.lengthM) || other(changes.widthM, bed.widthM))
+    drafts.push({ kind: 'corrected', subject: bed.id, target: bed.event, changes });
+  if (other(xM, bed.xM) || other(yM, bed.yM))
+    drafts.push({ kind: 'bedPlaced', bed: bed.id, xM, yM, turnedDeg: bed.turnedDeg });
+  return drafts;
 }

@@ -9,6 +9,7 @@ import { Badge, Button, Card, Notice, Tile, Tiles } from '../controls';
 import { metresText, plantingName, verdictTone, verdictWords } from '../crossing/words';
 import { Txt } from '../theme';
 import { plural } from '../words';
+import { MapFile } from './MapFile';
 import { PlanNumbers } from './PlanNumbers';
 import { PLAN_ID } from './PlanView';
 import { thingKey } from './scene';
@@ -23,6 +24,7 @@ export function PlanPanel({ plan }: { plan: Plan }) {
       {plan.chosen ? <Chosen plan={plan} chosen={plan.chosen} /> : null}
       <Answers plan={plan} />
       <Things plan={plan} />
+      {plan.tried ? null : <MapFile />}
     </>
   );
 }

@@ -96,5 +96,12 @@ function said(state: State, event: LedgerEvent): string {
     return Object.entries(event.changes)
       .map(([field, value]) => `${field}: ${typeof value === 'string' ? value : JSON.stringify(value)}`)
       .join('; ');
-  return entryWords(state, [event]);
+  const words = entryWords(state, [event]);
+  if (event.kind === 'bedPlaced')
+    return `${words}: ${event.xM} m from the left, ${event.yM} m from the top, turned ${event.turnedDeg}°`;
+  if (event.kind === 'standPlaced')
+    return `${words}: ${event.alongM} m along its bed, ${event.acrossM} m across`;
+  if (event.kind === 'outlineSet')
+    return `${words}: ${event.outline ? `${event.outline.length} corners` : 'as its plants stand'}`;
+  return words;
 }

@@ -1,0 +1,127 @@
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { kindName } from '@core/crops';
+import { daysApart } from '@core/isolation';
+import { daysBetween, shortDayText, type LocalDate } from '@core/time';
+import { useGarden } from '@/data/garden/garden';
+import { Card } from '../controls';
+import { Txt, useColours } from '../theme';
+import { bloomGroups, type BloomGroup, type BloomRow } from './bloomRows';
+
+/** When what could cross is in flower, bar under bar. */
+export function BloomCard() {
+  const { state } = useGarden();
+  const groups = useMemo(() => bloomGroups(state), [state]);
+  if (groups.length === 0) return null;
+  return (
+    <Card>
+      <Txt size="heading">When they flower</Txt>
+      {groups.map((group) => (
+        <Group key={group.id} group={group} />
+      ))}
+      <Txt size="label" tone="muted">
+        Light: it may begin in these days. From the first flower seen, else from the day of planting and what
+        the kind takes. Days nobody knows count as flowering together.
+      </Txt>
+    </Card>
+  );
+}
+
+function Group({ group: { rows } }: { group: BloomGroup }) {
+  const colours = useColours();
+  const known = rows.flatMap(({ bloom }) => bloom ?? []);
+  const first = known.reduce<LocalDate>(
+    (least, { from }) => (least === '' || from < least ? from : least),
+    '',
+  );
+  const last = known.reduce<LocalDate>((most, { to }) => (to > most ? to : most), '');
+  return (
+    <View style={{ gap: 4, borderTopWidth: 1, borderTopColor: colours.rule, paddingTop: 6 }}>
+      <Txt size="strong">{capital(kindName(rows[0]?.kind.crop ?? 'corn'))}</Txt>
+      {first === '' ? null : (
+        <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
+          <Txt size="label" tone="muted">
+            {shortDayText(first)}
+          </Txt>
+          <Txt size="label" tone="muted">
+            {shortDayText(last)}
+          </Txt>
+        </View>
+      )}
+      {rows.map((row) => (
+        <Bar key={row.id} row={row} first={first} days={first === '' ? 1 : daysBetween(first, last) + 1} />
+      ))}
+      <Txt size="label">{together(rows)}</Txt>
+    </View>
+  );
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+function Bar({ row, first, days }: { row: BloomRow; first: LocalDate; days: number }) {
+  const colours = useColours();
+  const { bloom, own, name } = row;
+  const share = (date: LocalDate, more = 0) =>
+    `${((daysBetween(first, date) + more) / days) * 100}%` as const;
+  const solid = own ? colours.leaf : colours.brick;
+  const light = own ? colours.leafSoft : colours.brickSoft;
+  return (
+    <View accessible aria-label={`${name}: ${barWords(row)}`}>
+      <Txt size="label">{`${name}: ${barWords(row)}`}</Txt>
+      <View style={{ height: 12, backgroundColor: colours.paper, borderRadius: 3, overflow: 'hidden' }}>
+        {bloom ? (
+          <>
+            <View
+              style={{
+                position: 'absolute',
+                top: 0,
+                bottom: 0,
+                left: share(bloom.from),
+                width: `${((daysBetween(bloom.from, bloom.to) + 1) / days) * 100}%`,
+                backgroundColor: solid,
+              }}
+            />
+            {row.fromLatest !== null && row.fromLatest > bloom.from ? (
+              <View
+                style={{
+                  position: 'absolute',
+                  top: 0,
+                  bottom: 0,
+                  left: share(bloom.from),
+                  width: `${(daysBetween(bloom.from, row.fromLatest) / days) * 100}%`,
+                  backgroundColor: light,
+                  borderWidth: 1,
+                  borderColor: solid,
+                }}
+              />
+            ) : null}
+          </>
+        ) : null}
+      </View>
+    </View>
+  );
+}
+
+const HOW = { seen: 'seen', told: 'as told', guessed: 'a guess', reckoned: 'reckoned' } as const;
+
+function barWords({ bloom, fromLatest, how, openEnded }: BloomRow): string {
+  if (!bloom || how === null) return 'nobody knows when';
+  const begins =
+    fromLatest !== null && fromLatest > bloom.from
+      ? `from ${shortDayText(bloom.from)} or by ${shortDayText(fromLatest)}`
+      : `from ${shortDayText(bloom.from)}`;
+  const ends = openEnded ? 'until the cold' : `to ${shortDayText(bloom.to)}`;
+  return `${begins} ${ends}, ${HOW[how]}`;
+}
+
+/** Which of them flower together, in a sentence. */
+function together(rows: readonly BloomRow[]): string {
+  const pairs = rows.flatMap((row, i) => rows.slice(i + 1).map((other) => [row, other] as const));
+  const apart = pairs.filter(
+    ([a, b]) => a.how !== 'guessed' && b.how !== 'guessed' && daysApart(a.bloom, b.bloom) > 0,
+  );
+  if (apart.length === 0) return 'All of these flower together, or may.';
+  return apart
+    .map(([a, b]) => `${a.name} and ${b.name}: ${daysApart(a.bloom, b.bloom)} days apart.`)
+    .join(' ');
+}

@@ -2,6 +2,7 @@ import { benchAgainstR } from './againstR';
 import { benchBrowser } from './browser';
 import { benchCore } from './core';
 import { benchCoverage } from './coverage';
+import { benchPlan } from './plan';
 import { benchReading } from './reading';
 import { benchRounds } from './rounds';
 import { benchSeasons } from './season';
@@ -15,6 +16,8 @@ const FULL = {
   repeats: 5,
   fruits: 100_000,
   covered: 2000,
+  stands: 60,
+  neighbours: 40,
 };
 const SMALLEST = {
   events: [6_000],
@@ -24,14 +27,13 @@ const SMALLEST = {
   repeats: 1,
   fruits: 200,
   covered: 5,
+  stands: 6,
+  neighbours: 4,
 };
 
 async function main(): Promise<void> {
-  const { events, mornings, forecasts, seasons, repeats, fruits, covered } = process.argv.includes(
-    '--smallest',
-  )
-    ? SMALLEST
-    : FULL;
+  const { events, mornings, forecasts, seasons, repeats, fruits, covered, stands, neighbours } =
+    process.argv.includes('--smallest') ? SMALLEST : FULL;
   benchCore(events);
   benchReading(forecasts, events);
   benchRounds(mornings);
@@ -39,6 +41,7 @@ async function main(): Promise<void> {
   benchCoverage(covered);
   benchAgainstR(fruits);
   await benchBrowser(events, repeats);
+  await benchPlan(stands, neighbours);
 }
 
 void main().catch((error: unknown) => {

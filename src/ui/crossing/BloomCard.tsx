@@ -37,7 +37,7 @@ function Group({ group: { rows } }: { group: BloomGroup }) {
   const last = known.reduce<LocalDate>((most, { to }) => (to > most ? to : most), '');
   return (
     <View style={{ gap: 4, borderTopWidth: 1, borderTopColor: colours.rule, paddingTop: 6 }}>
-      <Txt size="strong">{capital(kindName(rows[0]?.kind.crop ?? 'corn'))}</Txt>
+      <Txt size="strong">{`${capital(kindName(rows[0]?.kind.crop ?? 'corn'))}, and what could cross with it`}</Txt>
       {first === '' ? null : (
         <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
           <Txt size="label" tone="muted">
@@ -49,7 +49,7 @@ function Group({ group: { rows } }: { group: BloomGroup }) {
         </View>
       )}
       {rows.map((row) => (
-        <Bar key={row.id} row={row} first={first} days={first === '' ? 1 : daysBetween(first, last) + 1} />
+        <Bar key={row.id} row={row} first={first} last={last} />
       ))}
       <Txt size="label">{together(rows)}</Txt>
     </View>
@@ -58,9 +58,12 @@ function Group({ group: { rows } }: { group: BloomGroup }) {
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
-function Bar({ row, first, days }: { row: BloomRow; first: LocalDate; days: number }) {
+function Bar({ row, first, last }: { row: BloomRow; first: LocalDate; last: LocalDate }) {
   const colours = useColours();
   const { bloom, own, name } = row;
+  const days = first === '' ? 1 : daysBetween(first, last) + 1;
+  // What flowers until the cold goes on to the end of the bar.
+  const to = row.openEnded ? last : bloom?.to;
   const share = (date: LocalDate, more = 0) =>
     `${((daysBetween(first, date) + more) / days) * 100}%` as const;
   const solid = own ? colours.leaf : colours.brick;
@@ -69,7 +72,7 @@ function Bar({ row, first, days }: { row: BloomRow; first: LocalDate; days: numb
     <View accessible aria-label={`${name}: ${barWords(row)}`}>
       <Txt size="label">{`${name}: ${barWords(row)}`}</Txt>
       <View style={{ height: 12, backgroundColor: colours.paper, borderRadius: 3, overflow: 'hidden' }}>
-        {bloom ? (
+        {bloom && to !== undefined ? (
           <>
             <View
               style={{
@@ -77,7 +80,7 @@ function Bar({ row, first, days }: { row: BloomRow; first: LocalDate; days: numb
                 top: 0,
                 bottom: 0,
                 left: share(bloom.from),
-                width: `${((daysBetween(bloom.from, bloom.to) + 1) / days) * 100}%`,
+                width: `${((daysBetween(bloom.from, to) + 1) / days) * 100}%`,
                 backgroundColor: solid,
               }}
             />

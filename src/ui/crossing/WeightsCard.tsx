@@ -61,21 +61,21 @@ function WeightRow({
     onSet(Math.abs(next - WEIGHTS[reason]) < 0.001 ? null : next);
   };
   return (
-    <View style={{ borderTopWidth: 1, borderTopColor: colours.rule, paddingTop: 6, gap: 4 }}>
-      <Txt>{weightWords(words, weight)}</Txt>
-      <View style={{ flexDirection: 'row', gap: 6 }}>
+    <View style={{ borderTopWidth: 1, borderTopColor: colours.rule, paddingTop: 6 }}>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}>
+        <Txt style={{ flex: 1 }}>{weightWords(words, weight)}</Txt>
         <Button title="−" label={`${words}: less`} small onPress={() => by(-STEP)} />
         <Button title="+" label={`${words}: more`} small onPress={() => by(STEP)} />
-        {own === null ? null : (
-          <Button
-            title="As proposed"
-            label={`${words}: as proposed`}
-            look="quiet"
-            small
-            onPress={() => onSet(null)}
-          />
-        )}
       </View>
+      {own === null ? null : (
+        <Button
+          title="As proposed"
+          label={`${words}: as proposed`}
+          look="quiet"
+          small
+          onPress={() => onSet(null)}
+        />
+      )}
     </View>
   );
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View, type LayoutChangeEvent } from 'react-native';
+import type { Draft } from '@core/ledger';
 import { Button } from '../controls';
 import { CORNER, Txt, useColours } from '../theme';
 import { answerLine } from './words';
@@ -34,11 +35,18 @@ export function PlanView({ plan, height }: { plan: Plan; height: number }) {
 function Measured({ plan, width, height }: { plan: Plan; width: number; height: number }) {
   const colours = useColours();
   const { scene, chosen, asked } = plan;
+  // Held here and not by the page: whatever else is on it is not drawn anew while something is dragged.
+  const [dragged, setDragged] = useState<Draft | null>(null);
+  const spoken = dragged ? plan.answerIf(dragged) : asked;
+  const take = (draft: Draft | null, done: boolean) => {
+    setDragged(done ? null : draft);
+    if (done) plan.attempt(draft);
+  };
   const { host, view, show, zoomBy } = usePlanGestures(fitted(scene.patch, width, height), {
     chosen: chosen ? thingKey(chosen) : null,
     onChoose: (key) => plan.choose(key === null ? null : thingOf(key)),
-    onDrag: plan.drag,
-    onCorner: plan.dragCorner,
+    onDrag: (by, done) => take(plan.moved(by), done),
+    onCorner: (index, by, done) => take(plan.cornerMoved(index, by), done),
     snap: plan.snap,
   });
   const onKey = (event: { key: string; shiftKey: boolean; preventDefault: () => void }) => {
@@ -92,8 +100,8 @@ function Measured({ plan, width, height }: { plan: Plan; width: number; height: 
         />
       </View>
       <Txt role="status" size="label" style={{ paddingTop: 4 }}>
-        {asked
-          ? answerLine(asked)
+        {spoken
+          ? answerLine(spoken)
           : chosen
             ? 'Drag it, or move it by the arrow keys.'
             : 'Tap something to choose it; then it can be dragged.'}

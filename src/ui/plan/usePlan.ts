@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { isolations, type StandIsolation } from '@core/isolation';
+import { isolationOf, isolations, type StandIsolation } from '@core/isolation';
 import { whatIf, type Corner, type Draft, type State } from '@core/ledger';
 import { cornersOf, moveBy, shapeTo, snapped, type Thing } from '@core/patch';
 import { useDraft } from '@/data/device/draft';
@@ -22,12 +22,15 @@ export interface Plan extends Pick<Recording, 'busy' | 'problem'> {
   readonly shape: (corners: readonly Corner[]) => void;
   readonly keep: () => Promise<boolean>;
   readonly putBack: () => void;
-  /** The distances of every stand for seed, as it is tried, or while it is dragged. */
+  /** The distances of every stand for seed, as it is tried. */
   readonly answers: readonly StandIsolation[];
   /** The stand whose distances are drawn. */
   readonly asked: StandIsolation | null;
-  readonly drag: (by: Corner, done: boolean) => void;
-  readonly dragCorner: (index: number, by: Corner, done: boolean) => void;
+  /** What that stand's distances would come to; one stand alone, so that a hand that drags is not held up. */
+  readonly answerIf: (draft: Draft) => StandIsolation | null;
+  /** The entry that moves what is chosen so far, or one of its corners. */
+  readonly moved: (by: Corner) => Draft | null;
+  readonly cornerMoved: (index: number, by: Corner) => Draft | null;
   readonly snap: (by: Corner) => Corner;
 }
 
@@ -37,7 +40,6 @@ export function usePlan(): Plan {
   const { busy, problem, save } = useRecording();
   const kept = useDraft<{ tried: Draft | null }>(`plan/${space}`, { tried: null });
   const [picked, setPicked] = useState<Thing | null>(null);
-  const [dragged, setDragged] = useState<Draft | null>(null);
   const about = kept.value.tried ? thingIn(kept.value.tried) : null;
   const tried = about && (isNew(about, recorded) || thingName(recorded, about)) ? kept.value.tried : null;
   const state = useMemo(() => (tried ? whatIf(recorded, tried) : recorded), [recorded, tried]);
@@ -45,10 +47,8 @@ export function usePlan(): Plan {
   // What is tried stays chosen until it is kept or put back.
   const wanted = tried ? about : picked;
   const chosen = wanted && thingName(state, wanted) !== null ? wanted : null;
-  const answers = useMemo(
-    () => isolations(dragged ? whatIf(state, dragged) : state, today),
-    [state, dragged, today],
-  );
+  const answers = useMemo(() => isolations(state, today), [state, today]);
+  const asked = askedOf(answers, chosen);
   const attempt = (draft: Draft | null) => {
     if (draft) kept.change({ tried: draft });
   };
@@ -56,12 +56,6 @@ export function usePlan(): Plan {
     if (!chosen || (chosen.kind === 'stand' && !state.stands.get(chosen.id)?.outline)) return [];
     return cornersOf(state, chosen);
   }, [state, chosen]);
-  const cornerMoved = (index: number, [east, south]: Corner) =>
-    corners.map(([x, y], i): Corner => (i === index ? [x + east, y + south] : [x, y]));
-  const tryOn = (draft: Draft | null, done: boolean) => {
-    setDragged(done ? null : draft);
-    if (done) attempt(draft);
-  };
   return {
     state,
     scene,
@@ -87,11 +81,16 @@ export function usePlan(): Plan {
     busy,
     problem,
     answers,
-    asked: askedOf(answers, chosen),
-    drag: (by, done) => chosen && tryOn(moveBy(state, chosen, by), done),
-    dragCorner: (index, by, done) => chosen && tryOn(shapeTo(state, chosen, cornerMoved(index, by)), done),
+    asked,
+    answerIf: (draft) => asked && isolationOf(whatIf(state, draft), asked.stand.id, today),
+    moved: (by) => chosen && moveBy(state, chosen, by),
+    cornerMoved: (index, by) => chosen && shapeTo(state, chosen, withCorner(corners, index, by)),
     snap: (by) => snapOf(scene, chosen, by),
   };
+}
+
+function withCorner(corners: readonly Corner[], index: number, [east, south]: Corner): readonly Corner[] {
+  return corners.map(([x, y], i): Corner => (i === index ? [x + east, y + south] : [x, y]));
 }
 
 /** A hedge that is drawn for the first time is not on record yet. */

@@ -108,43 +108,80 @@ function heldOf(event: Event, chosen: string | null): Held | null {
 function dragging(svg: SVGSVGElement, now: RefObject<Handlers>) {
   let held: Held | null = null;
   let start: Corner = [0, 0];
+  let k = 1;
+  let lifted: Lifted | null = null;
   const ask = seldom(ASK_EVERY_MS);
-  const kOf = () => zoomScale(svg);
   return drag<SVGSVGElement, unknown>()
     .clickDistance(TAP_PX)
     .filter((event: Event) => !(event as MouseEvent).button && heldOf(event, now.current.chosen) !== null)
     .on('start', ({ x, y, sourceEvent }: { x: number; y: number; sourceEvent: Event }) => {
       held = heldOf(sourceEvent, now.current.chosen);
       start = [x, y];
+      k = zoomScale(svg);
+      lifted = lift(
+        svg,
+        held === 'thing' ? thingId(now.current.chosen ?? '') : `corner-${held?.corner ?? ''}`,
+      );
     })
     .on('drag', ({ x, y }: { x: number; y: number }) => {
-      const k = kOf();
       const by: Corner = [(x - start[0]) / k, (y - start[1]) / k];
-      if (held === 'thing') {
-        const to = now.current.snap(by);
-        svg
-          .querySelector(`[id="${thingId(now.current.chosen ?? '')}"]`)
-          ?.setAttribute('transform', `translate(${to[0]} ${to[1]})`);
-        ask(() => now.current.onDrag(to, false));
-      } else if (held) {
-        svg
-          .querySelector(`#corner-${held.corner}`)
-          ?.setAttribute('transform', `translate(${by[0]} ${by[1]})`);
+      const to = held === 'thing' ? now.current.snap(by) : by;
+      lifted?.moveTo(to[0] * k, to[1] * k);
+      if (held === 'thing') ask(() => now.current.onDrag(to, false));
+      else if (held) {
         const { corner } = held;
         ask(() => now.current.onCorner(corner, by, false));
       }
     })
     .on('end', ({ x, y }: { x: number; y: number }) => {
       ask(null);
-      const k = kOf();
+      lifted?.putDown();
+      lifted = null;
       const by: Corner = [(x - start[0]) / k, (y - start[1]) / k];
-      const moved = Math.hypot(x - start[0], y - start[1]) >= TAP_PX;
-      svg.querySelector(`[id="${thingId(now.current.chosen ?? '')}"]`)?.removeAttribute('transform');
-      if (held !== 'thing' && held) svg.querySelector(`#corner-${held.corner}`)?.removeAttribute('transform');
-      if (!moved) return;
+      if (Math.hypot(x - start[0], y - start[1]) < TAP_PX) return;
       if (held === 'thing') now.current.onDrag(now.current.snap(by), true);
       else if (held) now.current.onCorner(held.corner, by, true);
     });
+}
+
+/** A copy of a shape above the drawing, and the pale shape where it was. */
+interface Lifted {
+  readonly moveTo: (xPx: number, yPx: number) => void;
+  readonly putDown: () => void;
+}
+
+/** Lifts a shape into a drawing of its own, which the browser moves without drawing anything anew. */
+function lift(svg: SVGSVGElement, id: string): Lifted | null {
+  const shape = svg.querySelector<SVGElement>(`[id="${id}"]`);
+  const root = svg.querySelector(`#${ROOT_ID}`);
+  if (!shape || !root) return null;
+  const above = svg.cloneNode(false) as SVGSVGElement;
+  const ground = root.cloneNode(false) as Element;
+  const copy = shape.cloneNode(true) as Element;
+  for (const each of [ground, copy]) each.removeAttribute('id');
+  ground.append(copy);
+  above.append(ground);
+  above.setAttribute('aria-hidden', 'true');
+  const { left, top } = svg.getBoundingClientRect();
+  Object.assign(above.style, {
+    position: 'fixed',
+    left: `${left}px`,
+    top: `${top}px`,
+    pointerEvents: 'none',
+    willChange: 'transform',
+    overflow: 'visible',
+  });
+  document.body.append(above);
+  shape.style.opacity = '0.35';
+  return {
+    moveTo: (x, y) => {
+      above.style.transform = `translate(${x}px, ${y}px)`;
+    },
+    putDown: () => {
+      above.remove();
+      shape.style.opacity = '';
+    },
+  };
 }
 
 /** Does what it is given at once, then no sooner than so many milliseconds after; of what comes meanwhile the last. `null`: nothing more. */

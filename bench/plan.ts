@@ -1,0 +1,169 @@
+import { spawn } from 'node:child_process';
+import { chromium, type CDPSession, type Page } from '@playwright/test';
+import { CROP_IDS } from '../core/crops';
+import { toJson } from '../core/formats';
+import type { NeighbourId } from '../core/ids';
+import { isolations } from '../core/isolation';
+import { whatIf, type Draft } from '../core/ledger';
+import { moveBy } from '../core/patch';
+import { TestGarden } from '../core/testGarden';
+import { testIds } from '../core/testing';
+import chromiumArgs from '../scripts/chromium-args.json';
+
+const DAY = '2026-07-10';
+const PORT = 8396;
+const BASE = `http://127.0.0.1:${PORT}`;
+/** Frames over which the idle page and a dragging hand are compared. */
+const FRAMES = 90;
+
+/** A patch as large as the plan has to bear: so many stands of five plants, neighbours at all bearings, and ten hedges. */
+function largePatch(stands: number, neighbours: number): TestGarden {
+  const garden = new TestGarden();
+  const crops = CROP_IDS.filter((crop) => crop !== 'strawberry' && crop !== 'potato');
+  for (let i = 0; i < stands; i++)
+    garden.plant(crops[i % crops.length] as (typeof crops)[number], `Variety ${i}`, 5, {
+      reason: i % 2 === 0 ? 'seed' : 'fruit',
+    });
+  const ids = testIds(2);
+  const at = garden.time('2026-06-01', 9);
+  const write = (draft: Draft) => garden.write(at, draft);
+  for (let i = 0; i < neighbours; i++) {
+    const neighbour: NeighbourId = ids.subject('neighbour', at);
+    write({
+      kind: 'neighbourNoted',
+      neighbour,
+      patch: garden.patchId,
+      crop: crops[i % crops.length] as (typeof crops)[number],
+      variety: null,
+      plants: 5,
+      distanceM: 20 + 15 * i,
+      bearingDeg: (i * 47) % 360,
+      between: [],
+      besides: [],
+      bloomFrom: null,
+      bloomTo: null,
+      knownBy: 'seen',
+    });
+  }
+  for (let i = 0; i < 10; i++)
+    write({
+      kind: 'obstacleNoted',
+      obstacle: ids.subject('obstacle', at),
+      patch: garden.patchId,
+      what: 'hedge',
+      area: false,
+      corners: [
+        [-20, 30 * i],
+        [60, 30 * i + 4],
+      ],
+    });
+  return garden;
+}
+
+/** How long all answers of isolation take anew after a stand was moved, and what dragging on the plan costs beside the idle page. */
+export async function benchPlan(stands: number, neighbours: number): Promise<void> {
+  const garden = largePatch(stands, neighbours);
+  const [stand] = [...garden.state.stands.keys()];
+  const times: number[] = [];
+  for (let i = 1; i <= 12; i++) {
+    const draft = moveBy(garden.state, { kind: 'stand', id: stand as string }, [i, 0]) as Draft;
+    const start = performance.now();
+    isolations(whatIf(garden.state, draft), DAY);
+    times.push(performance.now() - start);
+  }
+  const middle = [...times].sort((a, b) => a - b)[6] as number;
+  console.log(
+    `plan of ${garden.state.plants.size} plants, ${stands} stands, ${neighbours} neighbours: all answers anew in ${middle.toFixed(0)} ms (wanted under 50)`,
+  );
+  const server = spawn(process.execPath, ['--import', 'tsx', 'server/index.ts'], {
+    env: { ...process.env, PORT: String(PORT), STRICT_PORT: '1' },
+    stdio: 'ignore',
+  });
+  await new Promise((resolve) => setTimeout(resolve, 2500));
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: chromiumArgs,
+  });
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    page.setDefaultTimeout(60_000);
+    await page.addInitScript((now) => (Date.now = () => now), Date.parse(`${DAY}T06:00:00Z`));
+    await takeOver(page, garden);
+    await dragging(page);
+  } finally {
+    await browser.close();
+    server.kill();
+  }
+}
+
+async function takeOver(page: Page, garden: TestGarden): Promise<void> {
+  await page.goto(BASE);
+  await page.getByRole('button', { name: 'I have a file from another device' }).click();
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Import a file' }).click();
+  await (
+    await chooser
+  ).setFiles({
+    name: 'patch.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(toJson(garden.events)),
+  });
+  await page.getByRole('button', { name: /^Add \d+ records/ }).click();
+  await page.getByText(/records added/).waitFor();
+  await page.getByRole('link', { name: 'Patch' }).click();
+  await page.getByRole('button', { name: 'Plan', exact: true }).waitFor();
+  await page.waitForTimeout(2000);
+}
+
+async function dragging(page: Page): Promise<void> {
+  const open = await page.evaluate(
+    () =>
+      new Promise<number>((resolve) => {
+        const start = performance.now();
+        const watch = new MutationObserver(() => {
+          if (!document.querySelector('#plan-ground circle')) return;
+          watch.disconnect();
+          requestAnimationFrame(() => setTimeout(() => resolve(performance.now() - start), 0));
+        });
+        watch.observe(document.body, { subtree: true, childList: true });
+        document.querySelector<HTMLElement>('[aria-label="Plan"]')?.click();
+      }),
+  );
+  await page.getByRole('button', { name: 'Variety 0', exact: true }).click();
+  await page.waitForTimeout(1500);
+  const session = await page.context().newCDPSession(page);
+  await session.send('Performance.enable', { timeDomain: 'threadTicks' });
+  const idle = await cpu(session, () => frames(page));
+  const box = await page.locator('[id^="thing-stand/"]').first().locator('circle').first().boundingBox();
+  if (!box) throw new Error('nothing to drag');
+  await page.mouse.move(box.x + 2, box.y + 2);
+  await page.mouse.down();
+  const drag = await cpu(session, async () => {
+    const done = frames(page);
+    for (let i = 0; i < FRAMES; i++) {
+      await page.mouse.move(box.x + 2 + i, box.y + 2 + (i % 7));
+      await page.waitForTimeout(8);
+    }
+    await done;
+  });
+  await page.mouse.up();
+  console.log(
+    `  the plan is drawn in ${open.toFixed(0)} ms (wanted under 300); a frame takes ${idle.toFixed(1)} ms of work idle, ${drag.toFixed(1)} ms while dragging: ${(drag / idle).toFixed(2)} times (wanted under 1.3)`,
+  );
+}
+
+/** As text: a function with a name would be wrapped on its way into the page. */
+const frames = (page: Page) =>
+  page.evaluate(
+    `new Promise((resolve) => { let left = ${FRAMES}; const step = () => (left-- > 0 ? requestAnimationFrame(step) : resolve()); step(); })`,
+  );
+
+/** Milliseconds of work of the page's main thread for each frame. */
+async function cpu(session: CDPSession, work: () => Promise<unknown>): Promise<number> {
+  const task = async () =>
+    ((await session.send('Performance.getMetrics')).metrics.find(({ name }) => name === 'TaskDuration')
+      ?.value ?? 0) * 1000;
+  const before = await task();
+  await work();
+  return ((await task()) - before) / FRAMES;
+}

@@ -2,12 +2,10 @@ import { spawn } from 'node:child_process';
 import { chromium, type CDPSession, type Page } from '@playwright/test';
 import { CROP_IDS } from '../core/crops';
 import { toJson } from '../core/formats';
-import type { NeighbourId } from '../core/ids';
 import { isolations } from '../core/isolation';
 import { whatIf, type Draft } from '../core/ledger';
 import { moveBy } from '../core/patch';
 import { TestGarden } from '../core/testGarden';
-import { testIds } from '../core/testing';
 import chromiumArgs from '../scripts/chromium-args.json';
 
 const DAY = '2026-07-10';
@@ -24,39 +22,18 @@ function largePatch(stands: number, neighbours: number): TestGarden {
     garden.plant(crops[i % crops.length] as (typeof crops)[number], `Variety ${i}`, 5, {
       reason: i % 2 === 0 ? 'seed' : 'fruit',
     });
-  const ids = testIds(2);
-  const at = garden.time('2026-06-01', 9);
-  const write = (draft: Draft) => garden.write(at, draft);
-  for (let i = 0; i < neighbours; i++) {
-    const neighbour: NeighbourId = ids.subject('neighbour', at);
-    write({
-      kind: 'neighbourNoted',
-      neighbour,
-      patch: garden.patchId,
+  for (let i = 0; i < neighbours; i++)
+    garden.nextDoor({
       crop: crops[i % crops.length] as (typeof crops)[number],
-      variety: null,
       plants: 5,
       distanceM: 20 + 15 * i,
       bearingDeg: (i * 47) % 360,
-      between: [],
-      besides: [],
-      bloomFrom: null,
-      bloomTo: null,
-      knownBy: 'seen',
     });
-  }
   for (let i = 0; i < 10; i++)
-    write({
-      kind: 'obstacleNoted',
-      obstacle: ids.subject('obstacle', at),
-      patch: garden.patchId,
-      what: 'hedge',
-      area: false,
-      corners: [
-        [-20, 30 * i],
-        [60, 30 * i + 4],
-      ],
-    });
+    garden.obstacle('hedge', [
+      [-20, 30 * i],
+      [60, 30 * i + 4],
+    ]);
   return garden;
 }
 

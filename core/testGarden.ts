@@ -7,16 +7,26 @@ import {
   type Sex,
   type SexSystem,
 } from './crops';
-import { idMaker, type FlowerId, type PlantId, type StandId, type VarietyId } from './ids';
+import {
+  idMaker,
+  type FlowerId,
+  type NeighbourId,
+  type ObstacleId,
+  type PlantId,
+  type StandId,
+  type VarietyId,
+} from './ids';
 import {
   apply,
   emptyState,
   SCHEMA_VERSION,
   type AnyEvent,
   type CheckResult,
+  type Corner,
   type Draft,
   type Goal,
   type LedgerEvent,
+  type ObstacleKind,
   type Place,
   type State,
 } from './ledger';
@@ -32,6 +42,8 @@ export const TEST_PLACE: Place = {
   longitude: 14.6,
   zone: 'Europe/Ljubljana',
 };
+
+type NextDoor = Extract<Draft, { kind: 'neighbourNoted' }>;
 
 /** A stand of the tests. */
 export interface Planted {
@@ -92,6 +104,42 @@ export class TestGarden {
       school,
       choice,
     } as Draft);
+  }
+
+  /** Something that grows next door: seen 100 m off in no known direction, where nothing else is said. */
+  nextDoor(
+    said: Pick<NextDoor, 'crop'> & Partial<NextDoor>,
+    at = this.time(this.began, 18),
+    neighbour: NeighbourId = this.ids.subject('neighbour', at),
+  ): NeighbourId {
+    this.write(at, {
+      kind: 'neighbourNoted',
+      neighbour,
+      patch: this.patch,
+      variety: null,
+      plants: null,
+      distanceM: 100,
+      bearingDeg: null,
+      between: [],
+      besides: [],
+      bloomFrom: null,
+      bloomTo: null,
+      knownBy: 'seen',
+      ...said,
+    });
+    return neighbour;
+  }
+
+  /** A hedge or the like: an area, or a line of corners. */
+  obstacle(
+    what: ObstacleKind,
+    corners: readonly Corner[],
+    area = false,
+    at = this.time(this.began, 18),
+  ): ObstacleId {
+    const obstacle = this.ids.subject('obstacle', at);
+    this.write(at, { kind: 'obstacleNoted', obstacle, patch: this.patch, what, corners, area });
+    return obstacle;
   }
 
   plant(

@@ -52,6 +52,10 @@ async function tour(size, viewport) {
     await page.getByTitle('The card as it will be printed').waitFor();
     await page.waitForTimeout(2500);
     await shot('card');
+    await page.goto(`${base}/plan`);
+    await page.getByRole('button', { name: 'Slate Dome', exact: true }).click();
+    await page.waitForTimeout(1000);
+    await shot('plan');
   }
   await page.goto(base);
   await button(/^Start the/).click();
@@ -61,7 +65,7 @@ async function tour(size, viewport) {
   for (await picked.or(flower).first().waitFor(); await picked.isVisible(); await page.waitForTimeout(800))
     await picked.click();
   await flower.click();
-  await shot('round');
+  if (size === 'phone') await shot('round');
   if (size === 'phone') {
     await page.goto(base);
     await button('Move the demo clock to this evening').click();
@@ -99,11 +103,7 @@ async function phoneOnly(page, shot, button) {
   await button(/^yellow along/).click();
   await page.getByRole('heading', { name: 'coloured female' }).waitFor();
   await shot('key');
-  await page.goto(`${base}/practice/rehearse`);
-  await button(/shut, full and coloured$/)
-    .first()
-    .click();
-  await shot('rehearsal');
+  await at('crossing', 'When they flower', 'crossing');
   await page.goto(`${base}/patch`);
   await page.getByRole('link', { name: /Slate Dome 8/ }).waitFor();
   await shot('patch');

@@ -3,8 +3,8 @@ import type { FeatureCollection, Geometry, Polygon, Position } from 'geojson';
 import GeometryFactory from 'jsts/org/locationtech/jts/geom/GeometryFactory.js';
 import GeoJSONReader from 'jsts/org/locationtech/jts/io/GeoJSONReader.js';
 import IsValidOp from 'jsts/org/locationtech/jts/operation/valid/IsValidOp.js';
-import type { NeighbourId, ObstacleId, SubjectKind } from '../ids';
-import type { Bed, Corner, Draft, LedgerEvent } from '../ledger';
+import type { SubjectKind } from '../ids';
+import type { Bed, Draft, LedgerEvent } from '../ledger';
 import { bedCorners } from '../patch';
 import { TestGarden } from '../testGarden';
 import { testIds } from '../testing';
@@ -49,25 +49,12 @@ function patch() {
   const write = (draft: Draft) => garden.write(garden.time(DAY, 9, garden.events.length % 60), draft);
   const [bed] = [...garden.state.beds.values()] as [Bed];
   write({ kind: 'bedPlaced', bed: bed.id, xM: 3, yM: 12, turnedDeg: 40 });
-  const obstacle = (what: 'hedge' | 'water', corners: Corner[], area: boolean) =>
-    write({
-      kind: 'obstacleNoted',
-      obstacle: newId('obstacle') as ObstacleId,
-      patch: garden.patchId,
-      what,
-      corners,
-      area,
-    });
-  obstacle(
-    'hedge',
-    [
-      [-4, 0],
-      [-4, 20],
-      [10, 24],
-    ],
-    false,
-  );
-  obstacle(
+  garden.obstacle('hedge', [
+    [-4, 0],
+    [-4, 20],
+    [10, 24],
+  ]);
+  garden.obstacle(
     'water',
     [
       [40, 0],
@@ -76,24 +63,8 @@ function patch() {
     ],
     true,
   );
-  const nextDoor = (bearingDeg: number | null) =>
-    write({
-      kind: 'neighbourNoted',
-      neighbour: newId('neighbour') as NeighbourId,
-      patch: garden.patchId,
-      crop: 'squash-maxima',
-      variety: null,
-      plants: 3,
-      distanceM: 80,
-      bearingDeg,
-      between: [],
-      besides: [],
-      bloomFrom: null,
-      bloomTo: null,
-      knownBy: 'seen',
-    });
-  nextDoor(90);
-  nextDoor(null);
+  for (const bearingDeg of [90, null])
+    garden.nextDoor({ crop: 'squash-maxima', plants: 3, distanceM: 80, bearingDeg });
   const out = () => toGeoJson(garden.state, DAY);
   const back = (value: unknown) => {
     const read = fromGeoJson(JSON.stringify(value), garden.state, newId);

@@ -2,7 +2,6 @@ import type { NeighbourId, StandId } from '../ids';
 import { NO_GOAL } from '../goals';
 import { validateEvent, type Draft } from '../ledger';
 import { TestGarden } from '../testGarden';
-import { testIds } from '../testing';
 import { isolationOf, isolations, waysOut } from '.';
 
 const DAY = '2026-07-10';
@@ -12,28 +11,9 @@ type Said = Partial<Extract<Draft, { kind: 'neighbourNoted' }>>;
 function patch(crop: 'squash-maxima' | 'corn' | 'pepper' | 'lettuce' = 'squash-maxima', plants = 4) {
   const garden = new TestGarden();
   const { stand } = garden.plant(crop, 'Slate Dome', plants, { reason: 'seed' }) as { stand: StandId };
-  const ids = testIds(3);
   let serial = 0;
-  const nextDoor = (said: Said, id?: NeighbourId): NeighbourId => {
-    const neighbour = id ?? ids.subject('neighbour', garden.time(DAY, 8));
-    garden.write(garden.time(DAY, 9, serial++), {
-      kind: 'neighbourNoted',
-      neighbour,
-      patch: garden.patchId,
-      crop,
-      variety: null,
-      plants: null,
-      distanceM: 100,
-      bearingDeg: null,
-      between: [],
-      besides: [],
-      bloomFrom: null,
-      bloomTo: null,
-      knownBy: 'seen',
-      ...said,
-    });
-    return neighbour;
-  };
+  const nextDoor = (said: Said, id?: NeighbourId) =>
+    garden.nextDoor({ crop, ...said }, garden.time(DAY, 9, serial++), id);
   const answer = () => isolationOf(garden.state, stand, DAY);
   return { garden, stand, nextDoor, answer };
 }

@@ -1,7 +1,6 @@
-import type { NeighbourId, ObstacleId, StandId } from '../ids';
-import { validateEvent, type Corner, type Draft } from '../ledger';
+import type { StandId } from '../ids';
+import { validateEvent, type Corner, type Draft, type ObstacleKind } from '../ledger';
 import { TestGarden } from '../testGarden';
-import { testIds } from '../testing';
 import { between, groundOf, neighbourPlace, seenFromPatch, standing } from '../patch';
 import { isolationOf, standDistance } from '.';
 
@@ -11,34 +10,13 @@ function patch(crop: 'squash-maxima' | 'corn' = 'squash-maxima') {
   const garden = new TestGarden();
   const { stand } = garden.plant(crop, 'Slate Dome', 4, { reason: 'seed' }) as { stand: StandId };
   const other = garden.plant(crop, 'Tin Lantern', 3, { reason: 'fruit' }) as { stand: StandId };
-  const ids = testIds(4);
   let serial = 0;
-  const write = (draft: Draft) => garden.write(garden.time(DAY, 9, serial++), draft);
-  const obstacle = (what: 'hedge' | 'building' | 'hill' | 'water', corners: Corner[], area = false) => {
-    const id: ObstacleId = ids.subject('obstacle', garden.time(DAY, 8));
-    write({ kind: 'obstacleNoted', obstacle: id, patch: garden.patchId, what, corners, area });
-    return id;
-  };
-  const nextDoor = (said: Partial<Extract<Draft, { kind: 'neighbourNoted' }>>) => {
-    const neighbour: NeighbourId = ids.subject('neighbour', garden.time(DAY, 8));
-    write({
-      kind: 'neighbourNoted',
-      neighbour,
-      patch: garden.patchId,
-      crop,
-      variety: null,
-      plants: null,
-      distanceM: 100,
-      bearingDeg: null,
-      between: [],
-      besides: [],
-      bloomFrom: null,
-      bloomTo: null,
-      knownBy: 'seen',
-      ...said,
-    });
-    return neighbour;
-  };
+  const now = () => garden.time(DAY, 9, serial++);
+  const write = (draft: Draft) => garden.write(now(), draft);
+  const obstacle = (what: ObstacleKind, corners: Corner[], area = false) =>
+    garden.obstacle(what, corners, area, now());
+  const nextDoor = (said: Partial<Extract<Draft, { kind: 'neighbourNoted' }>>) =>
+    garden.nextDoor({ crop, ...said }, now());
   const answer = () => isolationOf(garden.state, stand, DAY);
   const rival = (from: 'own' | 'neighbour') => answer()?.rivals.find((each) => each.from === from);
   return { garden, stand, other: other.stand, write, obstacle, nextDoor, answer, rival };

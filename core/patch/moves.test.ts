@@ -1,8 +1,7 @@
 import fc from 'fast-check';
-import type { NeighbourId, ObstacleId, StandId } from '../ids';
+import type { StandId } from '../ids';
 import { validateEvent, whatIf, type Bed, type Corner, type Draft } from '../ledger';
 import { TestGarden } from '../testGarden';
-import { testIds } from '../testing';
 import {
   cornersOf,
   growing,
@@ -26,33 +25,18 @@ function patch(turnedDeg = 0) {
     plants: readonly string[];
   };
   const [bed] = [...garden.state.beds.values()] as [Bed];
-  const ids = testIds(8);
-  const at = garden.time(DAY, 8);
-  garden.write(at, { kind: 'bedPlaced', bed: bed.id, xM: 3, yM: 4, turnedDeg });
-  const obstacle: ObstacleId = ids.subject('obstacle', at);
-  garden.write(at, {
-    kind: 'obstacleNoted',
-    obstacle,
-    patch: garden.patchId,
-    what: 'hedge',
-    area: false,
-    corners: [
-      [0, 0],
-      [9, 1],
-    ],
-  });
-  const neighbour: NeighbourId = ids.subject('neighbour', at);
-  garden.write(at, {
-    kind: 'neighbourNoted',
-    neighbour,
-    patch: garden.patchId,
+  garden.write(garden.time(DAY, 8), { kind: 'bedPlaced', bed: bed.id, xM: 3, yM: 4, turnedDeg });
+  const obstacle = garden.obstacle('hedge', [
+    [0, 0],
+    [9, 1],
+  ]);
+  const neighbour = garden.nextDoor({
     crop: 'squash-maxima',
     variety: 'Gate Pumpkin',
     plants: 2,
     distanceM: 50,
     bearingDeg: 120,
     between: ['hedge'],
-    besides: [],
     bloomFrom: '2026-07-01',
     bloomTo: '2026-08-01',
     knownBy: 'told',

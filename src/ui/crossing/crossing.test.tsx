@@ -1,9 +1,8 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { isolationOf, type StandIsolation } from '@core/isolation';
-import type { NeighbourId, StandId } from '@core/ids';
+import type { StandId } from '@core/ids';
 import { eventsOf, type Draft } from '@core/ledger';
 import { TestGarden } from '@core/testGarden';
-import { testIds } from '@core/testing';
 import { gardenOf, renderIn } from '../testing';
 import { BloomCard } from './BloomCard';
 import { IsolationCard } from './IsolationCard';
@@ -20,27 +19,8 @@ function patch(crop: 'squash-maxima' | 'corn' = 'squash-maxima') {
     stand: StandId;
     plants: readonly string[];
   };
-  const ids = testIds(3);
-  const nextDoor = (said: Partial<Extract<Draft, { kind: 'neighbourNoted' }>>) => {
-    const neighbour: NeighbourId = ids.subject('neighbour', garden.time(DAY, 8));
-    garden.write(garden.time(DAY, 8), {
-      kind: 'neighbourNoted',
-      neighbour,
-      patch: garden.patchId,
-      crop,
-      variety: 'Tin Lantern',
-      plants: 2,
-      distanceM: 60,
-      bearingDeg: null,
-      between: [],
-      besides: [],
-      bloomFrom: null,
-      bloomTo: null,
-      knownBy: 'seen',
-      ...said,
-    });
-    return neighbour;
-  };
+  const nextDoor = (said: Partial<Extract<Draft, { kind: 'neighbourNoted' }>>) =>
+    garden.nextDoor({ crop, variety: 'Tin Lantern', plants: 2, distanceM: 60, ...said }, garden.time(DAY, 8));
   const answer = () => isolationOf(garden.state, stand, DAY) as StandIsolation;
   const open = () => gardenOf(garden.events, garden.time(DAY, 9));
   return { garden, plants, nextDoor, answer, open };

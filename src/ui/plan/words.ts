@@ -36,8 +36,8 @@ export function answerLine({ variety, verdict, rivals }: StandIsolation): string
   const words = `${variety.name}: ${verdictWords[verdict]}`;
   if (!worst) return words;
   const name = plantingName(worst.crop, worst.variety);
-  const wanted = worst.verdict === 'fine' ? '' : `, ${metresText(worst.needed.chosenM)} wanted`;
-  return `${words}. ${name} stands ${metresText(worst.distanceM)} away${wanted}.`;
+  const wanted = worst.verdict === 'fine' ? '' : `; ${metresText(worst.needed.chosenM)} wanted`;
+  return `${words}. ${name}, ${metresText(worst.distanceM)} away${wanted}.`;
 }
 
 /** The thing that an entry moves or shapes. */

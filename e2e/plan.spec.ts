@@ -81,7 +81,7 @@ test('a stand is dragged away, answers while it moves, is kept, and comes back b
   // A trial outlives a reload, and nothing is on record before it is kept.
   await page.reload();
   await expect(button(page, 'Keep it so')).toBeVisible();
-  expect(await metresApart(page)).toBe(after);
+  await expect.poll(() => metresApart(page)).toBe(after);
   await button(page, 'Keep it so').click();
   await expect(page.getByRole('heading', { name: 'How far apart' })).toBeVisible();
   await expect(page.getByText(/where Tin Lantern stands/).first()).toBeVisible();

@@ -69,6 +69,14 @@ export function kindName(id: CrossingKind['crop']): string {
   return isOwnCrop(id) ? cropOf(id).plural : (neighbourCrops.find((each) => each.id === id)?.name ?? id);
 }
 
+/**
+ * What puts the mind at rest about two kinds that people fear to plant side by side; `null` where nobody fears it, or with reason.
+ * @example notToFear('melon', 'cucumber') === null // false
+ */
+export function notToFear(a: CrossingKind['crop'], b: CrossingKind['crop']): string | null {
+  return FEARED.find(([pair]) => isPair(pair, a, b))?.[1] ?? null;
+}
+
 const speciesOf = (id: CrossingKind['crop']) =>
   isOwnCrop(id) ? cropOf(id).botanical : (neighbourCrops.find((each) => each.id === id)?.botanical ?? id);
 
@@ -82,8 +90,8 @@ export function crossing(a: CrossingKind, b: CrossingKind): Crossing {
   if (a.crop === b.crop) return withinCrop(a, b);
   const rare = RARELY.find(([pair]) => isPair(pair, a.crop, b.crop));
   if (rare) return { verdict: 'rarely', why: rare[1] };
-  const feared = FEARED.find(([pair]) => isPair(pair, a.crop, b.crop));
-  if (feared) return { verdict: 'never', why: feared[1] };
+  const feared = notToFear(a.crop, b.crop);
+  if (feared !== null) return { verdict: 'never', why: feared };
   // Beet and chard bear two names and are one species.
   if (speciesOf(a.crop) === speciesOf(b.crop))
     return {
@@ -112,6 +120,16 @@ function withinCrop(a: CrossingKind, b: CrossingKind): Crossing {
     return {
       verdict: 'freely',
       why: 'All melons cross with each other: muskmelon, honeydew and snake melon are one species.',
+    };
+  if (a.crop === 'watermelon')
+    return {
+      verdict: 'freely',
+      why: 'All watermelons cross with each other, and with citron melons, whose hard flesh comes out in the seedlings.',
+    };
+  if (a.crop === 'squash-pepo')
+    return {
+      verdict: 'freely',
+      why: 'Courgettes, marrows, pumpkins and ornamental gourds of this species cross freely; seed from gourd pollen can grow bitter, poisonous fruit.',
     };
   return { verdict: 'freely', why: `${capital(name)} of all varieties are one species and cross freely.` };
 }

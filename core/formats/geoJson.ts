@@ -8,7 +8,7 @@ import {
   neighbourPlace,
   plantPlace,
   shelterOn,
-  standing,
+  standings,
   toEarth,
 } from '../patch';
 import { localDateOf, type LocalDate } from '../time';
@@ -78,10 +78,9 @@ function bedFeatures(state: State, patch: Patch, day: LocalDate, at: At): Featur
 }
 
 function standFeatures(state: State, at: At): Feature[] {
-  return [...state.stands.values()].flatMap(({ id }) => {
-    const found = standing(state, id);
-    if (!found) return [];
+  return standings(state).flatMap((found) => {
     const { stand, variety, crop, bed, plants } = found;
+    const { id } = stand;
     const ground = groundOf(found);
     const ring = ground.type === 'Polygon' ? (ground.coordinates[0] as readonly Corner[]) : [];
     const of = { variety: variety.name, crop: crop.id, botanical: crop.botanical };

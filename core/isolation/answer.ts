@@ -1,7 +1,7 @@
-import type { Crop } from '../crops';
+import { notToFear, type Crop } from '../crops';
 import type { StandId } from '../ids';
 import type { Precious, Stand, State, Variety } from '../ledger';
-import { coversFor, growing, mainPatch, standing } from '../patch';
+import { coversFor, growing, standing, standings } from '../patch';
 import { remembered } from '../remember';
 import type { LocalDate } from '../time';
 import { bloomOf, type OwnBloom } from './bloom';
@@ -25,6 +25,8 @@ export interface StandIsolation {
   /** When it flowers, where that can be told. */
   readonly bloom: OwnBloom | null;
   readonly pressure: Pressure;
+  /** What grows about and is feared without reason, in sentences. */
+  readonly harmless: readonly string[];
 }
 
 const WORST: readonly DistanceVerdict[] = ['too-near', 'in-between', 'fine'];
@@ -56,11 +58,10 @@ export function isolationOf(state: State, id: StandId, today: LocalDate): StandI
   const first = found?.plants[0];
   const at = first ? growing(state, first.id) : null;
   if (!found || !at || found.stand.reason !== 'seed') return null;
-  const patch = mainPatch(state);
   const own = {
     ...found,
     importance: found.stand.goal?.precious ?? 'keep',
-    bloom: bloomOf(state, found, patch?.place?.zone ?? 'UTC', patch?.frostOn ?? null),
+    bloom: bloomOf(state, found),
   };
   const closed = !coversFor(state, at, today).needed;
   const rivals = closed
@@ -80,11 +81,21 @@ export function isolationOf(state: State, id: StandId, today: LocalDate): StandI
     verdict: closed ? 'closed-house' : (worst ?? 'alone'),
     rivals,
     bloom,
+    harmless: harmlessTo(state, crop),
     pressure: foreignPressure(
       { ...kindOf(own), plants: plants.length, bloom },
       rivals.map(({ source }) => source),
     ),
   };
+}
+
+/** What puts the mind at rest about everything else that grows in the patch or next door. */
+function harmlessTo(state: State, { id }: Crop): readonly string[] {
+  const about = [
+    ...standings(state).map(({ crop }) => crop.id),
+    ...[...state.neighbours.values()].filter(({ goneAt }) => goneAt === null).map(({ crop }) => crop),
+  ];
+  return [...new Set(about.flatMap((crop) => notToFear(id, crop) ?? []))];
 }
 
 /** How much of its distance a rival lacks, m; one that flowers at another time lacks nothing. */

@@ -1,6 +1,8 @@
 import { bloomSpan } from '../crops';
+import type { PlantId } from '../ids';
 import type { State } from '../ledger';
-import { flowersOn, type Standing } from '../patch';
+import { flowersOn, mainPatch, type Standing } from '../patch';
+import { remembered } from '../remember';
 import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
 
 /** The days on which flowers are open, the first and the last. */
@@ -25,12 +27,9 @@ const ON_AND_ON_DAYS = 120;
  * When the flowers of a stand are open: from the first seen open, else from the day it was planted and what its crop takes; until the
  * first frost that is looked for, or (corn) as long as a block sheds. `null` where neither was written down.
  */
-export function bloomOf(
-  state: State,
-  { crop, plants }: Pick<Standing, 'crop' | 'plants'>,
-  zone: string,
-  frostOn: string | null,
-): OwnBloom | null {
+export function bloomOf(state: State, { crop, plants }: Pick<Standing, 'crop' | 'plants'>): OwnBloom | null {
+  const patch = mainPatch(state);
+  const [zone, frostOn] = [patch?.place?.zone ?? 'UTC', patch?.frostOn ?? null];
   const seen = firstOpen(state, plants, zone);
   const span = bloomSpan(crop);
   const planted = plants.reduce<LocalDate | null>(
@@ -45,7 +44,7 @@ export function bloomOf(
     fromLatest = addDays(planted, span.firstAfter[1]);
   }
   if (from === null || fromLatest === null) return null;
-  if (span?.lasts !== null && span !== null)
+  if (span && span.lasts !== null)
     return { from, fromLatest, to: addDays(fromLatest, span.lasts), seen: seen !== null, openEnded: false };
   const frost = frostOn === null ? null : frostAfter(from, frostOn);
   return {
@@ -66,14 +65,36 @@ function frostAfter(from: LocalDate, frostOn: string): LocalDate {
 
 /** The first day on which a flower of some plants was seen open, or was worked. */
 function firstOpen(state: State, plants: Standing['plants'], zone: string): LocalDate | null {
+  const openedOn = openings(state);
   let first: string | null = null;
-  for (const { id } of plants)
-    for (const { sightings, pollinations } of flowersOn(state, id)) {
-      const opened = [...sightings.filter(({ stage }) => stage === 'open'), ...pollinations];
-      for (const { at } of opened) if (first === null || at < first) first = at;
-    }
+  for (const { id } of plants) {
+    const at = openedOn(id);
+    if (at !== null && (first === null || at < first)) first = at;
+  }
   return first === null ? null : localDateOf(Date.parse(first), zone);
 }
+
+/** When a plant's first flower was seen open; each plant is gone through once, until some flower changes. */
+const openings = remembered(
+  ({ flowers, flowersOf }: State) => [flowers, flowersOf],
+  (state) => {
+    const known = new Map<PlantId, string | null>();
+    return (plant: PlantId): string | null => {
+      const found = known.get(plant);
+      if (found !== undefined) return found;
+      const opened = flowersOn(state, plant).flatMap(({ sightings, pollinations }) => [
+        ...sightings.filter(({ stage }) => stage === 'open'),
+        ...pollinations,
+      ]);
+      const first = opened.reduce<string | null>(
+        (least, { at }) => (least === null || at < least ? at : least),
+        null,
+      );
+      known.set(plant, first);
+      return first;
+    };
+  },
+);
 
 /**
  * The share of one's own days of bloom on which the other flowers too; 1 where either is not known.

@@ -1,7 +1,7 @@
 import { crossing, pollenPath, type Crossing, type CrossingKind } from '../crops';
 import type { NeighbourId, StandId } from '../ids';
 import type { Beside, Between, Corner, Neighbour, Precious, State } from '../ledger';
-import { between, groundOf, mainPatch, neighbourPlace, shelterOn, standing, type Standing } from '../patch';
+import { between, groundOf, mainPatch, neighbourPlace, shelterOn, standings, type Standing } from '../patch';
 import type { LocalDate } from '../time';
 import { bloomOf, daysApart, type Bloom, type OwnBloom } from './bloom';
 import { nearest, type Nearest } from './distance';
@@ -54,10 +54,9 @@ export const kindOf = ({ crop, variety }: Pick<Standing, 'crop' | 'variety'>): C
 /** The other stands of the patch that could cross with one. */
 export function ownRivals(state: State, own: Asked, today: LocalDate): Rival[] {
   const ground = groundOf(own);
-  const patch = mainPatch(state);
-  return [...state.stands.values()].flatMap(({ id }): Rival[] => {
-    const other = id === own.stand.id ? null : standing(state, id);
-    if (!other || other.variety.id === own.variety.id || shutIn(other, today)) return [];
+  return standings(state).flatMap((other): Rival[] => {
+    const { id } = other.stand;
+    if (id === own.stand.id || other.variety.id === own.variety.id || shutIn(other, today)) return [];
     const found = crossing(kindOf(own), kindOf(other));
     if (found.verdict === 'never') return [];
     const { distanceM, from, to } = nearest(ground, groundOf(other));
@@ -74,7 +73,7 @@ export function ownRivals(state: State, own: Asked, today: LocalDate): Rival[] {
         across: { from, to },
         between: between(state.obstacles, from, to),
         besides: larger ? ['larger'] : [],
-        bloom: bloomOf(state, other, patch?.place?.zone ?? 'UTC', patch?.frostOn ?? null),
+        bloom: bloomOf(state, other),
         guessed: false,
       }),
     ];

@@ -36,6 +36,13 @@ export function standing(state: State, id: StandId): Standing | null {
     : null;
 }
 
+/** Every stand with living plants, in the order in which they were added. */
+export const standings = remembered(
+  ({ stands, plants, varieties, beds }: State) => [stands, plants, varieties, beds],
+  (state): readonly Standing[] =>
+    [...state.stands.keys()].flatMap((id) => standing(state, id as StandId) ?? []),
+);
+
 /** The ground of a stand on the plan: what was outlined, else what its living plants enclose. */
 export function groundOf({ stand, bed, plants }: Standing): Ground {
   return groundFrom(stand, bed, plants);

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { View } from 'react-native';
+import { View, type ViewStyle } from 'react-native';
 import { kindName } from '@core/crops';
 import { daysApart } from '@core/isolation';
 import { daysBetween, shortDayText, type LocalDate } from '@core/time';
@@ -52,6 +52,11 @@ function Group({ group: { rows } }: { group: BloomGroup }) {
         <Bar key={row.id} row={row} first={first} last={last} />
       ))}
       <Txt size="label">{together(rows)}</Txt>
+      {rows.some(({ own, openEnded }) => own && openEnded) ? (
+        <Txt size="label" tone="muted">
+          Sowing later parts none of these: they flower on until the cold.
+        </Txt>
+      ) : null}
     </View>
   );
 }
@@ -64,8 +69,18 @@ function Bar({ row, first, last }: { row: BloomRow; first: LocalDate; last: Loca
   const days = first === '' ? 1 : daysBetween(first, last) + 1;
   // What flowers until the cold goes on to the end of the bar.
   const to = row.openEnded ? last : bloom?.to;
-  const share = (date: LocalDate, more = 0) =>
-    `${((daysBetween(first, date) + more) / days) * 100}%` as const;
+  const stretch = (from: LocalDate, long: number, style: ViewStyle) => (
+    <View
+      style={{
+        position: 'absolute',
+        top: 0,
+        bottom: 0,
+        left: `${(daysBetween(first, from) / days) * 100}%`,
+        width: `${(long / days) * 100}%`,
+        ...style,
+      }}
+    />
+  );
   const solid = own ? colours.leaf : colours.brick;
   const light = own ? colours.leafSoft : colours.brickSoft;
   return (
@@ -74,30 +89,14 @@ function Bar({ row, first, last }: { row: BloomRow; first: LocalDate; last: Loca
       <View style={{ height: 12, backgroundColor: colours.paper, borderRadius: 3, overflow: 'hidden' }}>
         {bloom && to !== undefined ? (
           <>
-            <View
-              style={{
-                position: 'absolute',
-                top: 0,
-                bottom: 0,
-                left: share(bloom.from),
-                width: `${((daysBetween(bloom.from, to) + 1) / days) * 100}%`,
-                backgroundColor: solid,
-              }}
-            />
-            {row.fromLatest !== null && row.fromLatest > bloom.from ? (
-              <View
-                style={{
-                  position: 'absolute',
-                  top: 0,
-                  bottom: 0,
-                  left: share(bloom.from),
-                  width: `${(daysBetween(bloom.from, row.fromLatest) / days) * 100}%`,
+            {stretch(bloom.from, daysBetween(bloom.from, to) + 1, { backgroundColor: solid })}
+            {row.fromLatest !== null && row.fromLatest > bloom.from
+              ? stretch(bloom.from, daysBetween(bloom.from, row.fromLatest), {
                   backgroundColor: light,
                   borderWidth: 1,
                   borderColor: solid,
-                }}
-              />
-            ) : null}
+                })
+              : null}
           </>
         ) : null}
       </View>

@@ -72,6 +72,11 @@ export function IsolationCard({ isolation }: { isolation: StandIsolation }) {
           {crop.caution}
         </Txt>
       ) : null}
+      {isolation.harmless.map((words) => (
+        <Txt key={words} size="label" tone="muted">
+          {`Nothing to fear: ${words.charAt(0).toLowerCase()}${words.slice(1)}`}
+        </Txt>
+      ))}
       {importanceSaid || rivals.length === 0 ? null : (
         <Txt size="label" tone="muted">
           Reckoned as a variety you keep going. How precious the seed is, its goal says.

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { crossing, CROP_IDS, kindName, NEIGHBOUR_IDS, PEPPER_SPECIES } from '@core/crops';
+import { crossing, CROP_IDS, kindName, NEIGHBOUR_IDS, PEPPER_SPECIES, pollenPath } from '@core/crops';
 import { BESIDES, BETWEEN, KNOWN_BY, type Neighbour } from '@core/ledger';
 import {
   readNeighbour,
@@ -34,7 +34,7 @@ export function NeighbourSheet({ neighbour, onClose }: { neighbour: Neighbour | 
   const set = (change: Partial<TypedNeighbour>) => setTyped({ ...typed, ...change });
   const toggle = <T,>(list: readonly T[], each: T) =>
     list.includes(each) ? list.filter((other) => other !== each) : [...list, each];
-  const wind = typed.crop !== null && ['corn', 'beet', 'chard', 'spinach'].includes(typed.crop);
+  const wind = typed.crop !== null && pollenPath({ crop: typed.crop }).value === 'wind';
   const keep = async () => {
     const read = readNeighbour(typed, today, neighbour);
     if ('errors' in read) return setErrors(read.errors);

@@ -1,7 +1,7 @@
 import { crossing, type CrossingKind } from '@core/crops';
 import { bloomOf, kindOf, type Bloom } from '@core/isolation';
 import type { State } from '@core/ledger';
-import { mainPatch, standing } from '@core/patch';
+import { standings } from '@core/patch';
 import { plantingName } from './words';
 
 /** One bar of the calendar. */
@@ -27,23 +27,18 @@ export interface BloomGroup {
 
 /** When everything flowers that could cross with something of one's own, by crossing group; what has nobody to cross with is left out. */
 export function bloomGroups(state: State): readonly BloomGroup[] {
-  const patch = mainPatch(state);
-  const own = [...state.stands.values()].flatMap(({ id }): BloomRow[] => {
-    const found = standing(state, id);
-    if (!found) return [];
-    const bloom = bloomOf(state, found, patch?.place?.zone ?? 'UTC', patch?.frostOn ?? null);
-    return [
-      {
-        id,
-        name: found.variety.name,
-        kind: kindOf(found),
-        own: true,
-        bloom,
-        fromLatest: bloom?.fromLatest ?? null,
-        how: bloom ? (bloom.seen ? 'seen' : 'reckoned') : null,
-        openEnded: bloom?.openEnded ?? false,
-      },
-    ];
+  const own = standings(state).map((found): BloomRow => {
+    const bloom = bloomOf(state, found);
+    return {
+      id: found.stand.id,
+      name: found.variety.name,
+      kind: kindOf(found),
+      own: true,
+      bloom,
+      fromLatest: bloom?.fromLatest ?? null,
+      how: bloom ? (bloom.seen ? 'seen' : 'reckoned') : null,
+      openEnded: bloom?.openEnded ?? false,
+    };
   });
   const nextDoor = [...state.neighbours.values()]
     .filter(({ goneAt }) => goneAt === null)

@@ -6,7 +6,7 @@ import {
   neighbourPlace,
   plantPlace,
   shelterOn,
-  standing,
+  standings,
   type Thing,
 } from '@core/patch';
 import type { LocalDate } from '@core/time';
@@ -76,9 +76,7 @@ export function planScene(state: State, today: LocalDate): Scene {
       shelter: over ? shelterWords[over] : null,
     };
   });
-  const stands = [...state.stands.values()].flatMap(({ id }): StandShape[] => {
-    const found = standing(state, id);
-    if (!found) return [];
+  const stands = standings(state).map((found): StandShape => {
     const ground = groundOf(found);
     const ring = ground.type === 'Polygon' ? (ground.coordinates[0] ?? []) : [ground.coordinates];
     const plants = found.plants.map((plant): Corner => {
@@ -86,7 +84,14 @@ export function planScene(state: State, today: LocalDate): Scene {
       return [xM, yM];
     });
     const { variety, stand } = found;
-    return [{ id, name: variety.name, ring, plants, middle: middleOf(ring), seed: stand.reason === 'seed' }];
+    return {
+      id: stand.id,
+      name: variety.name,
+      ring,
+      plants,
+      middle: middleOf(ring),
+      seed: stand.reason === 'seed',
+    };
   });
   const obstacles = [...state.obstacles.values()].filter(({ goneAt }) => goneAt === null);
   const there = [...state.neighbours.values()].filter(({ goneAt }) => goneAt === null);

@@ -8,28 +8,27 @@ import {
   OBSTACLES,
   SCHEMA_VERSION,
   validateEvent,
-  type Bed,
   type Corner,
   type Draft,
+  type Neighbour,
   type State,
 } from '../ledger';
 import type { SubjectKind } from '../ids';
 import {
   bedCorners,
   mainPatch,
-  middleOfBed,
+  neighbourDraft,
   neighbourPlace,
   seenFromPatch,
   toPlan,
   type OnEarth,
 } from '../patch';
+import { alike, apart, movedBed, rectangleOf, round, SAME_M } from './mapBeds';
 
 /** More features than this are no plan of a garden. */
 export const MOST_FEATURES = 10_000;
 /** Farther off than this nothing matters to a patch, and a coordinate is most likely wrong, m. */
 const FARTHEST_M = 10_000;
-/** Closer than this a thing lies where it lay, m. */
-const SAME_M = 0.02;
 
 /** What a map file would change, and what of it can't be taken. */
 export type ReadMap =
@@ -89,9 +88,7 @@ const neighbourSchema = Joi.object({
     .items(Joi.valid(...BESIDES))
     .unique()
     .default([]),
-})
-  .unknown(true)
-  .prefs({ convert: false, stripUnknown: true, errors: { wrap: { label: '"' } } });
+}).prefs({ convert: false, stripUnknown: true, errors: { wrap: { label: '"' } } });
 
 /**
  * Reads a map file (GeoJSON, RFC 7946): beds, obstacles and what grows next door, as docs/file-format.md describes them; plants and
@@ -154,6 +151,21 @@ interface Reading {
   readonly newId: NewId;
 }
 
+/** A feature on the plan, and what is known already. */
+interface Found extends Reading {
+  readonly id: string | null;
+  readonly type: 'Point' | 'LineString' | 'Polygon';
+  /** Metres; the first corner not repeated. */
+  readonly ring: readonly Corner[];
+  readonly said: Loose;
+}
+
+/** What a map tells of a planting next door besides where it lies. */
+type SaidOfNeighbour = Pick<
+  Neighbour,
+  'crop' | 'variety' | 'plants' | 'knownBy' | 'bloomFrom' | 'bloomTo' | 'between' | 'besides'
+>;
+
 /** What a feature adds or moves; `same`: nothing; else why it is not taken. */
 function readFeature(feature: unknown, reading: Reading): Draft[] | 'same' | string {
   const { error } = featureSchema.validate(feature);
@@ -176,11 +188,15 @@ function readFeature(feature: unknown, reading: Reading): Draft[] | 'same' | str
   ) as [number, number][];
   const corners = onThePlan(positions, reading.origin);
   if (typeof corners === 'string') return corners;
-  const known = typeof id === 'string' ? id : null;
-  const ring = geometry.type === 'Polygon' ? corners.slice(0, -1) : corners;
-  if (kind === 'bed') return readBed(known, geometry.type, ring, properties as Loose, reading);
-  if (kind === 'obstacle') return readObstacle(known, geometry.type, ring, properties as Loose, reading);
-  return readNeighbour(known, geometry.type, ring, properties as Loose, reading);
+  const found: Found = {
+    ...reading,
+    id: typeof id === 'string' ? id : null,
+    type: geometry.type,
+    ring: geometry.type === 'Polygon' ? corners.slice(0, -1) : corners,
+    said: properties as Loose,
+  };
+  if (kind === 'bed') return readBed(found);
+  return kind === 'obstacle' ? readObstacle(found) : readNeighbour(found);
 }
 
 /** Positions in metres on the plan, or what is wrong with them. */
@@ -207,16 +223,7 @@ function isNear(origin: OnEarth, point: OnEarth): boolean {
   return Math.hypot(xM, yM) <= FARTHEST_M;
 }
 
-const round = (metres: number) => Math.round(metres * 1000) / 1000;
-const apart = (a: Corner, b: Corner) => Math.hypot(a[0] - b[0], a[1] - b[1]);
-const alike = (a: readonly Corner[], b: readonly Corner[]) =>
-  a.length === b.length && a.every((corner) => b.some((other) => apart(corner, other) <= SAME_M));
-
-/** How far a corner may be from square, m: surveyed with a phone. */
-const SQUARE_M = 0.1;
-
-function readBed(id: string | null, type: string, ring: readonly Corner[], said: Loose, reading: Reading) {
-  const { state, patch, newId } = reading;
+function readBed({ id, type, ring, said, state, patch, newId }: Found) {
   const known = id === null ? undefined : state.beds.get(id);
   if (type !== 'Polygon' || ring.length !== 4) return 'a bed must be a polygon of four corners.';
   if (known && alike(ring, bedCorners(known))) return 'same';
@@ -234,75 +241,7 @@ function readBed(id: string | null, type: string, ring: readonly Corner[], said:
   ] as Draft[];
 }
 
-type Lying = Pick<Bed, 'xM' | 'yM' | 'turnedDeg' | 'lengthM' | 'widthM'>;
-
-/** Of the four ways in which a rectangle can be the bed, the one that keeps its length and turns it least. */
-function movedBed(bed: Bed, lying: Lying): Draft[] {
-  const { lengthM, widthM, turnedDeg } = lying;
-  const [middleX, middleY] = middleOfBed(lying);
-  const ways = [0, 90, 180, 270].map((more) => {
-    const [long, wide] = more % 180 === 0 ? [lengthM, widthM] : [widthM, lengthM];
-    const turned = Math.round(((turnedDeg + more) % 360) * 100) / 100;
-    const by = Math.abs(((turned - bed.turnedDeg + 540) % 360) - 180);
-    const off = Math.abs(long - bed.lengthM) + Math.abs(wide - bed.widthM);
-    return { long, wide, turned, by, off };
-  });
-  const best = ways.reduce((a, b) =>
-    b.off < a.off - SAME_M || (b.off < a.off + SAME_M && b.by < a.by) ? b : a,
-  );
-  const { long, wide, turned, off } = best;
-  return [
-    ...(off > SAME_M
-      ? [
-          {
-            kind: 'corrected' as const,
-            subject: bed.id,
-            target: bed.event,
-            changes: { lengthM: long, widthM: wide },
-          },
-        ]
-      : []),
-    {
-      kind: 'bedPlaced',
-      bed: bed.id,
-      xM: round(middleX - long / 2),
-      yM: round(middleY - wide / 2),
-      turnedDeg: turned,
-    },
-  ];
-}
-
-/** A rectangle as a bed lies: its length along the side that points most nearly east; `null` where it is none. */
-function rectangleOf(ring: readonly Corner[]): Lying | null {
-  const [a, b, c, d] = ring as [Corner, Corner, Corner, Corner];
-  const middle: Corner = [(a[0] + b[0] + c[0] + d[0]) / 4, (a[1] + b[1] + c[1] + d[1]) / 4];
-  const far = ring.map((corner) => apart(corner, middle));
-  if (Math.max(...far) - Math.min(...far) > SQUARE_M) return null;
-  const slope = (from: Corner, to: Corner) => Math.abs(to[1] - from[1]) / (apart(from, to) || 1);
-  const [from, to] = slope(a, b) <= slope(b, c) ? [a, b] : [b, c];
-  const lengthM = round(apart(from, to));
-  const widthM = round(from === a ? apart(b, c) : apart(a, b));
-  if (!(lengthM > 0 && widthM > 0)) return null;
-  const [west, east] = from[0] <= to[0] ? [from, to] : [to, from];
-  const degrees = (Math.atan2(east[1] - west[1], east[0] - west[0]) * 180) / Math.PI;
-  const turnedDeg = (Math.round(((degrees + 360) % 360) * 100) / 100) % 360;
-  return {
-    xM: round(middle[0] - lengthM / 2),
-    yM: round(middle[1] - widthM / 2),
-    turnedDeg,
-    lengthM,
-    widthM,
-  };
-}
-
-function readObstacle(
-  id: string | null,
-  type: string,
-  ring: readonly Corner[],
-  said: Loose,
-  reading: Reading,
-) {
-  const { state, patch, newId } = reading;
+function readObstacle({ id, type, ring, said, state, patch, newId }: Found) {
   const what = said.what as (typeof OBSTACLES)[number];
   if (!OBSTACLES.includes(what)) return `"what" of an obstacle must be ${OBSTACLES.join(', ')}.`;
   if (type === 'Point') return 'an obstacle must be a line or a polygon.';
@@ -321,33 +260,24 @@ function readObstacle(
   ] as Draft[];
 }
 
-function readNeighbour(
-  id: string | null,
-  type: string,
-  ring: readonly Corner[],
-  said: Loose,
-  reading: Reading,
-) {
-  const { state, patch, newId } = reading;
+function readNeighbour({ id, type, ring, said, state, patch, newId }: Found) {
   if (type !== 'Point') return 'what grows next door must be a point.';
   const place = ring[0] as Corner;
   const known = id === null ? undefined : state.neighbours.get(id);
-  const { error, value } = neighbourSchema.validate(said) as { error?: Error; value: Loose };
+  const { error, value } = neighbourSchema.validate(said) as { error?: Error; value: SaidOfNeighbour };
   if (error) return `${error.message}.`;
   const lies = known && neighbourPlace(state.beds, known);
-  if (lies && apart(lies, place) <= SAME_M) return 'same';
-  return [
-    {
-      kind: 'neighbourNoted',
-      neighbour: known?.id ?? newId('neighbour'),
-      patch,
-      ...pick(value, ['crop', 'variety', 'plants', 'knownBy', 'bloomFrom', 'bloomTo', 'between', 'besides']),
-      ...(known?.species ? { species: known.species } : {}),
-      ...seenFromPatch(state.beds, place),
-      place,
-    },
-  ] as Draft[];
+  const stays = lies && apart(lies, place) <= SAME_M;
+  if (known && stays && sameSaid(value, known)) return 'same';
+  const where = stays ? {} : { ...seenFromPatch(state.beds, place), place };
+  // What a map does not tell of it (its species, its spray days) stays as it was said.
+  if (known) return [neighbourDraft(known, { ...value, ...where })];
+  const neighbour = newId('neighbour');
+  return [{ kind: 'neighbourNoted', neighbour, patch, ...value, ...where }] as Draft[];
 }
 
-const pick = (value: Loose, names: readonly string[]) =>
-  Object.fromEntries(names.map((name) => [name, value[name]]));
+function sameSaid(value: SaidOfNeighbour, known: Neighbour): boolean {
+  return Object.entries(value).every(
+    ([name, said]) => JSON.stringify(said) === JSON.stringify(known[name as keyof SaidOfNeighbour]),
+  );
+}

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { FeatureCollection, Geometry, Polygon, Position } from 'geojson';
+import type { FeatureCollection, Geometry, Point, Polygon, Position } from 'geojson';
 import GeometryFactory from 'jsts/org/locationtech/jts/geom/GeometryFactory.js';
 import GeoJSONReader from 'jsts/org/locationtech/jts/io/GeoJSONReader.js';
 import IsValidOp from 'jsts/org/locationtech/jts/operation/valid/IsValidOp.js';
@@ -155,6 +155,34 @@ test('what the file brings anew is added: a bed, a hedge, a planting', () => {
   expect(back(strange('neighbour')).drafts).toMatchObject([
     { kind: 'neighbourNoted', crop: 'squash-maxima', bearingDeg: 90, distanceM: 80 },
   ]);
+});
+
+test('what a map changes of a planting next door changes here, and what it does not tell stays as it was said', () => {
+  const { garden, out, back } = patch();
+  const id = [...garden.state.neighbours.values()].find(({ bearingDeg }) => bearingDeg === 90)?.id as string;
+  garden.nextDoor(
+    {
+      crop: 'pepper',
+      species: 'chinense',
+      plants: 3,
+      distanceM: 80,
+      bearingDeg: 90,
+      sprayed: ['2026-06-30'],
+    },
+    garden.time(DAY, 12),
+    id,
+  );
+  const told = changed(out(), 'neighbour', ({ properties }) => ({
+    properties: { ...properties, plants: 9 },
+  }));
+  expect(back(told).drafts).toMatchObject([
+    { neighbour: id, plants: 9, species: 'chinense', sprayed: ['2026-06-30'], distanceM: 80, bearingDeg: 90 },
+  ]);
+  const moved = changed(out(), 'neighbour', ({ geometry }) => {
+    const [lon, lat] = (geometry as Point).coordinates as [number, number];
+    return { geometry: { ...geometry, coordinates: [lon, lat + 0.0003] } };
+  });
+  expect(back(moved).drafts).toMatchObject([{ neighbour: id, species: 'chinense', sprayed: ['2026-06-30'] }]);
 });
 
 test('whatever rectangle a bed is, it comes back where it was', () => {

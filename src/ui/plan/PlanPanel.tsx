@@ -179,17 +179,22 @@ function Corners({ plan, chosen }: { plan: Plan; chosen: Thing }) {
 
 /** What every stand for seed comes to, the way things are tried. */
 function Answers({ plan }: { plan: Plan }) {
-  const { answers, tried } = plan;
+  const { answers, asked, tried } = plan;
+  const [all, setAll] = useState(false);
   if (answers.length === 0) return null;
+  const shown = all ? answers : answers.filter((answer, i) => i < FEW || answer === asked);
   return (
     <Card>
       <Txt size="heading">{tried ? 'So it would be' : 'How far apart'}</Txt>
-      {answers.map((answer) => (
+      {shown.map((answer) => (
         <View key={answer.stand.id} style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
           <Txt style={{ flex: 1 }}>{answerLine(answer)}</Txt>
           <Badge text={verdictWords[answer.verdict]} tone={verdictTone[answer.verdict]} />
         </View>
       ))}
+      {shown.length === answers.length ? null : (
+        <Button title={`Show all ${answers.length} stands`} look="quiet" small onPress={() => setAll(true)} />
+      )}
       <Txt size="label" tone="muted">
         Distance lowers the risk and proves nothing. A flower shut, worked clean and shut again needs none.
       </Txt>
@@ -197,9 +202,13 @@ function Answers({ plan }: { plan: Plan }) {
   );
 }
 
+/** Of a long list so many are shown before one asks for the others. */
+const FEW = 12;
+
 /** Everything on the plan by name, and what can be added to it. */
 function Things({ plan }: { plan: Plan }) {
   const { scene, chosen, tried } = plan;
+  const [all, setAll] = useState(false);
   const things: readonly { readonly thing: Thing; readonly name: string }[] = [
     ...scene.beds.map(({ bed }) => ({ thing: { kind: 'bed', id: bed.id } as const, name: bed.name })),
     ...scene.stands.map(({ id, name }) => ({ thing: { kind: 'stand', id } as const, name })),
@@ -212,6 +221,8 @@ function Things({ plan }: { plan: Plan }) {
       name: `${name} next door`,
     })),
   ];
+  // What is chosen has its tile, wherever it stands in the list.
+  const shown = all ? things : things.filter(({ thing }, i) => i < FEW || thing.id === chosen?.id);
   return (
     <Card>
       <Txt size="heading">On the plan</Txt>
@@ -223,7 +234,7 @@ function Things({ plan }: { plan: Plan }) {
         />
       ))}
       <Tiles question="Choose one to move it">
-        {things.map(({ thing, name }) => (
+        {shown.map(({ thing, name }) => (
           <Tile
             key={thingKey(thing)}
             title={name}
@@ -234,11 +245,14 @@ function Things({ plan }: { plan: Plan }) {
             onPress={() => {
               plan.choose(thing);
               // On a phone the drawing is out of sight by now; there the arrow keys work, too.
-              document.getElementById(PLAN_ID)?.focus();
+              globalThis.document?.getElementById(PLAN_ID)?.focus();
             }}
           />
         ))}
       </Tiles>
+      {all || shown.length === things.length ? null : (
+        <Button title={`Show all ${things.length}`} look="quiet" small onPress={() => setAll(true)} />
+      )}
       {scene.unplaced.length > 0 ? (
         <Txt size="label" tone="muted">
           {`Not drawn, as nobody said in which direction: ${scene.unplaced

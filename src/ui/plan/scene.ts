@@ -215,6 +215,12 @@ export function pathOf(corners: readonly Corner[], closed = true): string {
   return `M${corners.map(([x, y]) => `${x} ${y}`).join('L')}${closed ? 'Z' : ''}`;
 }
 
+/** The element of the drawing that moves with the view, and the one of each thing on it. */
+export const ROOT_ID = 'plan-ground';
+export const thingId = (key: string) => `thing-${key}`;
+/** A label's size on the screen, px. */
+export const LABEL = 14;
+
 export const thingKey = ({ kind, id }: Thing) => `${kind}/${id}`;
 
 /** What a key of the drawing names; `null` for one that is gone. */

@@ -6,8 +6,7 @@ import { drag } from 'd3-drag';
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type ZoomBehavior, type ZoomTransform } from 'd3-zoom';
 import type { Corner } from '@core/ledger';
-import { ROOT_ID, thingId } from './PlanDrawing';
-import type { View } from './scene';
+import { ROOT_ID, thingId, type View } from './scene';
 
 /** Pixels a metre, at least and at most: from a whole valley to a single plant. */
 const REACH: [number, number] = [0.02, 400];

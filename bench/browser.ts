@@ -1,11 +1,10 @@
-import { spawn } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium, type Browser, type Page } from '@playwright/test';
+import type { Browser, Page } from '@playwright/test';
 import { toJson } from '../core/formats';
-import chromiumArgs from '../scripts/chromium-args.json';
 import { makeLog } from './makeLog';
+import { withBrowser } from './served';
 import { filterTimes, longTasks, screenTimes } from './screens';
 
 const PORT = 8393;
@@ -16,16 +15,7 @@ const NOW = new Date('2026-07-14T03:05:00Z');
 
 /** Prints what the first load fetches, and how opening and a tap fare with logs of these sizes, in Chromium. */
 export async function benchBrowser(sizes: readonly number[], repeats: number): Promise<void> {
-  const server = spawn(process.execPath, ['--import', 'tsx', 'server/index.ts'], {
-    env: { ...process.env, PORT: String(PORT), STRICT_PORT: '1' },
-    stdio: 'ignore',
-  });
-  await new Promise((resolve) => setTimeout(resolve, 2500));
-  const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-    args: chromiumArgs,
-  });
-  try {
+  await withBrowser(PORT, async (browser) => {
     await firstLoad(browser);
     await gallery(browser);
     const empty = await opening(browser, null, repeats);
@@ -42,10 +32,7 @@ export async function benchBrowser(sizes: readonly number[], repeats: number): P
       );
       console.log(`  a screen is drawn in (ms, wanted under 500): ${full.screens.join(', ')}`);
     }
-  } finally {
-    await browser.close();
-    server.kill();
-  }
+  });
 }
 
 async function firstLoad(browser: Browser): Promise<void> {

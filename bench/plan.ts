@@ -1,16 +1,14 @@
-import { spawn } from 'node:child_process';
-import { chromium, type CDPSession, type Page } from '@playwright/test';
+import type { CDPSession, Page } from '@playwright/test';
 import { CROP_IDS } from '../core/crops';
-import { toJson } from '../core/formats';
 import { isolations } from '../core/isolation';
 import { whatIf, type Draft } from '../core/ledger';
 import { moveBy } from '../core/patch';
 import { TestGarden } from '../core/testGarden';
-import chromiumArgs from '../scripts/chromium-args.json';
+import { takeOver } from '../e2e/helpers';
+import { withBrowser } from './served';
 
 const DAY = '2026-07-10';
 const PORT = 8396;
-const BASE = `http://127.0.0.1:${PORT}`;
 /** Frames over which the idle page and a dragging hand are compared. */
 const FRAMES = 90;
 
@@ -52,44 +50,19 @@ export async function benchPlan(stands: number, neighbours: number): Promise<voi
   console.log(
     `plan of ${garden.state.plants.size} plants, ${stands} stands, ${neighbours} neighbours: all answers anew in ${middle.toFixed(0)} ms (wanted under 50)`,
   );
-  const server = spawn(process.execPath, ['--import', 'tsx', 'server/index.ts'], {
-    env: { ...process.env, PORT: String(PORT), STRICT_PORT: '1' },
-    stdio: 'ignore',
-  });
-  await new Promise((resolve) => setTimeout(resolve, 2500));
-  const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-    args: chromiumArgs,
-  });
-  try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await withBrowser(PORT, async (browser) => {
+    const page = await browser.newPage({
+      viewport: { width: 1280, height: 800 },
+      baseURL: `http://127.0.0.1:${PORT}`,
+    });
     page.setDefaultTimeout(60_000);
     await page.addInitScript((now) => (Date.now = () => now), Date.parse(`${DAY}T06:00:00Z`));
     await takeOver(page, garden);
+    await page.getByRole('link', { name: 'Patch' }).click();
+    await page.getByRole('button', { name: 'Plan', exact: true }).waitFor();
+    await page.waitForTimeout(2000);
     await dragging(page);
-  } finally {
-    await browser.close();
-    server.kill();
-  }
-}
-
-async function takeOver(page: Page, garden: TestGarden): Promise<void> {
-  await page.goto(BASE);
-  await page.getByRole('button', { name: 'I have a file from another device' }).click();
-  const chooser = page.waitForEvent('filechooser');
-  await page.getByRole('button', { name: 'Import a file' }).click();
-  await (
-    await chooser
-  ).setFiles({
-    name: 'patch.json',
-    mimeType: 'application/json',
-    buffer: Buffer.from(toJson(garden.events)),
   });
-  await page.getByRole('button', { name: /^Add \d+ records/ }).click();
-  await page.getByText(/records added/).waitFor();
-  await page.getByRole('link', { name: 'Patch' }).click();
-  await page.getByRole('button', { name: 'Plan', exact: true }).waitFor();
-  await page.waitForTimeout(2000);
 }
 
 async function dragging(page: Page): Promise<void> {

@@ -1,3 +1,4 @@
+import { useRef } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { Button } from '@/ui/controls';
@@ -16,6 +17,9 @@ const PHONE_SHARE = 0.48;
 /** The patch from above, to scale: what lies where, how far that is, and what if it lay elsewhere. */
 function PlanPage() {
   const plan = usePlan();
+  const host = useRef<View>(null);
+  // On a phone the drawing is out of sight by then; and it is there that the arrow keys work.
+  const panel = <PlanPanel plan={plan} onPicked={() => host.current?.focus()} />;
   const router = useRouter();
   const wide = useIsWide();
   const { height } = useWindowDimensions();
@@ -24,9 +28,9 @@ function PlanPage() {
   if (!wide)
     return (
       <Page title="Plan" over={over} corner={corner}>
-        <PlanView plan={plan} height={Math.round(height * PHONE_SHARE)} />
+        <PlanView plan={plan} host={host} height={Math.round(height * PHONE_SHARE)} />
         <UndoLine />
-        <PlanPanel plan={plan} />
+        {panel}
       </Page>
     );
   return (
@@ -37,11 +41,11 @@ function PlanPage() {
       banner={
         <View style={{ flexDirection: 'row', gap: 20, paddingHorizontal: 24, paddingTop: 10 }}>
           <View style={{ flex: 1, minWidth: 0 }}>
-            <PlanView plan={plan} height={Math.max(360, height - AROUND_PX)} />
+            <PlanView plan={plan} host={host} height={Math.max(360, height - AROUND_PX)} />
           </View>
           <View style={{ width: 380, gap: 12 }}>
             <UndoLine />
-            <PlanPanel plan={plan} />
+            {panel}
           </View>
         </View>
       }

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type RefObject } from 'react';
 import { View, type LayoutChangeEvent } from 'react-native';
 import type { Draft } from '@core/ledger';
 import { Button } from '../controls';
@@ -11,7 +11,6 @@ import type { Plan } from './usePlan';
 
 /** How far an arrow key moves what is chosen, m; with the shift key ten times as far. */
 const STEP_M = 0.5;
-export const PLAN_ID = 'plan-drawing';
 const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowUp: [0, -STEP_M],
   ArrowDown: [0, STEP_M],
@@ -19,20 +18,27 @@ const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowRight: [STEP_M, 0],
 };
 
+interface PlanViewProps {
+  readonly plan: Plan;
+  readonly height: number;
+  /** Holds the drawing, and takes its keys. */
+  readonly host: RefObject<View | null>;
+}
+
 /** The drawing with what moves it: wheel, pinch, finger and keys. */
-export function PlanView({ plan, height }: { plan: Plan; height: number }) {
+export function PlanView({ plan, height, host }: PlanViewProps) {
   const [width, setWidth] = useState<number | null>(null);
   const onLayout = ({ nativeEvent }: LayoutChangeEvent) => setWidth(Math.floor(nativeEvent.layout.width));
   return (
     <View onLayout={onLayout} style={{ minHeight: height }}>
       {width === null ? null : (
-        <Measured key={`${width}x${height}`} plan={plan} width={width} height={height} />
+        <Measured key={`${width}x${height}`} plan={plan} width={width} height={height} host={host} />
       )}
     </View>
   );
 }
 
-function Measured({ plan, width, height }: { plan: Plan; width: number; height: number }) {
+function Measured({ plan, width, height, host }: PlanViewProps & { width: number }) {
   const colours = useColours();
   const { scene, chosen, asked } = plan;
   // Held here and not by the page: whatever else is on it is not drawn anew while something is dragged.
@@ -42,7 +48,7 @@ function Measured({ plan, width, height }: { plan: Plan; width: number; height: 
     setDragged(done ? null : draft);
     if (done) plan.attempt(draft);
   };
-  const { host, view, show, zoomBy } = usePlanGestures(fitted(scene.patch, width, height), {
+  const { view, show, zoomBy } = usePlanGestures(host, fitted(scene.patch, width, height), {
     chosen: chosen ? thingKey(chosen) : null,
     onChoose: (key) => plan.choose(key === null ? null : thingOf(key)),
     onDrag: (by, done) => take(plan.moved(by), done),
@@ -64,7 +70,6 @@ function Measured({ plan, width, height }: { plan: Plan; width: number; height: 
     <View>
       <View
         ref={host}
-        id={PLAN_ID}
         role="application"
         tabIndex={0}
         aria-label="The plan. Choose something below; then arrows move it by half a metre, with Shift by five. Plus and minus change the scale."

@@ -221,6 +221,9 @@ export const thingId = (key: string) => `thing-${key}`;
 /** A label's size on the screen, px. */
 export const LABEL = 14;
 
+/** Of a long list so many are shown before one asks for the others. */
+export const FEW = 12;
+
 export const thingKey = ({ kind, id }: Thing) => `${kind}/${id}`;
 
 /** What a key of the drawing names; `null` for one that is gone. */

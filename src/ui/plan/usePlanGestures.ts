@@ -16,8 +16,6 @@ const ASK_EVERY_MS = 120;
 const TAP_PX = 6;
 
 export interface PlanGestures {
-  /** The element that holds the drawing. */
-  readonly host: RefObject<HostView | null>;
   readonly view: View;
   readonly show: (view: View) => void;
   readonly zoomBy: (factor: number) => void;
@@ -37,8 +35,11 @@ interface Handlers {
  * Wheel, pinch and drag on the drawing. While something moves only an attribute of the drawing changes: the screen is drawn anew once it
  * is let go. What is chosen is dragged, everything else moves the whole plan, so that no bed is moved by a stray finger.
  */
-export function usePlanGestures(first: View, handlers: Handlers): PlanGestures {
-  const host = useRef<HostView>(null);
+export function usePlanGestures(
+  host: RefObject<HostView | null>,
+  first: View,
+  handlers: Handlers,
+): PlanGestures {
   const [view, setView] = useState(first);
   const now = useRef(handlers);
   const zoomer = useRef<ZoomBehavior<SVGSVGElement, unknown> | null>(null);
@@ -80,7 +81,7 @@ export function usePlanGestures(first: View, handlers: Handlers): PlanGestures {
     const svg = svgIn(host);
     if (svg && zoomer.current) select(svg).call(zoomer.current.scaleBy, factor);
   };
-  return { host, view, show, zoomBy };
+  return { view, show, zoomBy };
 }
 
 const svgIn = (host: RefObject<HostView | null>) =>

@@ -1,0 +1,22 @@
+import { spawn } from 'node:child_process';
+import { chromium, type Browser } from '@playwright/test';
+import chromiumArgs from '../scripts/chromium-args.json';
+
+/** The built app served at a port, and a browser to measure it in; both are gone once the work is done. */
+export async function withBrowser(port: number, work: (browser: Browser) => Promise<void>): Promise<void> {
+  const server = spawn(process.execPath, ['--import', 'tsx', 'server/index.ts'], {
+    env: { ...process.env, PORT: String(port), STRICT_PORT: '1' },
+    stdio: 'ignore',
+  });
+  await new Promise((resolve) => setTimeout(resolve, 2500));
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: chromiumArgs,
+  });
+  try {
+    await work(browser);
+  } finally {
+    await browser.close();
+    server.kill();
+  }
+}

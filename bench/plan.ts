@@ -79,7 +79,8 @@ async function dragging(page: Page): Promise<void> {
         document.querySelector<HTMLElement>('[aria-label="Plan"]')?.click();
       }),
   );
-  await page.getByRole('button', { name: 'Variety 0', exact: true }).click();
+  await page.locator('[id^="thing-stand/"]').first().locator('circle').first().click({ force: true });
+  await page.getByRole('button', { name: 'Let go of Variety 0' }).waitFor();
   await page.waitForTimeout(1500);
   const session = await page.context().newCDPSession(page);
   await session.send('Performance.enable', { timeDomain: 'threadTicks' });

@@ -9,3 +9,4 @@ export * from './labelHtml';
 export * from './weekHtml';
 export * from './geoJson';
 export * from './fromGeoJson';
+export * from './planHtml';

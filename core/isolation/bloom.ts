@@ -4,6 +4,7 @@ import type { State } from '../ledger';
 import { flowersOn, mainPatch, type Standing } from '../patch';
 import { remembered } from '../remember';
 import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
+import { warmDaysAfter } from './firstFlowers';
 
 /** The days on which flowers are open, the first and the last. */
 export interface Bloom {
@@ -24,7 +25,7 @@ export interface OwnBloom extends Bloom {
 const ON_AND_ON_DAYS = 120;
 
 /**
- * When the flowers of a stand are open: from the first seen open, else from the day it was planted and what its crop takes; until the
+ * When the flowers of a stand are open: from the first seen open, else from the day it was planted and the warmth its crop takes; until the
  * first frost that is looked for, or (corn) as long as a block sheds. `null` where neither was written down.
  */
 export function bloomOf(state: State, { crop, plants }: Pick<Standing, 'crop' | 'plants'>): OwnBloom | null {
@@ -40,8 +41,9 @@ export function bloomOf(state: State, { crop, plants }: Pick<Standing, 'crop' | 
   let from = seen;
   let fromLatest = seen;
   if (from === null && planted !== null && span) {
-    from = addDays(planted, span.firstAfter[0]);
-    fromLatest = addDays(planted, span.firstAfter[1]);
+    const here = patch ?? { place: null, weather: {} };
+    from = warmDaysAfter(here, planted, span.firstAfter[0]);
+    fromLatest = warmDaysAfter(here, planted, span.firstAfter[1]);
   }
   if (from === null || fromLatest === null) return null;
   if (span && span.lasts !== null)
@@ -102,10 +104,8 @@ const openings = remembered(
  */
 export function overlapOf(own: Bloom | null, other: Bloom | null): number {
   if (!own || !other) return 1;
-  const from = own.from > other.from ? own.from : other.from;
-  const to = own.to < other.to ? own.to : other.to;
-  if (to < from) return 0;
-  return (daysBetween(from, to) + 1) / (daysBetween(own.from, own.to) + 1);
+  const both = bothOpen(own, other);
+  return both ? (daysBetween(both.from, both.to) + 1) / (daysBetween(own.from, own.to) + 1) : 0;
 }
 
 /**
@@ -116,4 +116,12 @@ export function daysApart(own: Bloom | null, other: Bloom | null): number {
   if (!own || !other) return 0;
   const gap = (first: Bloom, then: Bloom) => daysBetween(first.to, then.from) - 1;
   return Math.max(0, gap(own, other), gap(other, own));
+}
+
+/** The days on which both flower; `null` where either is not known, or there are none. */
+export function bothOpen(own: Bloom | null, other: Bloom | null): Bloom | null {
+  if (!own || !other) return null;
+  const from = own.from > other.from ? own.from : other.from;
+  const to = own.to < other.to ? own.to : other.to;
+  return to < from ? null : { from, to };
 }

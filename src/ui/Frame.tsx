@@ -17,6 +17,34 @@ export const PLACES: readonly FramePlace[] = [
   { name: 'Practice', path: '/practice', icon: mdiSchool },
 ];
 
+/** The screens that belong to a place and do not begin with its path; everything else belongs to none. */
+const WITHIN: Readonly<Record<string, FramePlace['path']>> = {
+  '/looks': '/',
+  '/goals': '/',
+  '/weather': '/',
+  '/corn': '/',
+  '/scout': '/',
+  '/crosses': '/',
+  '/trusses': '/',
+  '/kitchen': '/',
+  '/card': '/',
+  '/plant': '/patch',
+  '/plan': '/patch',
+  '/plan-sheet': '/patch',
+  '/crossing': '/patch',
+  '/week': '/fruit',
+  '/label': '/fruit',
+};
+
+/**
+ * The place of the bar that a screen belongs to; `null` for none.
+ * @example placeOf('/plant/plant:1') // '/patch'
+ */
+export function placeOf(current: string): FramePlace['path'] | null {
+  const first = `/${current.split('/')[1] ?? ''}`;
+  return PLACES.find(({ path }) => path === first)?.path ?? WITHIN[first] ?? null;
+}
+
 export interface FrameProps {
   readonly current: string;
   readonly onGo: (path: FramePlace['path']) => void;
@@ -42,10 +70,7 @@ export function Frame({ current, onGo, notices, bare, children }: FrameProps) {
         </Txt>
       ) : null}
       {PLACES.map(({ name, path, icon }) => {
-        const here =
-          path === '/'
-            ? current === '/' || current === '/looks'
-            : current.startsWith(path) || (path === '/patch' && current.startsWith('/plant'));
+        const here = placeOf(current) === path;
         return (
           <Pressable
             key={path}

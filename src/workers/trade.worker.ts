@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
-import { fromJson, type ReadFile } from '@core/formats';
+import { fromGeoJson, fromJson, type ReadFile, type ReadMap } from '@core/formats';
+import { idMaker } from '@core/ids';
 import { fold, type AnyEvent, type LedgerEvent, type Place } from '@core/ledger';
 import { foresight, type Foresight, type ForesightInput } from '@core/goals';
 import { planInPieces, type PlanRequest, type RoundPlan } from '@core/planning';
@@ -55,6 +56,19 @@ const trade = {
     quiet.interrupt();
     const state = await stateOf(box, recent, count);
     return { count: state.count, answer: weekOf(state, place, today) };
+  },
+  /** What a map file says that the record does not, as new entries. */
+  readMap: async (
+    box: string,
+    recent: readonly AnyEvent[],
+    count: number,
+    text: string,
+    now: number,
+  ): Promise<{ readonly count: number; readonly answer: ReadMap }> => {
+    quiet.interrupt();
+    const state = await stateOf(box, recent, count);
+    const { subject } = idMaker(Math.random);
+    return { count: state.count, answer: fromGeoJson(text, state, (kind) => subject(kind, now)) };
   },
   readFile: (text: string, onProgress: (share: number) => void): ReadFile => fromJson(text, onProgress),
 };

@@ -60,7 +60,7 @@ export async function askWorker<T>(role: Role, work: (trade: Remote<Trade>) => P
 }
 
 /** What is worked out apart. */
-export type Work = 'foretold' | 'planned' | 'studied';
+export type Work = 'foretold' | 'planned' | 'studied' | 'map read';
 
 /** Leaves a mark in the browser's timeline of who did the work: a fallback works so well that nobody would miss the worker. */
 export function markWorkOf(what: Work, who: 'worker' | 'screen'): void {

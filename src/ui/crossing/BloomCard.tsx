@@ -20,8 +20,9 @@ export function BloomCard() {
         <Group key={group.id} group={group} />
       ))}
       <Txt size="label" tone="muted">
-        Light: it may begin in these days. From the first flower seen, else from the day of planting and what
-        the kind takes. Days nobody knows count as flowering together.
+        Light: it may begin in these days. Underlined: something else here flowers too. From the first flower
+        seen, else from the day of planting and the warmth its kind takes. Days nobody knows count as
+        flowering together.
       </Txt>
     </Card>
   );
@@ -96,6 +97,14 @@ function Bar({ row, first, last }: { row: BloomRow; first: LocalDate; last: Loca
                   borderWidth: 1,
                   borderColor: solid,
                 })
+              : null}
+            {row.both
+              ? stretch(
+                  row.both.from,
+                  daysBetween(row.both.from, row.openEnded && row.both.to === bloom.to ? to : row.both.to) +
+                    1,
+                  { borderBottomWidth: 4, borderBottomColor: colours.ink },
+                )
               : null}
           </>
         ) : null}

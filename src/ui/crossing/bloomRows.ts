@@ -1,5 +1,5 @@
 import { crossing, type CrossingKind } from '@core/crops';
-import { bloomOf, kindOf, type Bloom } from '@core/isolation';
+import { bloomOf, bothOpen, kindOf, type Bloom } from '@core/isolation';
 import type { State } from '@core/ledger';
 import { standings } from '@core/patch';
 import { plantingName } from './words';
@@ -17,6 +17,8 @@ export interface BloomRow {
   /** How the days are known. */
   readonly how: 'seen' | 'told' | 'guessed' | 'reckoned' | null;
   readonly openEnded: boolean;
+  /** Days on which another one of the group flowers too, from the first to the last. */
+  readonly both: Bloom | null;
 }
 
 /** Stands and plantings that could cross with each other. */
@@ -38,6 +40,7 @@ export function bloomGroups(state: State): readonly BloomGroup[] {
       fromLatest: bloom?.fromLatest ?? null,
       how: bloom ? (bloom.seen ? 'seen' : 'reckoned') : null,
       openEnded: bloom?.openEnded ?? false,
+      both: null,
     };
   });
   const nextDoor = [...state.neighbours.values()]
@@ -51,6 +54,7 @@ export function bloomGroups(state: State): readonly BloomGroup[] {
       fromLatest: bloomFrom,
       how: bloomFrom !== null && bloomTo !== null ? knownBy : null,
       openEnded: false,
+      both: null,
     }));
   const left = new Set([...own, ...nextDoor]);
   const groups: BloomGroup[] = [];
@@ -60,7 +64,22 @@ export function bloomGroups(state: State): readonly BloomGroup[] {
       (other) => other === row || crossing(row.kind, other.kind).verdict !== 'never',
     );
     for (const each of rows) left.delete(each);
-    if (rows.length > 1) groups.push({ id: row.id, rows });
+    if (rows.length > 1)
+      groups.push({ id: row.id, rows: rows.map((each) => ({ ...each, both: bothIn(each, rows) })) });
   }
   return groups;
+}
+
+/** From the first day on which something else of the group flowers too to the last; a variety is no danger to itself. */
+function bothIn(row: BloomRow, rows: readonly BloomRow[]): Bloom | null {
+  const days = rows.flatMap((other) =>
+    other === row || (other.own && row.own && other.name === row.name)
+      ? []
+      : (bothOpen(row.bloom, other.bloom) ?? []),
+  );
+  return days.reduce<Bloom | null>(
+    (all, { from, to }) =>
+      all ? { from: from < all.from ? from : all.from, to: to > all.to ? to : all.to } : { from, to },
+    null,
+  );
 }

@@ -1,7 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useRouter } from 'expo-router';
 import { fromGeoJson, toGeoJson, type ReadMap } from '@core/formats';
 import { pickFile, saveFile } from '@/data/device/files';
+import { askLog } from '@/data/device/logWorker';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { Button, Card, Notice } from '../controls';
@@ -15,7 +17,9 @@ const TOLD = 6;
 
 /** The plan as a map file for other programs, and back. */
 export function MapFile() {
-  const { state, today, newId } = useGarden();
+  const { state, today, newId, space, store, now } = useGarden();
+  const router = useRouter();
+  const [reading, setReading] = useState(false);
   const { busy, problem, save } = useRecording();
   const [read, setRead] = useState<ReadMap | null>(null);
   const [said, setSaid] = useState<string | null>(null);
@@ -35,11 +39,23 @@ export function MapFile() {
     const file = await pickFile('.geojson,.json,application/geo+json,application/json');
     if (!file) return;
     setSaid(null);
+    if (file.size > MOST_BYTES)
+      return setRead({
+        ok: false,
+        message: 'This file is too large to be the plan of a garden (over 20 MB).',
+      });
+    setReading(true);
+    const text = await file.text();
     setRead(
-      file.size > MOST_BYTES
-        ? { ok: false, message: 'This file is too large to be the plan of a garden (over 20 MB).' }
-        : fromGeoJson(await file.text(), state, newId as never),
+      await askLog(
+        { state, space, store },
+        (trade, box, recent, count) => trade.readMap(box, recent, count, text, now),
+        () => fromGeoJson(text, state, newId as never),
+        'map read',
+        new AbortController().signal,
+      ),
     );
+    setReading(false);
   };
   const take = async () => {
     if (!read?.ok || !(await save(...read.drafts))) return;
@@ -48,7 +64,8 @@ export function MapFile() {
   };
   return (
     <Card>
-      <Txt size="heading">As a map file</Txt>
+      <Txt size="heading">On paper, or as a map file</Txt>
+      <Button title="A sheet to print, to scale" small onPress={() => router.navigate('/plan-sheet')} />
       <Txt size="label" tone="muted">
         GeoJSON, in longitude and latitude: for map programs, and back from them. Beds, hedges and what grows
         next door are read; it is as exact as the place of your patch.
@@ -84,7 +101,14 @@ export function MapFile() {
       ) : (
         <View style={{ flexDirection: 'row', gap: 8 }}>
           <Button title="Save it" label="Save the plan as a map file" grow small onPress={write} />
-          <Button title="Read one" label="Read a map file" grow small onPress={() => void open()} />
+          <Button
+            title="Read one"
+            label="Read a map file"
+            grow
+            small
+            busy={reading}
+            onPress={() => void open()}
+          />
         </View>
       )}
     </Card>

@@ -237,3 +237,46 @@ test('the plan is saved as a map file, changed elsewhere, and read back; what is
   await expect(page.getByText('1 entry taken from the file.')).toBeVisible();
   await expect(page.getByText(/where bed 1 lies/).first()).toBeVisible();
 });
+
+test('corn sown apart in time: the second sowing flowers weeks after the first, and stands far enough', async ({
+  page,
+}) => {
+  await setTime(page, '2026-07-20T06:00:00Z');
+  const garden = new TestGarden();
+  garden.plant('corn', 'Weir Copper', 12, { reason: 'seed' });
+  await takeOver(page, garden);
+  const sow = async (variety: string, on: string | null) => {
+    await page.getByRole('link', { name: 'Patch' }).click();
+    await page.getByRole('button', { name: /^Add plants to / }).click();
+    await page.getByRole('button', { name: /^corn,/ }).click();
+    await page.getByLabel('Variety', { exact: true }).fill(variety);
+    await page.getByRole('button', { name: /^Pure seed,/ }).click();
+    if (on === null) await button(page, 'today').click();
+    else {
+      await button(page, 'another day').click();
+      await page.getByLabel('Sown or planted on').fill(on);
+    }
+    await page.getByRole('button', { name: 'Add 4 plants' }).click();
+    await expect(page.getByText(variety, { exact: true })).toBeVisible();
+  };
+  await sow('Early Flint', '2026-04-25');
+  await sow('Late Dent', null);
+  await button(page, 'Who could cross').click();
+  await expect(page.getByText(/Early Flint and Late Dent: \d+ days apart\./)).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Patch' })).toHaveAttribute('aria-current', 'page');
+});
+
+test('the plan goes on a sheet of paper to a scale that a ruler reads', async ({ page }) => {
+  await openPlan(page);
+  await button(page, 'A sheet to print, to scale').click();
+  const sheet = page.frameLocator('iframe[title="The plan as it will be printed"]');
+  await expect(sheet.getByText(/scale 1 : \d+ · north at the top/)).toBeVisible();
+  await expect(sheet.getByText(/^Next door: Gate Pumpkin, 900 m to the north$/)).toBeVisible();
+  const scale = Number(/1 : (\d+)/.exec((await sheet.locator('p').first().textContent()) ?? '')?.[1]);
+  const bed = await sheet
+    .locator('path.bed')
+    .first()
+    .evaluate((path) => (path as SVGPathElement).getBBox().width);
+  // The drawing is in millimetres: so many are the length of the bed at that scale.
+  expect((bed * scale) / 1000).toBeCloseTo(30, 1);
+});

@@ -11,6 +11,7 @@ const SCREENS = [
   '/patch',
   '/plan',
   '/crossing',
+  '/plan-sheet',
   '/settings',
   '/begin',
   '/corn',

@@ -28,7 +28,9 @@ const ROOM: Readonly<Record<Exclude<Paper, 'strip'>, { readonly wideMm: number; 
     Letter: { wideMm: 190, highMm: 155 },
   };
 /** Scales that a ruler reads. */
-const SCALES = [10, 20, 25, 50, 100, 200, 250, 500, 1000, 2000, 2500, 5000, 10_000] as const;
+const SCALES = [
+  10, 20, 25, 50, 100, 200, 250, 500, 1000, 2000, 2500, 5000, 10_000, 20_000, 50_000, 100_000, 200_000,
+] as const;
 /** White around the drawing, mm. */
 const EDGE_MM = 6;
 

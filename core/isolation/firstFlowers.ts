@@ -22,32 +22,40 @@ type Here = Pick<Patch, 'place' | 'weather'>;
 export function warmDaysAfter(here: Here, planted: LocalDate, usualDays: number): LocalDate {
   const { place } = here;
   if (!place) return addDays(planted, usualDays);
+  const { days, warmth } = known(here);
+  const key = `${planted} ${usualDays}`;
+  const found = days.get(key) ?? reckoned(planted, usualDays, (date) => warmth(place, date));
+  days.set(key, found);
+  return found;
+}
+
+function reckoned(planted: LocalDate, usualDays: number, warmth: (date: LocalDate) => number): LocalDate {
   const wanted = usualDays * (USUAL_C - BASE_C);
   const [least, most] = [Math.round(usualDays * LEAST), Math.round(usualDays * MOST)];
-  const warmth = warmthOf(here);
   let had = 0;
   for (let days = 1; days <= most; days++) {
-    had += warmth(place, addDays(planted, days));
+    had += warmth(addDays(planted, days));
     if (had >= wanted) return addDays(planted, Math.max(least, days));
   }
   return addDays(planted, most);
 }
 
-/** Degree-days of single days; sixty stands ask for the same ones. */
-const warmthOf = remembered(
+/** What was reckoned, and the degree-days of single days: sixty stands ask for the same ones, over and over. */
+const known = remembered(
   ({ weather, place }: Here) => [weather, place],
   ({ weather }) => {
-    const known = new Map<LocalDate, number>();
-    return (place: Place, date: LocalDate): number => {
-      const found = known.get(date);
+    const byDate = new Map<LocalDate, number>();
+    const warmth = (place: Place, date: LocalDate): number => {
+      const found = byDate.get(date);
       if (found !== undefined) return found;
       const noted = weather[date];
       const usual = climateDay(place, date);
       const { minC, maxC } =
         noted && noted.minC !== null && noted.maxC !== null ? { minC: noted.minC, maxC: noted.maxC } : usual;
       const had = degreeDays({ minC, maxC, baseC: BASE_C, capC: CAP_C, method: 'modified' });
-      known.set(date, had);
+      byDate.set(date, had);
       return had;
     };
+    return { days: new Map<string, LocalDate>(), warmth };
   },
 );

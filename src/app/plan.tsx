@@ -19,8 +19,14 @@ function PlanPage() {
   const plan = usePlan();
   const host = useRef<View>(null);
   // On a phone the drawing is out of sight by then; and it is there that the arrow keys work.
-  const panel = <PlanPanel plan={plan} onPicked={() => host.current?.focus()} />;
   const router = useRouter();
+  const panel = (
+    <PlanPanel
+      plan={plan}
+      onPicked={() => host.current?.focus()}
+      onSheet={() => router.navigate('/plan-sheet')}
+    />
+  );
   const wide = useIsWide();
   const { height } = useWindowDimensions();
   const corner = <Button title="List" look="quiet" small onPress={() => router.navigate('/patch')} />;

@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useRouter } from 'expo-router';
 import { fromGeoJson, toGeoJson, type ReadMap } from '@core/formats';
 import { pickFile, saveFile } from '@/data/device/files';
 import { askLog } from '@/data/device/logWorker';
@@ -16,9 +15,8 @@ const MOST_BYTES = 20_000_000;
 const TOLD = 6;
 
 /** The plan as a map file for other programs, and back. */
-export function MapFile() {
+export function MapFile({ onSheet }: { onSheet: () => void }) {
   const { state, today, newId, space, store, now } = useGarden();
-  const router = useRouter();
   const [reading, setReading] = useState(false);
   const { busy, problem, save } = useRecording();
   const [read, setRead] = useState<ReadMap | null>(null);
@@ -65,7 +63,7 @@ export function MapFile() {
   return (
     <Card>
       <Txt size="heading">On paper, or as a map file</Txt>
-      <Button title="A sheet to print, to scale" small onPress={() => router.navigate('/plan-sheet')} />
+      <Button title="A sheet to print, to scale" small onPress={onSheet} />
       <Txt size="label" tone="muted">
         GeoJSON, in longitude and latitude: for map programs, and back from them. Beds, hedges and what grows
         next door are read; it is as exact as the place of your patch.

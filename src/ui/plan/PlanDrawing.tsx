@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import Svg, { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Corner } from '@core/ledger';
 import type { StandIsolation } from '@core/isolation';
@@ -22,7 +23,7 @@ export interface PlanDrawingProps {
 }
 
 /** The patch to scale, seen from above, north at the top. The ground moves as one; what is written keeps its size. */
-export function PlanDrawing(props: PlanDrawingProps) {
+export const PlanDrawing = memo(function PlanDrawing(props: PlanDrawingProps) {
   const { scene, view, width, height, chosen, corners, asked } = props;
   const colours = useColours();
   return (
@@ -51,7 +52,7 @@ export function PlanDrawing(props: PlanDrawingProps) {
       <North width={width} colours={colours} />
     </Svg>
   );
-}
+});
 
 /** What lies next door outside of the picture, at its edge. */
 function Beyond({

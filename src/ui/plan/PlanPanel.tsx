@@ -15,14 +15,22 @@ import type { Plan } from './usePlan';
 import { answerLine, thingName } from './words';
 
 /** Beside the drawing: everything on it by name, what is chosen, and what the distances come to. */
-export function PlanPanel({ plan, onPicked }: { plan: Plan; onPicked: () => void }) {
+export function PlanPanel({
+  plan,
+  onPicked,
+  onSheet,
+}: {
+  plan: Plan;
+  onPicked: () => void;
+  onSheet: () => void;
+}) {
   return (
     <>
       {plan.problem ? <Notice tone="brick" text={plan.problem} /> : null}
       {plan.chosen ? <Chosen plan={plan} chosen={plan.chosen} /> : null}
       <Answers plan={plan} />
       <PlanThings plan={plan} onPicked={onPicked} />
-      {plan.tried ? null : <MapFile />}
+      {plan.tried ? null : <MapFile onSheet={onSheet} />}
     </>
   );
 }

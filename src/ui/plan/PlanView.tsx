@@ -1,4 +1,4 @@
-import { useState, type RefObject } from 'react';
+import { useEffect, useRef, useState, type RefObject } from 'react';
 import { View, type LayoutChangeEvent } from 'react-native';
 import type { Draft } from '@core/ledger';
 import { Button } from '../controls';
@@ -41,11 +41,10 @@ export function PlanView({ plan, height, host }: PlanViewProps) {
 function Measured({ plan, width, height, host }: PlanViewProps & { width: number }) {
   const colours = useColours();
   const { scene, chosen, asked } = plan;
-  // Held here and not by the page: whatever else is on it is not drawn anew while something is dragged.
-  const [dragged, setDragged] = useState<Draft | null>(null);
-  const spoken = dragged ? plan.answerIf(dragged) : asked;
+  // Said by the line alone: nothing else on the page is drawn anew while something is dragged.
+  const say = useRef<(dragged: Draft | null) => void>(null);
   const take = (draft: Draft | null, done: boolean) => {
-    setDragged(done ? null : draft);
+    say.current?.(done ? null : draft);
     if (done) plan.attempt(draft);
   };
   const { view, show, zoomBy } = usePlanGestures(host, fitted(scene.patch, width, height), {
@@ -104,13 +103,25 @@ function Measured({ plan, width, height, host }: PlanViewProps & { width: number
           onPress={() => show(fitted(scene.all, width, height))}
         />
       </View>
-      <Txt role="status" size="label" style={{ paddingTop: 4 }}>
-        {spoken
-          ? answerLine(spoken)
-          : chosen
-            ? 'Drag it, or move it by the arrow keys.'
-            : 'Tap something to choose it; then it can be dragged.'}
-      </Txt>
+      <Spoken plan={plan} say={say} />
     </View>
+  );
+}
+
+/** What the distances come to, and while something is dragged, what they would. */
+function Spoken({ plan, say }: { plan: Plan; say: RefObject<((dragged: Draft | null) => void) | null> }) {
+  const [dragged, setDragged] = useState<Draft | null>(null);
+  useEffect(() => {
+    say.current = setDragged;
+  }, [say]);
+  const spoken = dragged ? plan.answerIf(dragged) : plan.asked;
+  return (
+    <Txt role="status" size="label" style={{ paddingTop: 4 }}>
+      {spoken
+        ? answerLine(spoken)
+        : plan.chosen
+          ? 'Drag it, or move it by the arrow keys.'
+          : 'Tap something to choose it; then it can be dragged.'}
+    </Txt>
   );
 }

@@ -30,7 +30,7 @@ async function terraces() {
 
 /** The panel without the drawing. */
 function Panel() {
-  return <PlanPanel plan={usePlan()} onPicked={() => undefined} />;
+  return <PlanPanel plan={usePlan()} onPicked={() => undefined} onSheet={() => undefined} />;
 }
 
 const written = ({ events }: TestGarden, store: LedgerStore) =>

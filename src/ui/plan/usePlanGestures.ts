@@ -11,7 +11,7 @@ import { ROOT_ID, thingId, type View } from './scene';
 /** Pixels a metre, at least and at most: from a whole valley to a single plant. */
 const REACH: [number, number] = [0.02, 400];
 /** While something is dragged, it is asked so often what would be, ms. */
-const ASK_EVERY_MS = 120;
+const ASK_EVERY_MS = 200;
 /** A press that moved less is a tap, px. */
 const TAP_PX = 6;
 
@@ -161,24 +161,32 @@ function lift(svg: SVGSVGElement, id: string): Lifted | null {
   for (const each of [ground, copy]) each.removeAttribute('id');
   ground.append(copy);
   above.append(ground);
-  above.setAttribute('aria-hidden', 'true');
   const { left, top } = svg.getBoundingClientRect();
-  Object.assign(above.style, {
-    position: 'fixed',
+  Object.assign(above.style, { overflow: 'visible', touchAction: 'none' });
+  // The pane under the hand is all that the browser has to look for it in; the layer in it is moved without being drawn anew.
+  const pane = document.createElement('div');
+  const layer = document.createElement('div');
+  pane.setAttribute('aria-hidden', 'true');
+  Object.assign(pane.style, { position: 'fixed', inset: '0', zIndex: '1000', overflow: 'hidden' });
+  Object.assign(layer.style, {
+    position: 'absolute',
     left: `${left}px`,
     top: `${top}px`,
     pointerEvents: 'none',
     willChange: 'transform',
-    overflow: 'visible',
   });
-  document.body.append(above);
-  shape.style.opacity = '0.35';
+  layer.append(above);
+  pane.append(layer);
   return {
     moveTo: (x, y) => {
-      above.style.transform = `translate(${x}px, ${y}px)`;
+      if (!pane.isConnected) {
+        document.body.append(pane);
+        shape.style.opacity = '0.35';
+      }
+      layer.style.transform = `translate3d(${x}px, ${y}px, 0)`;
     },
     putDown: () => {
-      above.remove();
+      pane.remove();
       shape.style.opacity = '';
     },
   };

@@ -67,7 +67,7 @@ export function planHtml(sheet: PlanSheet, paper: Exclude<Paper, 'strip'>): stri
 h1{font-size:19px;margin:0}p{margin:0 0 2mm}svg{display:block;max-width:none}ul{margin:3mm 0 0;padding-left:5mm}li{break-inside:avoid}
 path{fill:none;stroke:#000;stroke-width:.3}.bed{fill:#fff}.stand{fill:#ddd;stroke:#ddd;stroke-width:1.6;stroke-linejoin:round}
 .hedge{stroke-width:1.4;stroke-dasharray:.5 .9;stroke-linecap:round}.building{fill:#bbb}.hill{stroke-dasharray:2 1}.water{stroke-dasharray:.6 .6}.area{fill:#f2f2f2}
-text{font-size:3px;text-anchor:middle;paint-order:stroke;stroke:#fff;stroke-width:.9px}
+text{font-size:3px;text-anchor:middle;paint-order:stroke;stroke:#fff;stroke-width:.9px}.small{font-size:2.3px}
 </style></head><body><h1>${escapeHtml(sheet.patch)}</h1><p>${escapeHtml(sheet.date)} · scale 1 : ${scale} · north at the top</p>
 <svg width="${wideMm}mm" height="${highMm}mm" viewBox="0 0 ${wideMm} ${highMm}" role="img" aria-label="${escapeHtml(`Plan at 1 to ${scale}`)}">${drawn(sheet, onPaper)}</svg>
 <svg width="${mm(barM) + 30}mm" height="9mm" viewBox="0 0 ${mm(barM) + 30} 9"><path d="M1 3v3h${mm(barM)}v-3"/><text x="${mm(barM) + 14}" y="6.5">${barM} m · N ↑</text></svg>
@@ -79,10 +79,10 @@ text{font-size:3px;text-anchor:middle;paint-order:stroke;stroke:#fff;stroke-widt
 function drawn({ beds, stands, obstacles }: PlanSheet, onPaper: (corner: Corner) => Corner): string {
   const path = (kind: string, corners: readonly Corner[], closed = true) =>
     `<path class="${kind}" d="M${corners.map((each) => onPaper(each).join(' ')).join('L')}${closed ? 'Z' : ''}"/>`;
-  const label = (corners: readonly Corner[], words: string, upMm: number) => {
+  const label = (corners: readonly Corner[], words: string, upMm: number, kind = '') => {
     const middle = (axis: 0 | 1) => corners.reduce((sum, corner) => sum + corner[axis], 0) / corners.length;
     const [x, y] = onPaper([middle(0), middle(1)]);
-    return `<text x="${x}" y="${y - upMm}">${escapeHtml(words)}</text>`;
+    return `<text class="${kind}" x="${x}" y="${y - upMm}">${escapeHtml(words)}</text>`;
   };
   const dot = (plant: Corner) => {
     const [x, y] = onPaper(plant);
@@ -101,6 +101,6 @@ function drawn({ beds, stands, obstacles }: PlanSheet, onPaper: (corner: Corner)
         1,
       );
     }),
-    ...stands.map(({ name, ring }) => label(ring, name, 1.6)),
+    ...stands.map(({ name, ring }) => label(ring, name, -3, 'small')),
   ].join('');
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { ScrollView } from 'react-native';
+import { ScrollView, View } from 'react-native';
 import type { Bed } from '@core/ledger';
 import type { LocalDate } from '@core/time';
 import { useDraft } from '@/data/device/draft';
@@ -33,6 +33,7 @@ export function StandSheet({ bed, onClose }: { bed: Bed; onClose: () => void }) 
     <Sheet open onClose={onClose} title={`Add plants to ${bed.name}`}>
       <ScrollView style={{ maxHeight: 560 }}>
         <StandForm value={value} onChange={change} error={error} />
+        <View style={{ height: 12 }} />
         <PlantedOn value={value.plantedOn} onChange={(plantedOn) => change({ plantedOn })} />
       </ScrollView>
       <Button title={`Add ${plural(value.plants, 'plant')}`} look="main" onPress={() => void save()} />

@@ -25,6 +25,7 @@ export type TrowelReason =
   | 'minC'
   | 'maxC'
   | 'baseC'
+  | 'maxOffTypeShare'
   | 'capC'
   // planning
   | 'cost'

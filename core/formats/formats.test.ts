@@ -13,6 +13,7 @@ import versionFive from './fixtures/version-5.json';
 import versionSix from './fixtures/version-6.json';
 import versionSeven from './fixtures/version-7.json';
 import versionEight from './fixtures/version-8.json';
+import versionTen from './fixtures/version-10.json';
 import versionNine from './fixtures/version-9.json';
 
 const good = demoLog(4).slice(0, 30) as AnyEvent[];
@@ -114,6 +115,25 @@ describe('our file', () => {
     expect([...state.plants.values()].flatMap(({ tallies }) => tallies)).toMatchObject([
       { tool: 'vibration', flowers: 6, truss: 2 },
     ]);
+  });
+
+  test('events of version 10 are read for ever: what was moved, outlined and weighed; no mark read that nobody read', () => {
+    const read = fromJson(JSON.stringify(versionTen));
+    if (!read.ok) throw new Error(read.message);
+    const state = fold(read.events);
+    expect([...state.beds.values()]).toMatchObject([{ xM: 4, yM: 6, turnedDeg: 30 }]);
+    expect([...state.stands.values()]).toMatchObject([{ moved: { alongM: 1, acrossM: 0.5 } }]);
+    expect([...state.neighbours.values()]).toMatchObject([{ sprayed: ['2026-06-20'], place: [60, -60] }]);
+    expect([...state.flowers.values()]).toMatchObject([
+      {
+        mark: '1-A',
+        markings: [{ mark: '1-A' }],
+        markLost: null,
+        looks: [{ markRead: null }],
+        harvested: { markRead: null },
+      },
+    ]);
+    expect([...state.plants.values()].every(({ offType }) => offType === null)).toBe(true);
   });
 
   test('events of version 9 are read for ever: what grows next door, and what is gone there', () => {

@@ -1,9 +1,12 @@
 import { noteOf } from './derive';
-import type { LedgerEvent } from './events';
-import type { Flower, Note, Plant } from './views';
+import type { EventOf, LedgerEvent } from './events';
+import type { Flower, LookView, Note, Plant } from './views';
 
 /** What later events change of a plant, but for its lists. */
-type PlantParts = Pick<Plant, 'ended' | 'health' | 'healthAt' | 'reason' | 'passedAt' | 'strippedAt'>;
+type PlantParts = Pick<
+  Plant,
+  'ended' | 'health' | 'healthAt' | 'reason' | 'passedAt' | 'offType' | 'strippedAt'
+>;
 
 const NONE: readonly never[] = [];
 const UNTOUCHED: PlantParts = {
@@ -12,6 +15,7 @@ const UNTOUCHED: PlantParts = {
   healthAt: null,
   reason: null,
   passedAt: null,
+  offType: null,
   strippedAt: null,
 };
 
@@ -50,6 +54,8 @@ function plantChange(event: LedgerEvent): Partial<PlantParts> | null {
       return { passedAt: event.at };
     case 'stripped':
       return { strippedAt: event.at };
+    case 'offTypeFound':
+      return { offType: { event: event.id, at: event.at, shownBy: event.shownBy } };
     case 'reasonSet':
       return { reason: event.reason };
     default:
@@ -71,6 +77,8 @@ const UNWORKED: FlowerParts = {
   pollinations: NONE,
   mark: null,
   marking: null,
+  markings: NONE,
+  markLost: null,
   coverOffAt: null,
   pinchedAt: null,
   looks: NONE,
@@ -124,7 +132,9 @@ function flowerChange(event: LedgerEvent, now: FlowerParts): Partial<FlowerParts
     case 'emasculated':
       return { emasculatedAt: event.at };
     case 'marked':
-      return { mark: event.mark, marking: { event: event.id, at: event.at, by: event.by } };
+      return markedAs(event, now);
+    case 'markLost':
+      return { mark: null, marking: null, markLost: { event: event.id, at: event.at } };
     case 'coverOff':
       return { coverOffAt: event.at };
     case 'pinched':
@@ -133,13 +143,13 @@ function flowerChange(event: LedgerEvent, now: FlowerParts): Partial<FlowerParts
       return { thread: event.colour };
     case 'lookedAt':
       return {
-        looks: [...now.looks, { event: event.id, at: event.at, result: event.result, sizeMm: event.sizeMm }],
+        looks: [...now.looks, lookOf(event)],
       };
     case 'lost':
       return { lost: { event: event.id, at: event.at, cause: event.cause } };
     case 'harvested': {
-      const { id, at, harvestFor, weightG } = event;
-      return { harvested: { event: id, at, harvestFor, weightG } };
+      const { id, at, harvestFor, weightG, markRead = null } = event;
+      return { harvested: { event: id, at, harvestFor, weightG, markRead } };
     }
     case 'noted':
       return { notes: [...now.notes, noteOf(event)] };
@@ -148,13 +158,22 @@ function flowerChange(event: LedgerEvent, now: FlowerParts): Partial<FlowerParts
   }
 }
 
+function markedAs({ id, at, by, mark }: EventOf<'marked'>, { markings }: FlowerParts): Partial<FlowerParts> {
+  const marking = { event: id, at, by, mark };
+  return { mark, marking, markings: [...markings, marking] };
+}
+
+function lookOf({ id, at, by, result, sizeMm, markRead }: EventOf<'lookedAt'>): LookView {
+  return { event: id, at, by, result, sizeMm, markRead: markRead ?? null };
+}
+
 /**
  * Up to version 3 every pollination was written with three lobes and 40 seconds, whether anybody had said so or not: the two
  * together are read as not recorded. A correction carries the version it was made with, so what it says stands.
  */
 function pollinationOf(event: Extract<LedgerEvent, { kind: 'pollinated' }>): Flower['pollinations'][number] {
   const { id, v, at, by, fathers, tool = null, shutAgain, purpose } = event;
-  const { beeIn = null, puff = null, maleInside = null } = event;
+  const { beeIn = null, puff = null, maleInside = null, clean = null } = event;
   const unasked = v <= 3 && event.lobes === 3 && event.openS === 40;
   return {
     event: id,
@@ -169,5 +188,6 @@ function pollinationOf(event: Extract<LedgerEvent, { kind: 'pollinated' }>): Flo
     beeIn,
     puff,
     maleInside,
+    clean,
   };
 }

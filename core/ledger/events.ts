@@ -12,6 +12,7 @@ import type {
   LookedAt,
   Lost,
   Marked,
+  MarkLost,
   Missed,
   Noted,
   Pinched,
@@ -31,6 +32,7 @@ import type {
   LeaveSet,
   MalesCounted,
   MalesPicked,
+  OffTypeFound,
   PatchBegun,
   PlaceSet,
   PlantAdded,
@@ -59,7 +61,7 @@ import type {
 } from './planEvents';
 
 /** The version written into new events. Older ones are read for ever (`upcast`). */
-export const SCHEMA_VERSION = 10;
+export const SCHEMA_VERSION = 11;
 
 /** Every event there is. */
 export type LedgerEvent =
@@ -89,6 +91,7 @@ export type LedgerEvent =
   | PlantChecked
   | PlantPassed
   | Stripped
+  | OffTypeFound
   | MalesCounted
   | Tallied
   | GroupCounted
@@ -105,6 +108,7 @@ export type LedgerEvent =
   | Emasculated
   | Pollinated
   | Marked
+  | MarkLost
   | CoverOff
   | Pinched
   | LookedAt
@@ -157,6 +161,7 @@ export const SUBJECT_FIELD: Readonly<Record<EventKind, SubjectKind | 'subject'>>
   plantChecked: 'plant',
   plantPassed: 'plant',
   stripped: 'plant',
+  offTypeFound: 'plant',
   malesCounted: 'plant',
   tallied: 'plant',
   groupCounted: 'stand',
@@ -173,6 +178,7 @@ export const SUBJECT_FIELD: Readonly<Record<EventKind, SubjectKind | 'subject'>>
   emasculated: 'flower',
   pollinated: 'flower',
   marked: 'flower',
+  markLost: 'flower',
   coverOff: 'flower',
   pinched: 'flower',
   lookedAt: 'flower',

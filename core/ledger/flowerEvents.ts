@@ -70,11 +70,17 @@ export interface Pollinated extends Recorded<'pollinated'> {
   readonly puff?: boolean;
   /** Whether the male was left inside the shut flower (melon). */
   readonly maleInside?: boolean;
+  /** Whether hands and tool were clean, so that nothing was carried over from another variety. Since version 11. */
+  readonly clean?: boolean;
 }
 /** A lasting mark put on a fruit. */
 export interface Marked extends Recorded<'marked'> {
   readonly flower: FlowerId;
   readonly mark: string;
+}
+/** A mark found gone from its fruit; one put on later is another. Since version 11. */
+export interface MarkLost extends Recorded<'markLost'> {
+  readonly flower: FlowerId;
 }
 /** The cover taken off again. */
 export interface CoverOff extends Recorded<'coverOff'> {
@@ -89,6 +95,8 @@ export interface LookedAt extends Recorded<'lookedAt'> {
   readonly flower: FlowerId;
   readonly result: LookResult;
   readonly sizeMm: number | null;
+  /** Whether its mark was read there and then. Since version 11. */
+  readonly markRead?: boolean;
 }
 /** A flower or fruit lost, and to what. */
 export interface Lost extends Recorded<'lost'> {
@@ -100,6 +108,8 @@ export interface Harvested extends Recorded<'harvested'> {
   readonly flower: FlowerId;
   readonly harvestFor: (typeof HARVEST_FOR)[number];
   readonly weightG: number | null;
+  /** Whether its mark was read as it was picked. Since version 11. */
+  readonly markRead?: boolean;
 }
 /** Free words about anything. */
 export interface Noted extends Recorded<'noted'> {

@@ -2,7 +2,7 @@ import type { CropId, FruitShape, Reason, SchoolKey, SexSystem, Stage, Tool, Var
 import type { BedId, FlowerId, PatchId, PlantId, StandId, VarietyId } from '../ids';
 import type { LocalDate } from '../time';
 import type { Goal, NotedDay, Place, Recorded } from './eventParts';
-import type { ClockNote, Health, LossCause, Shelter, WeatherOrigin } from './values';
+import type { ClockNote, Health, LossCause, OffTypeBy, Shelter, WeatherOrigin } from './values';
 
 /** A patch is begun: the first event of a log. */
 export interface PatchBegun extends Recorded<'patchBegun'> {
@@ -119,6 +119,12 @@ export interface PlantPassed extends Recorded<'plantPassed'> {
 /** Open flowers and fruit that had set taken off, so that what comes under the covers is all there is. Since version 7. */
 export interface Stripped extends Recorded<'stripped'> {
   readonly plant: PlantId;
+}
+/** A plant found not true to its variety: a flag on every fruit that its pollen served, and on its own. Since version 11. */
+export interface OffTypeFound extends Recorded<'offTypeFound'> {
+  readonly plant: PlantId;
+  /** What showed it. */
+  readonly shownBy: OffTypeBy;
 }
 /** Male buds of a plant counted, not noted one by one. */
 export interface MalesCounted extends Recorded<'malesCounted'> {

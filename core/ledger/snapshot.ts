@@ -5,7 +5,7 @@ import type { AnyEvent, LedgerEvent } from './events';
 import { applyAll, sharded, type State } from './state';
 
 /** Bump when a view's shape or a `derive` rule changes: older snapshots are then thrown away and rebuilt. */
-export const SNAPSHOT_VERSION = 11;
+export const SNAPSHOT_VERSION = 12;
 
 /** A state as plain data, ready for JSON. Old flowers keep their view and leave their events in the log. */
 export interface Snapshot {
@@ -77,6 +77,8 @@ function whole(view: LeanFlower): Flower {
     pollinations: view.pollinations ?? [],
     mark: view.mark ?? null,
     marking: view.marking ?? null,
+    markings: view.markings ?? [],
+    markLost: view.markLost ?? null,
     coverOffAt: view.coverOffAt ?? null,
     pinchedAt: view.pinchedAt ?? null,
     looks: view.looks ?? [],

@@ -26,6 +26,8 @@ const STEPS: readonly (((event: Loose) => Loose) | null)[] = [
   null,
   // 10: beds and stands moved, outlines, obstacles, weights; a neighbour's place and spray days.
   null,
+  // 11: plants found off-type, marks lost; clean hands, and marks read at looks and at harvest. All optional.
+  null,
 ];
 
 if (STEPS.length !== SCHEMA_VERSION - 1)

@@ -11,6 +11,10 @@ export type CheckResult = (typeof CHECK_RESULTS)[number];
 export const LOOK_RESULTS = ['growing', 'bent', 'same', 'yellowing', 'gone'] as const;
 export type LookResult = (typeof LOOK_RESULTS)[number];
 
+/** What a plant showed that it is not true to its variety by: its leaves and vine, its flowers, or its fruit. */
+export const OFF_TYPE_BY = ['leaf', 'flower', 'fruit'] as const;
+export type OffTypeBy = (typeof OFF_TYPE_BY)[number];
+
 /** What flowers and fruits are lost to. */
 export const LOSS_CAUSES = [
   'knocked-off',

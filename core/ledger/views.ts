@@ -32,6 +32,7 @@ import type {
   LookResult,
   LossCause,
   MissedWhy,
+  OffTypeBy,
   Purpose,
   WeatherOrigin,
   ThreadColour,
@@ -195,6 +196,8 @@ export interface Plant {
   readonly healthAt: Instant | null;
   /** When it was last looked over without a find. */
   readonly passedAt: Instant | null;
+  /** When it was found not true to its variety, and by what. */
+  readonly offType: { readonly event: EventId; readonly at: Instant; readonly shownBy: OffTypeBy } | null;
   /** When its open flowers and set fruit were last taken off. */
   readonly strippedAt: Instant | null;
   readonly males: readonly MaleCount[];
@@ -239,6 +242,8 @@ export interface Pollination {
   readonly beeIn: boolean | null;
   readonly puff: boolean | null;
   readonly maleInside: boolean | null;
+  /** Hands and tool clean, nothing carried over. */
+  readonly clean: boolean | null;
 }
 /** One look after pollination. */
 export interface LookView {
@@ -246,6 +251,16 @@ export interface LookView {
   readonly at: Instant;
   readonly result: LookResult;
   readonly sizeMm: number | null;
+  readonly by: string;
+  /** Whether its mark was read; `null`: not recorded. */
+  readonly markRead: boolean | null;
+}
+/** A mark put on, when and by whom. */
+export interface Marking {
+  readonly event: EventId;
+  readonly at: Instant;
+  readonly by: string;
+  readonly mark: string;
 }
 /** A flower, later a fruit, as its events leave it. */
 export interface Flower {
@@ -267,7 +282,11 @@ export interface Flower {
   readonly pollinations: readonly Pollination[];
   readonly mark: string | null;
   /** When the mark went on. */
-  readonly marking: { readonly event: EventId; readonly at: Instant; readonly by: string } | null;
+  readonly marking: Marking | null;
+  /** Every mark it had, the first one first. */
+  readonly markings: readonly Marking[];
+  /** When its mark was last found gone. */
+  readonly markLost: { readonly event: EventId; readonly at: Instant } | null;
   readonly coverOffAt: Instant | null;
   /** When the rest of its truss was pinched off. */
   readonly pinchedAt: Instant | null;
@@ -278,6 +297,7 @@ export interface Flower {
     readonly at: Instant;
     readonly harvestFor: 'kitchen' | 'seed';
     readonly weightG: number | null;
+    readonly markRead: boolean | null;
   } | null;
   readonly notes: readonly Note[];
 }

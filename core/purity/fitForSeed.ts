@@ -18,6 +18,7 @@ export interface FitReason {
   readonly link:
     | 'shut-before'
     | 'whole'
+    | 'kept-shut'
     | 'kept'
     | 'no-insect'
     | 'shut-again'
@@ -78,7 +79,11 @@ export function fitForSeed(
   const reasons: FitReason[] = [
     ...(cone
       ? [closedCone(flower)]
-      : [under(shutBefore(flower, schools, found?.crop.family === 'corn')), under(whole(flower))]),
+      : [
+          under(shutBefore(flower, schools, found?.crop.family === 'corn')),
+          under(whole(flower)),
+          ...openedLater(flower).map(under),
+        ]),
     ...kept(flower),
     ...(found && mustLoseAnthers(flower, found, schools) && flower.pollinations.length > 0
       ? [anthersOut(flower)]
@@ -165,17 +170,30 @@ function shutBefore(flower: Flower, schools: SchoolChoices, corn: boolean): FitR
   };
 }
 
-function whole(flower: Flower): FitReason {
-  const opened = flower.checks.find(({ result }) => OPENED.has(result));
+/** What is seen of a closure so long after the work still belongs to that visit, ms [M]. */
+const SAME_VISIT_MS = 6 * 3_600_000;
+
+/** How the closure was found until the flower was worked: what is seen of it days later says nothing of that dawn. */
+function whole({ checks, pollinations }: Flower): FitReason {
+  const worked = pollinations.at(-1);
+  const until = worked ? Date.parse(worked.at) : Infinity;
+  const opened = checks.find(({ result, at }) => OPENED.has(result) && Date.parse(at) <= until);
   if (opened) return { link: 'whole', state: 'broken', what: opened.result, events: [opened.event] };
-  const seen = flower.checks.find(({ result }) => result === 'whole');
+  const seen = checks.find(({ result, at }) => result === 'whole' && Date.parse(at) <= until + SAME_VISIT_MS);
   if (seen) return { link: 'whole', state: 'seen', what: 'whole', events: [seen.event] };
   return {
     link: 'whole',
     state: 'not-recorded',
     what: 'not-looked-at',
-    events: flower.checks.map(({ event }) => event),
+    events: checks.map(({ event }) => event),
   };
+}
+
+/** A closure found open after the flower was worked and shut again. */
+function openedLater({ checks, pollinations }: Flower): FitReason[] {
+  const worked = pollinations.at(-1);
+  const opened = worked && checks.find(({ result, at }) => OPENED.has(result) && at > worked.at);
+  return opened ? [{ link: 'kept-shut', state: 'broken', what: opened.result, events: [opened.event] }] : [];
 }
 
 /** Whether there still is such a flower, for a male: what is lost or picked for the kitchen gives no pollen. */

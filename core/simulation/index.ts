@@ -3,3 +3,4 @@ export * from './rehearsal';
 export * from './learner';
 export { closureAtDawn, lookOn, weatherOn, type Weather } from './truth';
 export { DEMO_DEVICE, trueOutcome } from './growers';
+export * from './contamination';

@@ -127,6 +127,8 @@ function wordsOf(state: State, event: LedgerEvent, events: readonly LedgerEvent[
       return `${healthWords[event.health]}: ${plantAt(event.plant)}`;
     case 'plantPassed':
       return `nothing to write on ${plantAt(event.plant)}`;
+    case 'offTypeFound':
+      return `not true to its variety: ${plantAt(event.plant)}`;
     case 'stripped':
       return `open flowers and fruit off: ${plantAt(event.plant)}`;
     case 'malesCounted':
@@ -187,6 +189,8 @@ function wordsOf(state: State, event: LedgerEvent, events: readonly LedgerEvent[
     }
     case 'lost':
       return `lost (${causeWords[event.cause]}): ${flowerAt(event.flower)}`;
+    case 'markLost':
+      return `the mark is gone: ${flowerAt(event.flower)}`;
     case 'harvested':
       return `harvested ${flowerAt(event.flower)}`;
     case 'noted':

@@ -43,6 +43,7 @@ const reasonText: Record<FitReason['what'], string> = {
 const linkText: Record<FitReason['link'], string> = {
   'shut-before': 'before it opened',
   whole: 'at dawn',
+  'kept-shut': 'the closure, after the work',
   kept: 'the flower',
   'no-insect': 'bees while it was worked',
   'shut-again': 'shut again afterwards',

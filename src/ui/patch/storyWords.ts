@@ -36,7 +36,7 @@ export function storyWords(state: State, event: LedgerEvent): string {
         const father = growing(state, plant);
         return `${father ? plantName(father) : 'a plant'} (${plural(males, 'male')})`;
       });
-      const { tool, shutAgain, lobes, openS, beeIn, puff, maleInside, purpose } = event;
+      const { tool, shutAgain, lobes, openS, beeIn, puff, maleInside, clean, purpose } = event;
       return join(
         `Pollinated from ${fathers.join(', ') || 'no father written down'}${tool ? ` with ${toolWords[tool]}` : ''}`,
         shutAgain === undefined ? 'shut again or not: not recorded' : shutWords(shutAgain ?? 'open'),
@@ -47,6 +47,7 @@ export function storyWords(state: State, event: LedgerEvent): string {
         beeIn === undefined ? null : beeIn ? 'a bee got in' : 'no bee got in',
         puff === undefined ? null : puff ? 'a puff of pollen seen' : 'no puff of pollen seen',
         maleInside === undefined ? null : maleInside ? 'the male left inside' : 'no male left inside',
+        clean === undefined ? null : clean ? 'hands and tool clean' : 'other pollen on hands or tool',
         purpose === 'kitchen' ? 'for the kitchen' : null,
       );
     }
@@ -58,6 +59,8 @@ export function storyWords(state: State, event: LedgerEvent): string {
       return `For ${reasonWords[event.reason]} from now on`;
     case 'marked':
       return `Marked ${event.mark}`;
+    case 'markLost':
+      return 'Its mark was gone';
     case 'threaded':
       return `A ${event.colour} thread tied on`;
     case 'pinched':
@@ -67,13 +70,17 @@ export function storyWords(state: State, event: LedgerEvent): string {
     case 'coverOff':
       return 'Cover taken off';
     case 'lookedAt':
-      return `Looked at: ${lookWords[event.result]}${event.sizeMm === null ? '' : `, ${Math.round(event.sizeMm)} mm`}`;
+      return join(
+        `Looked at: ${lookWords[event.result]}${event.sizeMm === null ? '' : `, ${Math.round(event.sizeMm)} mm`}`,
+        readWords(event.markRead),
+      );
     case 'lost':
       return `Lost: ${causeWords[event.cause]}`;
     case 'harvested':
       return join(
         `Harvested for ${event.harvestFor === 'seed' ? 'seed' : 'the kitchen'}`,
         event.weightG === null ? null : `${event.weightG} g`,
+        readWords(event.markRead),
       );
     case 'noted':
       return event.text;
@@ -81,6 +88,9 @@ export function storyWords(state: State, event: LedgerEvent): string {
       return event.kind;
   }
 }
+
+const readWords = (read: boolean | undefined) =>
+  read === undefined ? null : read ? 'its mark read' : 'its mark could not be read';
 
 function join(...parts: readonly (string | null)[]): string {
   return parts.filter((part) => part !== null).join('; ');

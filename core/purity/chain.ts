@@ -1,0 +1,240 @@
+import { DEFAULT_SCHOOLS, hasCone, type Crop, type SchoolChoices } from '../crops';
+import type { EventId } from '../ids';
+import type { Flower, State } from '../ledger';
+import { growing, mainPatch, type Growing } from '../patch';
+import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
+import { fitForSeed, type FitReason } from './fitForSeed';
+import { PROOF_LINKS, type GradedLink, type ProofInput, type ProofLinkKind, type Share } from './gradeProof';
+
+/** What a link says, for words: as `fitForSeed` has it, and what only the whole chain knows. */
+export type LinkSays =
+  | FitReason['what']
+  | 'clean'
+  | 'carried-over'
+  | 'stayed-shut'
+  | 'at-once'
+  | 'late'
+  | 'no-mark'
+  | 'read'
+  | 'unreadable'
+  | 'not-read'
+  | 'marked-again'
+  | 'father-off-type'
+  | 'mother-off-type';
+
+/** One link of a fruit's proof: how it stands, on what entries it rests, and until when it can still be made good. */
+export interface ProofLink extends GradedLink {
+  readonly says: LinkSays;
+  readonly events: readonly EventId[];
+  /** The last day on which somebody can still see to it; `null`: it is as it is. */
+  readonly until: LocalDate | null;
+}
+
+/** The proof of one fruit, link by link. */
+export interface ProofChain extends ProofInput {
+  readonly links: readonly ProofLink[];
+}
+
+/** How many days after the work a closure must be seen whole: until the silk is brown, the petals have fallen, or next day [M]. */
+const SHUT_DAYS: Readonly<Record<Crop['family'], number>> = {
+  cucurbit: 1,
+  corn: 7,
+  nightshade: 3,
+  rose: 3,
+} as never;
+
+/**
+ * The chain of evidence of a flower or fruit on a day, from its own entries and those of its fathers. What nobody answered is not
+ * recorded. `pressure`: how much foreign pollen an open flower of its stand gets; `null`: nobody looked.
+ */
+export function proofOf(
+  flower: Flower,
+  state: State,
+  today: LocalDate,
+  pressure: Share | null,
+  schools: SchoolChoices = mainPatch(state)?.schools ?? DEFAULT_SCHOOLS,
+): ProofChain {
+  const found = growing(state, flower.plant);
+  const zone = mainPatch(state)?.place?.zone ?? 'UTC';
+  const day = (at: string) => localDateOf(Date.parse(at), zone);
+  const { reasons } = fitForSeed(flower, state, schools);
+  const way = wayOf(flower, found, reasons);
+  const about = { flower, found, today, day, schools };
+  const links =
+    way === 'open'
+      ? [markedLink(about), readLink(about)]
+      : [
+          ...fromReasons(reasons, flower, state),
+          ...(flower.pollinations.length > 0 ? [cleanLink(flower)] : []),
+          ...(way === 'cone' ? [] : [keptShutLink(about, reasons)]),
+          markedLink(about),
+          readLink(about),
+        ];
+  const rank = (link: ProofLinkKind) => PROOF_LINKS.indexOf(link);
+  return { links: [...links].sort((a, b) => rank(a.link) - rank(b.link)), way, pressure };
+}
+
+interface About {
+  readonly flower: Flower;
+  readonly found: Growing | null;
+  readonly today: LocalDate;
+  readonly day: (at: string) => LocalDate;
+  readonly schools: SchoolChoices;
+}
+
+function wayOf(flower: Flower, found: Growing | null, reasons: readonly FitReason[]): ProofChain['way'] {
+  const first = reasons.find(({ link }) => link === 'shut-before');
+  if (first?.what === 'closed-cone') return 'cone';
+  if (first?.what === 'worked-as-it-opened') return 'practical';
+  const covered = flower.shuttings.length > 0 || first?.what === 'no-insects-here';
+  if (flower.pollinations.length === 0 && !covered)
+    return found && hasCone(found.crop) && flower.sex === 'perfect' ? 'cone' : 'open';
+  return 'by-hand';
+}
+
+/** Which link of the chain a reason of `fitForSeed` speaks of; `null`: of none. */
+const LINK_OF: Readonly<Record<FitReason['link'], ProofLinkKind | null>> = {
+  'shut-before': 'shut-before',
+  whole: 'whole',
+  'kept-shut': null,
+  kept: null,
+  'no-insect': 'no-insect',
+  'shut-again': 'shut-again',
+  fathers: 'fathers',
+  'father-variety': 'fathers',
+  'anthers-out': 'fathers',
+};
+
+const WORSE: readonly GradedLink['state'][] = ['seen', 'not-recorded', 'broken'];
+
+/** One link each, the worst of what several visits say. */
+function fromReasons(reasons: readonly FitReason[], flower: Flower, state: State): ProofLink[] {
+  const links = new Map<ProofLinkKind, ProofLink>();
+  for (const { link, state: how, what, events } of reasons) {
+    const kind = LINK_OF[link];
+    if (kind === null) continue;
+    const otherVariety = what === 'other-variety';
+    const next: ProofLink = {
+      link: kind,
+      state: how,
+      says: what,
+      events,
+      until: null,
+      ...(otherVariety ? { otherVariety } : {}),
+    };
+    const had = links.get(kind);
+    if (!had || WORSE.indexOf(how) > WORSE.indexOf(had.state) || otherVariety) links.set(kind, next);
+  }
+  const stranger = offTypeFather(flower, state);
+  if (stranger) links.set('fathers', stranger);
+  return [...links.values()];
+}
+
+/** A father, or the mother, found later not to be true to the variety. */
+function offTypeFather({ pollinations, plant }: Flower, state: State): ProofLink | null {
+  const mother = state.plants.get(plant)?.offType ?? null;
+  const father = pollinations
+    .flatMap(({ fathers }) => fathers)
+    .map((each) => state.plants.get(each.plant)?.offType ?? null)
+    .find((found) => found !== null);
+  const found = mother ?? father;
+  if (!found) return null;
+  return {
+    link: 'fathers',
+    state: 'broken',
+    says: mother ? 'mother-off-type' : 'father-off-type',
+    events: [found.event],
+    until: null,
+    otherVariety: true,
+  };
+}
+
+function cleanLink({ pollinations }: Flower): ProofLink {
+  const dirty = pollinations.find(({ clean }) => clean === false);
+  const unsaid = pollinations.find(({ clean }) => clean === null);
+  const [state, says, of] = dirty
+    ? (['broken', 'carried-over', dirty] as const)
+    : unsaid
+      ? (['not-recorded', 'nobody-said', unsaid] as const)
+      : (['seen', 'clean', pollinations[pollinations.length - 1]] as const);
+  return { link: 'clean', state, says, events: of ? [of.event] : [], until: null };
+}
+
+function keptShutLink({ flower, found, today, day }: About, reasons: readonly FitReason[]): ProofLink {
+  const opened = reasons.find(({ link }) => link === 'kept-shut');
+  const worked = flower.pollinations.at(-1) ?? flower.shuttings.at(-1);
+  const link = 'kept-shut';
+  const house = reasons.find(({ what }) => what === 'no-insects-here');
+  if (house) return { link, state: 'seen', says: 'no-insects-here', events: house.events, until: null };
+  const need = (found && SHUT_DAYS[found.crop.family]) ?? 1;
+  const wholeLater = worked
+    ? flower.checks.find(
+        ({ result, at }) => result === 'whole' && daysBetween(day(worked.at), day(at)) >= need,
+      )
+    : undefined;
+  // A tear found once it need not be shut any more lets nothing in.
+  const openedInTime = opened && (!wholeLater || !before(flower, wholeLater.event, opened.events[0]));
+  if (opened && openedInTime)
+    return { link, state: 'broken', says: opened.what, events: opened.events, until: null };
+  if (wholeLater)
+    return { link, state: 'seen', says: 'stayed-shut', events: [wholeLater.event], until: null };
+  const last = worked ? addDays(day(worked.at), need + 1) : null;
+  return {
+    link,
+    state: 'not-recorded',
+    says: 'not-looked-at',
+    events: [],
+    until: last !== null && today <= last && flower.coverOffAt === null ? last : null,
+  };
+}
+
+function before({ checks }: Flower, first: EventId, then: EventId | undefined): boolean {
+  const at = (id: EventId | undefined) => checks.findIndex(({ event }) => event === id);
+  return at(first) < at(then);
+}
+
+function markedLink({ flower, today, day, schools }: About): ProofLink {
+  const [first] = flower.markings;
+  const worked = flower.pollinations.at(-1);
+  const link = 'marked';
+  if (!first) {
+    const over = flower.lost !== null || flower.harvested !== null;
+    return { link, state: 'not-recorded', says: 'no-mark', events: [], until: over ? null : today };
+  }
+  const atOnce = !worked || day(first.at) <= day(worked.at);
+  const whenGrowing = schools.marking === 'when-growing';
+  return {
+    link,
+    state: atOnce || whenGrowing ? 'seen' : 'not-recorded',
+    says: atOnce ? 'at-once' : 'late',
+    events: [first.event],
+    until: null,
+  };
+}
+
+function readLink({ flower, today }: About): ProofLink {
+  const { harvested, looks, markLost, markings } = flower;
+  const link = 'mark-read';
+  const lost = markings.find(({ at }) => markLost !== null && at > markLost.at);
+  if (lost && markLost)
+    return {
+      link,
+      state: 'not-recorded',
+      says: 'marked-again',
+      events: [markLost.event, lost.event],
+      until: null,
+      doubtful: true,
+    };
+  const last = harvested ?? looks.at(-1);
+  if (last?.markRead === true)
+    return { link, state: 'seen', says: 'read', events: [last.event], until: null };
+  const over = harvested !== null || flower.lost !== null;
+  return {
+    link,
+    state: 'not-recorded',
+    says: last?.markRead === false || markLost ? 'unreadable' : 'not-read',
+    events: last ? [last.event] : [],
+    until: over ? null : today,
+    ...(markLost ? { doubtful: true } : {}),
+  };
+}

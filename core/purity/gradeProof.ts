@@ -1,0 +1,192 @@
+import type { LinkState } from './fitForSeed';
+import { likelyShare, mixed, quantile, unsure, type ShareDistribution } from './shares';
+
+/** The links that make a fruit pure, in the order in which they are made (common practice). */
+export const PROOF_LINKS = [
+  'shut-before',
+  'whole',
+  'fathers',
+  'clean',
+  'no-insect',
+  'shut-again',
+  'kept-shut',
+  'marked',
+  'mark-read',
+] as const;
+/** One link of the proof of a fruit. */
+export type ProofLinkKind = (typeof PROOF_LINKS)[number];
+
+/** sound: every link seen. good: one or two not recorded. fair: more, or worked as it opened. distance-only: open to insects. */
+export const GRADES = ['sound', 'good', 'fair', 'distance-only', 'not-pure'] as const;
+export type Grade = (typeof GRADES)[number];
+
+/** One link as far as it bears on the grade. */
+export interface GradedLink {
+  readonly link: ProofLinkKind;
+  readonly state: LinkState;
+  /** Pollen of another variety was used: all that this father gave may be foreign. */
+  readonly otherVariety?: boolean;
+  /** It is not certain that this is the fruit that was worked. */
+  readonly doubtful?: boolean;
+}
+
+/** What is known of a fruit: its links (those that do not apply to its crop left out), and what foreign pollen is about. */
+export interface ProofInput {
+  readonly links: readonly GradedLink[];
+  /** by-hand: shut and worked. practical: worked as it opened, then shut. cone: a closed cone, not bagged. open: left to the insects. */
+  readonly way: 'by-hand' | 'practical' | 'cone' | 'open';
+  /** Share of foreign pollen that an open flower there gets; `null`: nobody looked what grows about. */
+  readonly pressure: Share | null;
+}
+
+/** A share, 0 to 1: what is likely, and within what it may well lie. */
+export interface Share {
+  readonly low: number;
+  readonly likely: number;
+  readonly high: number;
+}
+
+/** What a proof comes to. */
+export interface Proof {
+  readonly grade: Grade;
+  /** Share of seeds with a foreign father. */
+  readonly foreignShare: Share;
+  /** The link that weighs most against it; `null` where every link was seen. */
+  readonly weakest: ProofLinkKind | null;
+  /** Each link that was not seen, the one that weighs most first. */
+  readonly reasons: readonly GradedLink[];
+}
+
+/** Where nobody looked what grows about: from next to nothing to a rival a few beds off [M]. */
+const UNKNOWN: Share = { low: 0.01, likely: 0.1, high: 0.35 };
+
+/** How a link fails: how often, and what share of the foreign pollen about (or of all pollen) then comes in, usually and at worst [M]. */
+interface Failing {
+  /** Although it was seen to hold; where nobody recorded it. */
+  readonly seen: number;
+  readonly unrecorded: number;
+  readonly usual: number;
+  readonly worst: number;
+  /** Whether that is a share of what is about (`pressure`), or of all pollen. */
+  readonly of: 'about' | 'all';
+}
+
+/**
+ * How links fail [M]. A flower that was open before the work had foreign pollen first; what comes in after a full load of one's own
+ * finds less room, and the next day hardly any. Held to a simulation that shares none of this (`bench/proof.ts`).
+ */
+const FAILING: Readonly<Record<ProofLinkKind, Failing>> = {
+  'shut-before': { seen: 0.001, unrecorded: 0.25, usual: 0.6, worst: 1, of: 'about' },
+  whole: { seen: 0.004, unrecorded: 0.08, usual: 0.4, worst: 0.9, of: 'about' },
+  fathers: { seen: 0.003, unrecorded: 0.04, usual: 0.1, worst: 0.45, of: 'all' },
+  clean: { seen: 0.003, unrecorded: 0.06, usual: 0.04, worst: 0.12, of: 'all' },
+  'no-insect': { seen: 0.004, unrecorded: 0.07, usual: 0.15, worst: 0.5, of: 'about' },
+  'shut-again': { seen: 0.003, unrecorded: 0.1, usual: 0.2, worst: 0.6, of: 'about' },
+  'kept-shut': { seen: 0.003, unrecorded: 0.06, usual: 0.08, worst: 0.3, of: 'about' },
+  marked: { seen: 0.001, unrecorded: 0.025, usual: 1, worst: 1, of: 'about' },
+  'mark-read': { seen: 0.001, unrecorded: 0.025, usual: 1, worst: 1, of: 'about' },
+};
+/** How often it is another fruit, where a lost mark was put on again by what was remembered [M]. */
+const DOUBTFUL = 0.2;
+/** Pollen of another variety on the stigma: half of the fathers, or all [M]. */
+const OTHER_VARIETY = { usual: 0.6, worst: 1 };
+/** A closed cone that nobody bagged gets so much of what is about [M]; `pressure` is reckoned for its crop already. */
+const CONE = { usual: 0.7, worst: 1 };
+
+/** Chances of a foreign pollen as low, likely and high as it is reckoned. */
+const ABOUT = [
+  ['low', 0.25],
+  ['likely', 0.5],
+  ['high', 0.25],
+] as const;
+/** The range: in one of ten it lies below, in one of twenty above. */
+const LOW_AT = 0.1;
+const HIGH_AT = 0.95;
+
+/**
+ * What a fruit's evidence comes to: its grade, and the share of its seed that may have a foreign father, by how often each link fails
+ * and what then comes in. A default is no evidence: what nobody recorded counts as such. Grades and links: common practice (the
+ * numbers are our modelling choice).
+ *
+ * @example gradeProof({ links: [{ link: 'whole', state: 'broken' }], way: 'by-hand', pressure: null }).grade // 'not-pure'
+ */
+export function gradeProof(chain: ProofInput): Proof {
+  const weight = (link: GradedLink) => likelyShare(sharesOf({ ...chain, links: [link], way: 'by-hand' }));
+  const reasons = chain.links
+    .filter(({ state }) => state !== 'seen')
+    .map((link) => ({ link, broken: link.state === 'broken', weighs: weight(link) }))
+    .sort((a, b) => Number(b.broken) - Number(a.broken) || b.weighs - a.weighs)
+    .map(({ link }) => link);
+  return {
+    grade: gradeOf(chain),
+    foreignShare: rangeOf(sharesOf(chain)),
+    weakest: reasons[0]?.link ?? null,
+    reasons,
+  };
+}
+
+function gradeOf({ links, way }: ProofInput): Grade {
+  if (way === 'open') return 'distance-only';
+  if (links.some(({ state }) => state === 'broken')) return 'not-pure';
+  const wanting = links.filter(({ state }) => state === 'not-recorded').length;
+  if (way !== 'by-hand' || wanting > 2 || links.some(({ doubtful }) => doubtful)) return 'fair';
+  return wanting > 0 ? 'good' : 'sound';
+}
+
+/** The range and the mean of a share that is not known for certain. */
+export function rangeOf(shares: ShareDistribution): Share {
+  const low = quantile(shares, LOW_AT);
+  const high = quantile(shares, HIGH_AT);
+  return { low, likely: Math.min(high, Math.max(low, likelyShare(shares))), high };
+}
+
+/** Thousands of fruits have a few dozen kinds of chain among them; beyond so many, the memory is begun anew. */
+const MOST_KEPT = 2000;
+const kept = new Map<string, ShareDistribution>();
+
+/** How likely each share of foreign seed is, by the links. */
+export function sharesOf(chain: ProofInput): ShareDistribution {
+  const key = keyOf(chain);
+  const found = kept.get(key);
+  if (found) return found;
+  if (kept.size >= MOST_KEPT) kept.clear();
+  const shares = reckoned(chain);
+  kept.set(key, shares);
+  return shares;
+}
+
+function keyOf({ links, way, pressure }: ProofInput): string {
+  const { low, likely, high } = pressure ?? UNKNOWN;
+  const said = links.map(
+    ({ link, state, otherVariety, doubtful }) =>
+      `${link}${state}${otherVariety ? 'o' : ''}${doubtful ? 'd' : ''}`,
+  );
+  return `${way} ${low} ${likely} ${high} ${said.join()}`;
+}
+
+function reckoned({ links, way, pressure }: ProofInput): ShareDistribution {
+  const about = pressure ?? UNKNOWN;
+  return mixed(
+    ABOUT.map(([which, chance]) => [
+      chance,
+      unsure([...links.map((link) => failureOf(link, about[which])), ...wayOf(way, about[which])]),
+    ]),
+  );
+}
+
+type Failure = Parameters<typeof unsure>[0][number];
+
+function failureOf({ link, state, otherVariety, doubtful }: GradedLink, about: number): Failure {
+  const { seen, unrecorded, usual, worst, of } = FAILING[link];
+  if (otherVariety) return { chance: 1, ...OTHER_VARIETY };
+  const chance = state === 'broken' ? 1 : state === 'seen' ? seen : doubtful ? DOUBTFUL : unrecorded;
+  const part = of === 'about' ? about : 1;
+  return { chance, usual: usual * part, worst: worst * part };
+}
+
+function wayOf(way: ProofInput['way'], about: number): Failure[] {
+  if (way === 'open') return [{ chance: 1, usual: about, worst: about }];
+  if (way === 'cone') return [{ chance: 1, usual: CONE.usual * about, worst: CONE.worst * about }];
+  // Worked as it opened: an early bee may have been first.
+  return way === 'practical' ? [{ chance: 0.15, usual: 0.5 * about, worst: about }] : [];
+}

@@ -1,0 +1,106 @@
+/** How likely each share is, from 0 to 1 in equal steps; adds up to 1. */
+export type ShareDistribution = Float64Array;
+
+// Looked up once: this runs in the innermost of loops.
+const { floor, min } = Math;
+
+const STEPS = 250;
+/** What is less likely than this is left out. */
+const NEGLIGIBLE = 1e-9;
+
+/** Something that may have happened, and what share then is foreign: as usual, or (as often) as bad as it gets. */
+export interface Failure {
+  readonly chance: number;
+  readonly usual: number;
+  readonly worst: number;
+}
+
+/** All of them together, each for itself: what one lets in takes the room of what was clean before. */
+export function unsure(failures: readonly Failure[]): ShareDistribution {
+  let now = new Float64Array(STEPS + 1);
+  now[0] = 1;
+  let top = 0;
+  for (const { chance, usual, worst } of failures) {
+    if (chance <= 0 || worst <= 0) continue;
+    const next = new Float64Array(STEPS + 1);
+    const ways = [
+      [1 - chance, 0],
+      [chance / 2, usual],
+      [chance / 2, worst],
+    ] as const;
+    let reach = 0;
+    for (let bin = 0; bin <= top; bin++) {
+      const had = now[bin] as number;
+      if (had === 0) continue;
+      const clean = 1 - bin / STEPS;
+      for (const [part, share] of ways) {
+        const at = share === 0 ? bin : STEPS * (1 - clean * (1 - Math.min(1, share)));
+        spread(next, at, had * part);
+        reach = Math.max(reach, Math.min(STEPS, Math.ceil(at)));
+      }
+    }
+    now = next;
+    top = reach;
+  }
+  return now;
+}
+
+/** One of several, by their chances. */
+export function mixed(
+  parts: readonly (readonly [chance: number, shares: ShareDistribution])[],
+): ShareDistribution {
+  const sum = new Float64Array(STEPS + 1);
+  for (const [chance, shares] of parts)
+    for (let bin = 0; bin <= STEPS; bin++) sum[bin] = (sum[bin] as number) + chance * (shares[bin] as number);
+  return sum;
+}
+
+/** The mean of shares by weight, each unsure for itself: of the fruits of one lot, by their seed. */
+export function averaged(
+  parts: readonly { readonly weight: number; readonly shares: ShareDistribution }[],
+): ShareDistribution {
+  const all = parts.reduce((sum, { weight }) => sum + weight, 0);
+  let now = new Float64Array(STEPS + 1);
+  now[0] = 1;
+  for (const { weight, shares } of parts) {
+    const next = new Float64Array(STEPS + 1);
+    const part = all > 0 ? weight / all : 0;
+    const there = binsOf(shares);
+    for (const bin of binsOf(now)) {
+      const had = now[bin] as number;
+      for (const other of there) spread(next, bin + other * part, had * (shares[other] as number));
+    }
+    now = next;
+  }
+  return now;
+}
+
+/** The steps that may be. */
+function binsOf(shares: ShareDistribution): number[] {
+  const there: number[] = [];
+  for (let bin = 0; bin <= STEPS; bin++) if ((shares[bin] as number) > NEGLIGIBLE) there.push(bin);
+  return there;
+}
+
+/** Between two steps a chance goes to both, so that the mean stays what it is. */
+function spread(into: Float64Array, at: number, chance: number): void {
+  const below = min(STEPS, floor(at));
+  const rest = at - below;
+  into[below] = (into[below] as number) + chance * (1 - rest);
+  if (rest > 0 && below < STEPS) into[below + 1] = (into[below + 1] as number) + chance * rest;
+}
+
+/** The mean. */
+export function likelyShare(shares: ShareDistribution): number {
+  return shares.reduce((sum, chance, bin) => sum + (chance * bin) / STEPS, 0);
+}
+
+/** The least share that is not exceeded with this chance. */
+export function quantile(shares: ShareDistribution, chance: number): number {
+  let sum = 0;
+  for (let bin = 0; bin <= STEPS; bin++) {
+    sum += shares[bin] as number;
+    if (sum >= chance - 1e-9) return bin / STEPS;
+  }
+  return 1;
+}

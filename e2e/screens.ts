@@ -12,6 +12,7 @@ const SCREENS = [
   '/plan',
   '/crossing',
   '/plan-sheet',
+  '/purity',
   '/settings',
   '/begin',
   '/corn',

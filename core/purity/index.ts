@@ -6,3 +6,4 @@ export * from './growOut';
 export * from './chain';
 export * from './lotProof';
 export * from './report';
+export * from './closuresDue';

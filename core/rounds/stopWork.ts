@@ -20,6 +20,8 @@ export interface StopAnswers {
   /** Melon: whether the male was left inside; for a cross, whether the anthers came out first. */
   readonly maleInside: boolean | null;
   readonly anthersOut: boolean | null;
+  /** Whether hands and tool were clean of other varieties' pollen. */
+  readonly handsClean: boolean | null;
 }
 
 /** A stop at which nothing has been answered yet. */
@@ -34,6 +36,7 @@ export const NO_ANSWERS: StopAnswers = {
   beeIn: null,
   maleInside: null,
   anthersOut: null,
+  handsClean: null,
 };
 
 /** What the work at a flower comes to by the answers so far: just what the main key says in words, and records. */
@@ -105,7 +108,7 @@ export function stopDrafts({ flower: { id } }: Stop, answers: StopAnswers, work:
   if (answers.found === null) return [];
   const drafts: Draft[] = [{ kind: 'closureChecked', flower: id, result: answers.found }];
   if (!work.pollinating) return drafts;
-  const { lobes, openS, beeIn, maleInside, anthersOut } = answers;
+  const { lobes, openS, beeIn, maleInside, anthersOut, handsClean } = answers;
   if (anthersOut) drafts.push({ kind: 'emasculated', flower: id });
   drafts.push({
     kind: 'pollinated',
@@ -118,6 +121,7 @@ export function stopDrafts({ flower: { id } }: Stop, answers: StopAnswers, work:
     ...(openS === null ? {} : { openS }),
     ...(beeIn === null ? {} : { beeIn }),
     ...(maleInside === null ? {} : { maleInside }),
+    ...(handsClean === null ? {} : { clean: handsClean }),
   });
   if (work.mark !== null) drafts.push({ kind: 'marked', flower: id, mark: work.mark });
   return drafts;

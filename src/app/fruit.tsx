@@ -57,7 +57,12 @@ function Fruit() {
     <Page
       title="Fruit"
       over={working ? 'Adding up …' : 'Set, drop, and whether it is luck'}
-      corner={<Button title="The week" look="quiet" small onPress={() => router.navigate('/week')} />}
+      corner={
+        <>
+          <Button title="Purity" look="quiet" small onPress={() => router.navigate('/purity')} />
+          <Button title="The week" look="quiet" small onPress={() => router.navigate('/week')} />
+        </>
+      }
       foot={<FilterFoot choice={choice} choices={study.choices} onChoice={setChoice} />}
       side={
         <>

@@ -5,6 +5,7 @@ import { useRouter } from 'expo-router';
 import { keepingHours, bloomDayOf, morningOver, windowNow, type BloomDay } from '@core/bloom';
 import { countsDue } from '@core/fruitset';
 import { kitchenRound, mayFlower, type KitchenPlant } from '@core/kitchen';
+import { closuresDue } from '@core/purity';
 import { bandDay, looksDue, marksMissing, nextRounds, type Round } from '@core/rounds';
 import { walkOrder } from '@core/patch';
 import { clockText, dayText } from '@core/time';
@@ -49,6 +50,7 @@ function Today() {
     () => countsDue(state, place.zone, today).filter(({ early }) => !early),
     [state, place.zone, today],
   );
+  const shut = useMemo(() => closuresDue(state, place.zone, today).length, [state, place.zone, today]);
   const unmarked = useMemo(() => marksMissing(state).length, [state]);
   const hour12 = prefs.clock === '12';
   const first = rounds[0];
@@ -144,6 +146,7 @@ function Today() {
             owed={owed}
             counts={counts}
             unmarked={unmarked}
+            shut={shut}
             onOpen={() => router.navigate('/looks')}
           />
           <Button

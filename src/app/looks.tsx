@@ -12,6 +12,8 @@ import { AllFine } from '@/ui/fruit/AllFine';
 import { CauseSheet } from '@/ui/fruit/CauseSheet';
 import { CountRow } from '@/ui/fruit/CountRow';
 import { LookRow } from '@/ui/fruit/LookRow';
+import { closuresDue } from '@core/purity';
+import { ShutRow } from '@/ui/fruit/ShutRow';
 import { MarkRow } from '@/ui/fruit/MarkRow';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
@@ -25,12 +27,24 @@ function Looks() {
   const owed = useMemo(() => looksDue(state, place.zone, today), [state, place.zone, today]);
   const [asking, setAsking] = useState<Asking | null>(null);
   const lookDays = useLookDays();
-  const answer = ({ flower, growing, due }: OwedLook, result: LookResult, sizeMm: number | null) => {
+  const answer = (
+    { flower, growing, due }: OwedLook,
+    result: LookResult,
+    sizeMm: number | null,
+    markRead: boolean | null,
+  ) => {
     const early = !due.verdict;
     // Still the same on the day of the verdict: it may have been given up, and then there is a cause.
     const asks = result === 'yellowing' || result === 'gone' || (result === 'same' && !early);
     if (asks) setAsking({ flower, growing, result, early });
-    else void record({ kind: 'lookedAt', flower: flower.id, result, sizeMm });
+    else
+      void record({
+        kind: 'lookedAt',
+        flower: flower.id,
+        result,
+        sizeMm,
+        ...(markRead === null ? {} : { markRead }),
+      });
   };
   const counts = useMemo(() => countsDue(state, place.zone, today), [state, place.zone, today]);
   // Those owed a look can have their mark there.
@@ -38,8 +52,9 @@ function Looks() {
     () => marksMissing(state).filter(({ flower }) => !owed.some((each) => each.flower.id === flower.id)),
     [state, owed],
   );
+  const shut = useMemo(() => closuresDue(state, place.zone, today), [state, place.zone, today]);
   const owedCounts = counts.filter(({ early }) => !early);
-  const total = owed.length + owedCounts.length + unmarked.length;
+  const total = owed.length + owedCounts.length + unmarked.length + shut.length;
   const plants = byPlant(owed);
   const half = Math.ceil(plants.length / 2);
   const rows = plants.map((here) => (
@@ -49,7 +64,7 @@ function Looks() {
         <LookRow
           key={each.flower.id}
           owed={each}
-          onAnswer={(result, sizeMm) => answer(each, result, sizeMm)}
+          onAnswer={(result, sizeMm, markRead) => answer(each, result, sizeMm, markRead)}
           markWhenGrowing={patch?.schools.marking === 'when-growing'}
         />
       ))}
@@ -68,6 +83,9 @@ function Looks() {
       ) : null}
       {owedCounts.map((due) => (
         <CountRow key={`${due.stand.id}/${due.from}/${due.to}`} due={due} />
+      ))}
+      {shut.map(({ flower, growing }) => (
+        <ShutRow key={flower.id} flower={flower} growing={growing} />
       ))}
       {unmarked.map(({ flower, growing }) => (
         <MarkRow key={flower.id} flower={flower} growing={growing} />

@@ -34,6 +34,8 @@ const WITHIN: Readonly<Record<string, FramePlace['path']>> = {
   '/crossing': '/patch',
   '/week': '/fruit',
   '/label': '/fruit',
+  '/proof': '/fruit',
+  '/purity': '/fruit',
 };
 
 /**

@@ -80,7 +80,13 @@ function PlantPage() {
       }
       side={
         <>
-          {flower ? <FlowerCard flower={flower} growing={found} /> : null}
+          {flower ? (
+            <FlowerCard
+              onProof={() => router.navigate({ pathname: '/proof/[id]', params: { id: flower.id } })}
+              flower={flower}
+              growing={found}
+            />
+          ) : null}
           {plant.ended || !hasRounds(crop) ? null : <ComingBuds growing={found} outlook={outlook} />}
           <PlantEdit growing={found} />
         </>

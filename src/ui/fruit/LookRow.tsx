@@ -23,13 +23,15 @@ export function LookRow({
   markWhenGrowing,
 }: {
   owed: OwedLook;
-  onAnswer: (result: LookResult, sizeMm: number | null) => void;
+  onAnswer: (result: LookResult, sizeMm: number | null, markRead: boolean | null) => void;
   markWhenGrowing: boolean;
 }) {
   const { state, place, demo, prefs, record } = useGarden();
   const mark = useNextMark();
   const [sizeMm, setSizeMm] = useState<number | null>(null);
   const [sizing, setSizing] = useState(false);
+  const [markRead, setMarkRead] = useState<boolean | null>(null);
+  const read = markRead === null ? {} : { markRead };
   const last = flower.looks.at(-1);
   const { crop, variety } = growing;
   const { shutAgain = null, purpose } = flower.pollinations.at(-1) ?? {};
@@ -79,13 +81,31 @@ export function LookRow({
         >{`In the demo patch you see: ${lookWords[lookOn(DEMO_SEED, flower, growing, trueOutcome(state, DEMO_SEED, flower, growing, place.zone), due.day)]}.`}</Txt>
       ) : null}
       {sizing ? <SizeTiles us={prefs.units === 'us'} sizeMm={sizeMm} onSize={setSizeMm} /> : null}
+      {flower.mark ? (
+        <Tiles question={`The mark ${flower.mark}`}>
+          <Tile
+            title="read"
+            label={`${plantName(growing)}, ${flowerPlace(flower)}: mark ${flower.mark} read`}
+            small
+            chosen={markRead === true}
+            onPress={() => setMarkRead(markRead === true ? null : true)}
+          />
+          <Tile
+            title="gone"
+            label={`${plantName(growing)}, ${flowerPlace(flower)}: mark ${flower.mark} is gone`}
+            small
+            chosen={false}
+            onPress={() => void record({ kind: 'markLost', flower: flower.id })}
+          />
+        </Tiles>
+      ) : null}
       <Tiles question="It is" hideQuestion>
         {LOOK_RESULTS.map((result) => (
           <Tile
             key={result}
             title={lookWords[result]}
             chosen={false}
-            onPress={() => onAnswer(result, sizeMm)}
+            onPress={() => onAnswer(result, sizeMm, markRead)}
             label={`${plantName(growing)}, ${flowerPlace(flower)}: ${lookWords[result]}`}
             minWidth={74}
           />
@@ -107,6 +127,7 @@ export function LookRow({
                 flower: flower.id,
                 harvestFor: reasonFor(flower, growing) === 'fruit' ? 'kitchen' : 'seed',
                 weightG: null,
+                ...read,
               })
             }
             label={`${plantName(growing)}, ${flowerPlace(flower)}: harvested for ${reasonFor(flower, growing) === 'fruit' ? 'the kitchen' : 'seed'}`}
@@ -120,7 +141,7 @@ export function LookRow({
           small
           onPress={() =>
             void record(
-              { kind: 'lookedAt', flower: flower.id, result: 'growing', sizeMm: null },
+              { kind: 'lookedAt', flower: flower.id, result: 'growing', sizeMm: null, ...read },
               ...(covered ? [{ kind: 'coverOff' as const, flower: flower.id }] : []),
               ...(unmarked ? [{ kind: 'marked' as const, flower: flower.id, mark }] : []),
             )

@@ -3,6 +3,7 @@ import type { Flower } from '@core/ledger';
 import { fitForSeed, type FitReason, type Fitness } from '@core/purity';
 import { useGarden } from '@/data/garden/garden';
 import { Badge } from '../controls';
+import { reasonText } from '../purity/words';
 import { Txt } from '../theme';
 
 const verdictWords: Record<Fitness, string> = {
@@ -12,34 +13,6 @@ const verdictWords: Record<Fitness, string> = {
 };
 const verdictTone = { fit: 'leaf', 'not-recorded': 'pollen', unfit: 'brick' } as const;
 
-const reasonText: Record<FitReason['what'], string> = {
-  shut: 'shut in time',
-  'no-insects-here': 'alone of its kind where no insect gets in',
-  'never-shut': 'not shut before it opened',
-  'stood-open': 'stood open before it was shut',
-  'worked-as-it-opened': 'worked as it opened, then shut',
-  'closed-cone': 'not bagged: it sheds into its own closed cone',
-  whole: 'closure found whole',
-  torn: 'closure found torn',
-  holed: 'closure found holed',
-  insect: 'an insect was inside',
-  'not-open': 'not open yet when looked at',
-  gone: 'found gone',
-  'no-pollen': 'no pollen came off',
-  'not-looked-at': 'nobody noted how the closure was found',
-  lost: 'lost',
-  picked: 'picked',
-  'bee-in': 'a bee got in while it was worked',
-  'no-bee': 'no bee got in',
-  'left-open': 'left open after the work',
-  'nobody-said': 'not noted',
-  'no-father': 'father not noted',
-  'father-unfit': 'a father’s flower was not pure',
-  'father-not-recorded': 'a father’s closure was not noted',
-  'pure-fathers': 'pure fathers',
-  'other-variety': 'a father of another variety',
-  'anthers-out': 'anthers out',
-};
 const linkText: Record<FitReason['link'], string> = {
   'shut-before': 'before it opened',
   whole: 'at dawn',

@@ -19,7 +19,15 @@ import { HowIsIt } from './HowIsIt';
 import { MendSheet } from './MendSheet';
 
 /** The story of one flower, entry by entry; what was wrong can be put right or taken back, and stays on record. */
-export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growing }) {
+export function FlowerCard({
+  flower,
+  growing,
+  onProof,
+}: {
+  flower: Flower;
+  growing: Growing;
+  onProof?: () => void;
+}) {
   const { state, place, today, patch, record } = useGarden();
   const [losing, setLosing] = useState(false);
   const [mending, setMending] = useState<LedgerEvent | null>(null);
@@ -37,7 +45,12 @@ export function FlowerCard({ flower, growing }: { flower: Flower; growing: Growi
     <Card>
       <Heading flower={flower} growing={growing} />
       {reasonFor(flower, growing) !== 'fruit' && flower.shuttings.length + flower.pollinations.length > 0 ? (
-        <FitnessLine flower={flower} />
+        <>
+          <FitnessLine flower={flower} />
+          {onProof && flower.sex !== 'male' && flower.pollinations.length > 0 ? (
+            <Button title="Its proof, link by link" look="quiet" small onPress={onProof} />
+          ) : null}
+        </>
       ) : null}
       {late ? (
         <Notice

@@ -103,17 +103,23 @@ function Measured({ plan, width, height, host }: PlanViewProps & { width: number
           onPress={() => show(fitted(scene.all, width, height))}
         />
       </View>
-      <Spoken plan={plan} say={say} />
+      <Spoken plan={plan} sayRef={say} />
     </View>
   );
 }
 
 /** What the distances come to, and while something is dragged, what they would. */
-function Spoken({ plan, say }: { plan: Plan; say: RefObject<((dragged: Draft | null) => void) | null> }) {
+function Spoken({
+  plan,
+  sayRef,
+}: {
+  plan: Plan;
+  sayRef: RefObject<((dragged: Draft | null) => void) | null>;
+}) {
   const [dragged, setDragged] = useState<Draft | null>(null);
   useEffect(() => {
-    say.current = setDragged;
-  }, [say]);
+    sayRef.current = setDragged;
+  }, [sayRef]);
   const spoken = dragged ? plan.answerIf(dragged) : plan.asked;
   return (
     <Txt role="status" size="label" style={{ paddingTop: 4 }}>

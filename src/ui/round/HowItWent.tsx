@@ -9,6 +9,7 @@ export interface Went {
   readonly beeIn: boolean | null;
   readonly maleInside?: boolean | null;
   readonly anthersOut?: boolean | null;
+  readonly handsClean?: boolean | null;
 }
 
 const OPEN = [
@@ -35,12 +36,13 @@ export function HowItWent({
   onChange: (part: Partial<Went>) => void;
 }) {
   const all = lobesOf(crop);
-  const { lobes, openS, beeIn, maleInside = null, anthersOut = null } = value;
+  const { lobes, openS, beeIn, maleInside = null, anthersOut = null, handsClean = null } = value;
   if (!open) {
     const said = [
       ...(all && lobes !== null ? [plural(lobes, 'lobe')] : []),
       ...OPEN.filter((each) => each.openS === openS).map(({ title }) => `open ${title}`),
       ...(beeIn === null ? [] : [beeIn ? 'a bee got in' : 'no bee']),
+      ...(handsClean === null ? [] : [handsClean ? 'hands clean' : 'hands not clean']),
       ...(maleInside ? ['male left inside'] : []),
       ...(anthersOut ? ['anthers out'] : []),
     ];
@@ -96,6 +98,22 @@ export function HowItWent({
           onPress={() => onChange({ beeIn: beeIn === true ? null : true })}
         />
       </Tiles>
+      {value.handsClean === undefined ? null : (
+        <Tiles question="Hands and tool">
+          <Tile
+            title="clean"
+            small
+            chosen={handsClean === true}
+            onPress={() => onChange({ handsClean: handsClean === true ? null : true })}
+          />
+          <Tile
+            title="other pollen on them"
+            small
+            chosen={handsClean === false}
+            onPress={() => onChange({ handsClean: handsClean === false ? null : false })}
+          />
+        </Tiles>
+      )}
       {crop.id === 'melon' ? (
         <Tiles question="The male">
           <Tile

@@ -79,7 +79,11 @@ export function StopWorkTiles({
           title={`This brush carries ${carried} pollen`}
           text={`Wipe your hands, put it away, and take the dry brush for ${state.varieties.get(fatherVarietyOf(growing))?.name ?? 'this variety'}.`}
         >
-          <Button title="Clean hands, fresh brush" small onPress={() => onChange({ clean: true })} />
+          <Button
+            title="Clean hands, fresh brush"
+            small
+            onPress={() => onChange({ clean: true, handsClean: true })}
+          />
         </Notice>
       ) : null}
       {noFather}

@@ -15,6 +15,7 @@ export function LooksCard({
   owed,
   counts,
   unmarked,
+  shut,
   onOpen,
 }: {
   owed: readonly OwedLook[];
@@ -22,6 +23,8 @@ export function LooksCard({
   counts: readonly CountDue[];
   /** Seed fruits without their mark. */
   unmarked: number;
+  /** Worked flowers whose closure is to be looked at. */
+  shut: number;
   onOpen: () => void;
 }) {
   const { place } = useGarden();
@@ -32,6 +35,7 @@ export function LooksCard({
     ...counts.map(
       ({ growing, worked }) => `${growing.variety.name}: about ${worked} counted, how many grow?`,
     ),
+    ...(shut > 0 ? [`${plural(shut, 'worked flower')}: still shut?`] : []),
     ...(unmarked > 0 ? [`${plural(unmarked, 'seed fruit', 'seed fruits')} without a mark`] : []),
   ];
   if (owed.length === 0 && more.length === 0) {

@@ -1,0 +1,103 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import type { PlantId } from '../core/ids';
+import { TestGarden } from '../core/testGarden';
+import { setTime, takeOver, today } from './helpers';
+
+const DAWN = '2026-07-14';
+const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: true });
+
+/** One flower of which every link was seen so far, and one of which three are broken. */
+function twoFruits() {
+  const garden = new TestGarden();
+  const [mother, father] = garden.plant('squash-maxima', 'Slate Dome', 2).plants as [PlantId, PlantId];
+  const good = garden.shut('2026-07-13', mother, 'female');
+  const bad = garden.shut('2026-07-13', father, 'female');
+  const male = garden.shut('2026-07-13', father, 'male');
+  garden.check(garden.time(DAWN, 5), male, 'whole');
+  garden.check(garden.time(DAWN, 5, 5), good, 'whole');
+  garden.work(garden.time(DAWN, 5, 10), good, [male], { beeIn: false, clean: true } as never);
+  garden.write(garden.time(DAWN, 5, 11), { kind: 'marked', flower: good, mark: '1-A' });
+  garden.check(garden.time(DAWN, 5, 20), bad, 'torn');
+  garden.work(garden.time(DAWN, 5, 25), bad, [], {
+    beeIn: true,
+    clean: true,
+    shutAgain: null,
+    purpose: 'seed',
+  } as never);
+  garden.write(garden.time(DAWN, 5, 26), { kind: 'marked', flower: bad, mark: '1-B' });
+  return garden;
+}
+
+test('a fruit with every link seen, and one with three broken: seen shut next day, its mark read, each with its proof', async ({
+  page,
+}) => {
+  await setTime(page, '2026-07-15T06:00:00Z');
+  await takeOver(page, twoFruits());
+  await page.getByRole('link', { name: 'Fruit' }).click();
+  await button(page, 'Purity').click();
+  await expect(page.getByText('2 fruits: 1 good, 1 not pure.')).toBeVisible();
+
+  // The closure can be seen today, and no more in three days.
+  await page.getByRole('link', { name: /^1-A,/ }).click();
+  await expect(page.getByRole('heading', { name: 'Proof of 1-A' })).toBeVisible();
+  await expect(page.getByText('Still to do: look at its closure, by 16 July.')).toBeVisible();
+  await expect(page.getByText('Still whole later: not recorded')).toBeVisible();
+  await today(page);
+  await expect(page.getByText('1 worked flower: still shut?')).toBeVisible();
+  await button(page, 'Open: what to look at').click();
+  await page.getByRole('button', { name: /its closure is whole$/ }).click();
+  await expect(page.getByText(/Is it still shut\?/)).toHaveCount(0);
+
+  // Two weeks on it grows, and its mark is read.
+  await setTime(page, '2026-07-22T06:00:00Z');
+  await page.goto('/looks');
+  await page.getByRole('button', { name: /mark 1-A read$/ }).click();
+  await page.getByRole('button', { name: /^Slate Dome 1, .*: growing$/ }).click();
+  await page.getByRole('link', { name: 'Fruit' }).click();
+  await button(page, 'Purity').click();
+  await expect(page.getByText('2 fruits: 1 sound, 1 not pure.')).toBeVisible();
+  await page.getByRole('link', { name: /^1-A,.*Proof sound; 9 of 9 links seen$/ }).click();
+  await expect(page.getByText('Foreign fathers: likely under 0.5 % of its seed.')).toBeVisible();
+  await expect(page.getByText('Still to do', { exact: false })).toHaveCount(0);
+
+  await button(page, 'Purity').click();
+  await page.getByRole('link', { name: /^1-B,.*Proof not pure/ }).click();
+  for (const [link, words] of [
+    ['Whole at dawn: broken', 'closure found torn'],
+    ['No insect while open: broken', 'a bee got in while it was worked'],
+    ['Shut again: broken', 'left open after the work'],
+  ] as const) {
+    await expect(page.getByText(link)).toBeVisible();
+    await expect(page.getByText(words)).toBeVisible();
+  }
+  await expect(page.getByText(/^Closure: torn · 14 July .* · Oda$/)).toBeVisible();
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag22aa']).analyze();
+  expect(violations.map(({ id }) => id)).toEqual([]);
+});
+
+test('the purity of a variety is saved as a table that says what the screen says', async ({ page }) => {
+  await setTime(page, '2026-07-15T06:00:00Z');
+  await takeOver(page, twoFruits());
+  await page.goto('/purity');
+  const download = page.waitForEvent('download');
+  await button(page, 'Save as a table (CSV)').click();
+  const stream = await (await download).createReadStream();
+  const chunks: Buffer[] = [];
+  for await (const chunk of stream) chunks.push(chunk as Buffer);
+  const rows = Buffer.concat(chunks).toString('utf8').trim().split('\r\n');
+  expect(rows).toHaveLength(3);
+  expect(rows[1]).toMatch(/^Slate Dome,1-B,.*not pure/);
+  expect(rows[2]).toMatch(/^Slate Dome,1-A,.*good/);
+});
+
+test('a mark found gone is said, and the fruit is asked for a new one', async ({ page }) => {
+  await setTime(page, '2026-07-22T06:00:00Z');
+  await takeOver(page, twoFruits());
+  await page.goto('/looks');
+  await page.getByRole('button', { name: /mark 1-A is gone$/ }).click();
+  await expect(page.getByRole('button', { name: /mark 1-A is gone$/ })).toHaveCount(0);
+  await page.goto('/purity');
+  await page.getByRole('link', { name: /^no mark, Slate Dome 1/ }).click();
+  await expect(page.getByText('its mark was gone, or could not be read')).toBeVisible();
+});

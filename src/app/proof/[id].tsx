@@ -1,0 +1,133 @@
+import { View } from 'react-native';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { growing, plantName } from '@core/patch';
+import { fruitProof, type ProofLink } from '@core/purity';
+import type { Flower, LedgerEvent, State } from '@core/ledger';
+import { clockText, localDateOf, shortDayText } from '@core/time';
+import { useGarden } from '@/data/garden/garden';
+import { Badge, Button, Card, Notice } from '@/ui/controls';
+import { gated } from '@/ui/Gate';
+import { Page } from '@/ui/Page';
+import { storyWords } from '@/ui/patch/storyWords';
+import { LinkMark, ProofDrawing } from '@/ui/purity/ProofDrawing';
+import { gradeTone, gradeWords, linkNames, reasonText, shareWords, stillToDo } from '@/ui/purity/words';
+import { Txt, useColours } from '@/ui/theme';
+import { flowerPlace } from '@/ui/words';
+
+/** How pure the seed of one fruit is, link by link, with the entries that say so. */
+function ProofPage() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const { state, today } = useGarden();
+  const router = useRouter();
+  const flower = state.flowers.get(id);
+  const found = flower ? growing(state, flower.plant) : null;
+  const fruit = flower && fruitProof(state, flower, today);
+  if (!flower || !found || !fruit)
+    return (
+      <Page
+        title="No such fruit"
+        foot={<Button title="Go to Fruit" onPress={() => router.replace('/fruit')} />}
+      >
+        <Txt>It may have been undone, or it is on another phone still.</Txt>
+      </Page>
+    );
+  const { chain, proof } = fruit;
+  const entries = entriesOf(state, flower);
+  const todo = chain.links.flatMap((link) => (link.state === 'not-recorded' ? (stillToDo(link) ?? []) : []));
+  return (
+    <Page
+      title={flower.mark ? `Proof of ${flower.mark}` : 'Proof of a fruit'}
+      over={`${plantName(found)}, ${flowerPlace(flower)}`}
+      corner={<Button title="Purity" look="quiet" small onPress={() => router.navigate('/purity')} />}
+      foot={
+        <Button
+          title="Its plant and whole story"
+          onPress={() =>
+            router.navigate({ pathname: '/plant/[id]', params: { id: flower.plant, flower: flower.id } })
+          }
+        />
+      }
+    >
+      <Card>
+        <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' }}>
+          <Txt size="heading">{found.variety.name}</Txt>
+          <Badge text={gradeWords[proof.grade]} tone={gradeTone[proof.grade]} />
+        </View>
+        <ProofDrawing links={chain.links} proof={proof} height={34} />
+        <Txt>{shareWords(proof.foreignShare)}</Txt>
+        <Txt size="label" tone="muted">
+          {chain.pressure === null
+            ? 'Nobody wrote down what grows about, so it is reckoned as if something might.'
+            : 'Reckoned from what grows about and how often such links fail: an order of magnitude.'}
+        </Txt>
+        {proof.weakest ? <Txt>{`Weakest link: ${linkNames[proof.weakest].toLowerCase()}.`}</Txt> : null}
+        {todo.map((words) => (
+          <Notice key={words} tone="pollen" text={words} />
+        ))}
+      </Card>
+      <Card>
+        {chain.links.map((link) => (
+          <LinkRow key={link.link} link={link} state={state} entries={entries} />
+        ))}
+      </Card>
+      <Txt size="label" tone="muted">
+        A default is no evidence: what nobody answered is not recorded, and counts neither for nor against.
+      </Txt>
+    </Page>
+  );
+}
+
+const stateWords = { seen: 'seen', 'not-recorded': 'not recorded', broken: 'broken' } as const;
+
+/** All that was written of a fruit, of its plant and bed, and of the males it was worked with, by id. */
+function entriesOf(state: State, flower: Flower): ReadonlyMap<string, LedgerEvent> {
+  const fathers = flower.pollinations.flatMap((each) => each.fathers);
+  const places = [flower.plant, ...fathers.map(({ plant }) => plant)].map((plant) => growing(state, plant));
+  const subjects = [
+    flower.id,
+    flower.plant,
+    ...fathers.flatMap(({ plant, flowers }) => [plant, ...flowers]),
+    ...places.flatMap((each) => each?.bed.id ?? []),
+  ];
+  return new Map(
+    subjects.flatMap((id) => (state.log.get(id) ?? []).map((event) => [event.id as string, event] as const)),
+  );
+}
+
+function LinkRow({
+  link,
+  state,
+  entries,
+}: {
+  link: ProofLink;
+  state: State;
+  entries: ReadonlyMap<string, LedgerEvent>;
+}) {
+  const { place, prefs } = useGarden();
+  const colours = useColours();
+  const cited = link.events.flatMap((id) => entries.get(id) ?? []);
+  return (
+    <View
+      style={{
+        flexDirection: 'row',
+        gap: 10,
+        borderBottomWidth: 1,
+        borderBottomColor: colours.rule,
+        paddingVertical: 6,
+      }}
+    >
+      <LinkMark link={link} />
+      <View style={{ flex: 1 }}>
+        <Txt size="strong">{`${linkNames[link.link]}: ${stateWords[link.state]}`}</Txt>
+        <Txt>{reasonText[link.says]}</Txt>
+        {cited.slice(0, 4).map((event) => (
+          <Txt key={event.id} size="label" tone="muted">
+            {`${storyWords(state, event)} · ${shortDayText(localDateOf(Date.parse(event.at), place.zone))} ${clockText(Date.parse(event.at), place.zone, prefs.clock === '12')} · ${event.by}`}
+          </Txt>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+export default gated(ProofPage);

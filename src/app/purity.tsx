@@ -1,0 +1,157 @@
+import { useMemo, useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { useRouter } from 'expo-router';
+import { csvText } from '@core/formats';
+import { growing, plantName } from '@core/patch';
+import { GRADES, varietyPurities, type FruitProof, type VarietyPurity } from '@core/purity';
+import { saveFile } from '@/data/device/files';
+import { useGarden } from '@/data/garden/garden';
+import { Badge, Button, Card } from '@/ui/controls';
+import { gated } from '@/ui/Gate';
+import { Page } from '@/ui/Page';
+import { ProofDrawing } from '@/ui/purity/ProofDrawing';
+import { chainWords, gradeTone, gradeWords, linkNames, shareWords } from '@/ui/purity/words';
+import { Txt, useColours } from '@/ui/theme';
+import { flowerPlace, plural } from '@/ui/words';
+
+const FEW = 6;
+
+/** How pure the seed of each variety is, by its fruits. */
+function PurityPage() {
+  const { state, today } = useGarden();
+  const router = useRouter();
+  const reports = useMemo(() => varietyPurities(state, today), [state, today]);
+  const csv = () =>
+    saveFile(
+      `steady-trowel-purity-${today}.csv`,
+      'text/csv;charset=utf-8',
+      csvText(
+        rowsOf(reports, (fruit) => plantOf(fruit)),
+        { guardFormulas: true },
+      ),
+    );
+  const plantOf = ({ flower }: FruitProof) => {
+    const found = growing(state, flower.plant);
+    return found ? `${plantName(found)}, ${flowerPlace(flower)}` : '';
+  };
+  return (
+    <Page
+      title="Purity"
+      over="How pure is the seed, by what was seen"
+      corner={<Button title="Fruit" look="quiet" small onPress={() => router.navigate('/fruit')} />}
+      foot={
+        reports.length > 0 ? (
+          <View style={{ flexDirection: 'row', gap: 8 }}>
+            <Button title="Print" grow onPress={() => window.print()} />
+            <Button title="Save as a table (CSV)" grow onPress={csv} />
+          </View>
+        ) : undefined
+      }
+    >
+      {reports.length === 0 ? (
+        <Txt>No fruit for seed yet. Each flower worked for seed comes up here with its proof.</Txt>
+      ) : null}
+      {reports.map((report) => (
+        <ReportCard
+          key={report.variety.id}
+          report={report}
+          nameOf={plantOf}
+          onOpen={(id) => router.navigate({ pathname: '/proof/[id]', params: { id } })}
+        />
+      ))}
+    </Page>
+  );
+}
+
+function ReportCard({
+  report: { variety, fruits, grade, share, mothers, fathers },
+  nameOf,
+  onOpen,
+}: {
+  report: VarietyPurity;
+  nameOf: (fruit: FruitProof) => string;
+  onOpen: (flower: string) => void;
+}) {
+  const colours = useColours();
+  const [all, setAll] = useState(false);
+  const counts = GRADES.flatMap((each) => {
+    const many = fruits.filter(({ proof }) => proof.grade === each).length;
+    return many > 0 ? [`${many} ${gradeWords[each]}`] : [];
+  });
+  return (
+    <Card>
+      <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 8 }}>
+        <Txt size="heading" style={{ flex: 1 }}>
+          {variety.name}
+        </Txt>
+        <Badge text={gradeWords[grade]} tone={gradeTone[grade]} />
+      </View>
+      <Txt>{`${plural(fruits.length, 'fruit', 'fruits')}: ${counts.join(', ')}.`}</Txt>
+      <Txt>{shareWords(share)}</Txt>
+      <Txt size="label" tone="muted">
+        {`${plural(mothers.length, 'mother')}, ${plural(fathers.length, 'father')}. A variety is as good as its weakest fruit; keep fruits apart, and the better ones stay better.`}
+      </Txt>
+      {(all ? fruits : fruits.slice(0, FEW)).map((fruit) => (
+        <Pressable
+          key={fruit.flower.id}
+          role="link"
+          aria-label={`${fruit.flower.mark ?? 'no mark'}, ${nameOf(fruit)}: ${chainWords(fruit.chain.links, fruit.proof)}`}
+          onPress={() => onOpen(fruit.flower.id)}
+          style={{
+            borderTopWidth: 1,
+            borderTopColor: colours.rule,
+            paddingVertical: 8,
+            gap: 4,
+            minHeight: 48,
+          }}
+        >
+          <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+            <Txt size="strong" style={{ flex: 1 }}>
+              {`${fruit.flower.mark ?? 'no mark'} · ${nameOf(fruit)}`}
+            </Txt>
+            <Badge text={gradeWords[fruit.proof.grade]} tone={gradeTone[fruit.proof.grade]} />
+          </View>
+          <ProofDrawing links={fruit.chain.links} proof={fruit.proof} height={18} />
+        </Pressable>
+      ))}
+      {!all && fruits.length > FEW ? (
+        <Button title={`Show all ${fruits.length}`} look="quiet" small onPress={() => setAll(true)} />
+      ) : null}
+    </Card>
+  );
+}
+
+const HEADS = [
+  'variety',
+  'mark',
+  'fruit',
+  'grade',
+  'weakest_link',
+  'foreign_low',
+  'foreign_likely',
+  'foreign_high',
+];
+
+/** One row a fruit; shares from 0 to 1. */
+function rowsOf(reports: readonly VarietyPurity[], nameOf: (fruit: FruitProof) => string) {
+  return [
+    HEADS,
+    ...reports.flatMap(({ variety, fruits }) =>
+      fruits.map((fruit) => {
+        const { grade, weakest, foreignShare } = fruit.proof;
+        return [
+          variety.name,
+          fruit.flower.mark,
+          nameOf(fruit),
+          gradeWords[grade],
+          weakest ? linkNames[weakest] : null,
+          foreignShare.low.toFixed(4),
+          foreignShare.likely.toFixed(4),
+          foreignShare.high.toFixed(4),
+        ];
+      }),
+    ),
+  ];
+}
+
+export default gated(PurityPage);

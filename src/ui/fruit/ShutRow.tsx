@@ -1,0 +1,40 @@
+import { View } from 'react-native';
+import { CLOSURE_FOUND, type Flower } from '@core/ledger';
+import { plantName, type Growing } from '@core/patch';
+import { useRecording } from '@/data/garden/useRecording';
+import { Card, Tile, Tiles } from '../controls';
+import { Txt } from '../theme';
+import { checkWords, flowerPlace } from '../words';
+
+/** How a closure can be found the day after the work. */
+const FOUND = CLOSURE_FOUND.filter((each) => each !== 'not-open');
+
+/** A flower that was worked and shut again, and has to stay shut: nobody can see tomorrow whether it did today. */
+export function ShutRow({ flower, growing }: { flower: Flower; growing: Growing }) {
+  const { busy, save } = useRecording();
+  const name = `${plantName(growing)}, ${flowerPlace(flower)}`;
+  return (
+    <Card style={{ paddingVertical: 8 }}>
+      <View>
+        <Txt size="strong">{name}</Txt>
+        <Txt size="label" tone="muted">
+          {`Is it still shut? ${growing.bed.name}${flower.mark ? ` · mark ${flower.mark}` : ''}`}
+        </Txt>
+      </View>
+      <Tiles question="Its closure" hideQuestion>
+        {FOUND.map((result) => (
+          <Tile
+            key={result}
+            title={checkWords[result]}
+            label={`${name}: its closure is ${checkWords[result]}`}
+            small
+            chosen={false}
+            onPress={() => {
+              if (!busy) void save({ kind: 'closureChecked', flower: flower.id, result });
+            }}
+          />
+        ))}
+      </Tiles>
+    </Card>
+  );
+}

@@ -1,0 +1,121 @@
+import type { Grade, LinkSays, Proof, ProofLink, ProofLinkKind, Share } from '@core/purity';
+import { shortDayText } from '@core/time';
+
+/** What a link says, in words. */
+export const reasonText: Record<LinkSays, string> = {
+  shut: 'shut in time',
+  'no-insects-here': 'alone of its kind where no insect gets in',
+  'never-shut': 'not shut before it opened',
+  'stood-open': 'stood open before it was shut',
+  'worked-as-it-opened': 'worked as it opened, then shut',
+  'closed-cone': 'not bagged: it sheds into its own closed cone',
+  whole: 'closure found whole',
+  torn: 'closure found torn',
+  holed: 'closure found holed',
+  insect: 'an insect was inside',
+  'not-open': 'not open yet when looked at',
+  gone: 'found gone',
+  'no-pollen': 'no pollen came off',
+  'not-looked-at': 'nobody noted how the closure was found',
+  lost: 'lost',
+  picked: 'picked',
+  'bee-in': 'a bee got in while it was worked',
+  'no-bee': 'no bee got in',
+  'left-open': 'left open after the work',
+  'nobody-said': 'not noted',
+  'no-father': 'father not noted',
+  'father-unfit': 'a father’s flower was not pure',
+  'father-not-recorded': 'a father’s closure was not noted',
+  'pure-fathers': 'pure fathers',
+  'other-variety': 'a father of another variety',
+  'anthers-out': 'anthers out',
+  clean: 'hands and tool clean',
+  'carried-over': 'pollen of another variety was on hands or tool',
+  'stayed-shut': 'still whole later on',
+  'at-once': 'marked on the same visit',
+  late: 'marked late',
+  'no-mark': 'no mark on it',
+  read: 'its mark was read',
+  unreadable: 'its mark was gone, or could not be read',
+  'not-read': 'nobody noted that its mark was read',
+  'marked-again': 'its mark was lost and put on again: it may be another fruit',
+  'father-off-type': 'a father turned out not to be true to the variety',
+  'mother-off-type': 'its plant turned out not to be true to the variety',
+};
+
+/** The links in words, as they stand in the chain. */
+export const linkNames: Readonly<Record<ProofLinkKind, string>> = {
+  'shut-before': 'Shut before it opened',
+  whole: 'Whole at dawn',
+  fathers: 'Fathers shut, whole and true',
+  clean: 'Nothing carried over',
+  'no-insect': 'No insect while open',
+  'shut-again': 'Shut again',
+  'kept-shut': 'Still whole later',
+  marked: 'Marked at once',
+  'mark-read': 'Mark read',
+};
+
+export const gradeWords: Readonly<Record<Grade, string>> = {
+  sound: 'sound',
+  good: 'good',
+  fair: 'fair',
+  'distance-only': 'distance only',
+  'not-pure': 'not pure',
+};
+export const gradeTone = {
+  sound: 'leaf',
+  good: 'leaf',
+  fair: 'pollen',
+  'distance-only': 'pollen',
+  'not-pure': 'brick',
+} as const satisfies Readonly<Record<Grade, string>>;
+
+/** What can still be done about a link, and until when. */
+const toDo: Readonly<Partial<Record<ProofLinkKind, string>>> = {
+  'kept-shut': 'look at its closure',
+  marked: 'put its mark on',
+  'mark-read': 'read its mark at the next look, and when you pick it',
+};
+
+/** What would still raise the proof; `null` where nothing can any more. */
+export function stillToDo({ link, until }: ProofLink): string | null {
+  const words = toDo[link];
+  if (until === null || words === undefined) return null;
+  return link === 'kept-shut'
+    ? `Still to do: ${words}, by ${shortDayText(until)}.`
+    : `Still to do: ${words}.`;
+}
+
+const percent = (share: number): string => {
+  const points = share * 100;
+  if (points === 0) return '0';
+  return points < 0.5
+    ? 'under 0.5'
+    : points < 10
+      ? points.toFixed(1).replace('.0', '')
+      : String(Math.round(points));
+};
+
+/**
+ * The share of seed that may have a foreign father.
+ * @example shareWords({ low: 0, likely: 0.004, high: 0.031 }) // 'Foreign fathers: likely under 0.5 %, 0 to 3.1 % of its seed.'
+ */
+export function shareWords({ low, likely, high }: Share): string {
+  return high < 0.005
+    ? 'Foreign fathers: likely under 0.5 % of its seed.'
+    : `Foreign fathers: likely ${percent(likely)} %, ${percent(low)} to ${percent(high)} % of its seed.`;
+}
+
+/** The chain in one sentence: all that the drawing shows. */
+export function chainWords(links: readonly ProofLink[], { grade }: Pick<Proof, 'grade'>): string {
+  const of = (state: ProofLink['state']) =>
+    links.filter((link) => link.state === state).map(({ link }) => linkNames[link].toLowerCase());
+  const [broken, open] = [of('broken'), of('not-recorded')];
+  return [
+    `Proof ${gradeWords[grade]}`,
+    `${links.length - broken.length - open.length} of ${links.length} links seen`,
+    ...(open.length > 0 ? [`not recorded: ${open.join(', ')}`] : []),
+    ...(broken.length > 0 ? [`broken: ${broken.join(', ')}`] : []),
+  ].join('; ');
+}

@@ -3,6 +3,7 @@ import { benchBrowser } from './browser';
 import { benchCore } from './core';
 import { benchCoverage } from './coverage';
 import { benchPlan } from './plan';
+import { benchProof } from './proof';
 import { benchReading } from './reading';
 import { benchRounds } from './rounds';
 import { benchSeasons } from './season';
@@ -18,6 +19,7 @@ const FULL = {
   covered: 2000,
   stands: 60,
   neighbours: 40,
+  lots: 2000,
 };
 const SMALLEST = {
   events: [6_000],
@@ -29,10 +31,11 @@ const SMALLEST = {
   covered: 5,
   stands: 6,
   neighbours: 4,
+  lots: 50,
 };
 
 async function main(): Promise<void> {
-  const { events, mornings, forecasts, seasons, repeats, fruits, covered, stands, neighbours } =
+  const { events, mornings, forecasts, seasons, repeats, fruits, covered, stands, neighbours, lots } =
     process.argv.includes('--smallest') ? SMALLEST : FULL;
   benchCore(events);
   benchReading(forecasts, events);
@@ -42,6 +45,7 @@ async function main(): Promise<void> {
   benchAgainstR(fruits);
   await benchBrowser(events, repeats);
   await benchPlan(stands, neighbours);
+  benchProof(lots);
 }
 
 void main().catch((error: unknown) => {

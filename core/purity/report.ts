@@ -73,11 +73,25 @@ function bearsSeed(flower: Flower): boolean {
 
 const RANK: readonly Grade[] = ['not-pure', 'distance-only', 'fair', 'good', 'sound'];
 
-/** Each variety with fruits for seed, in the order in which they were added. */
-export function varietyPurities(state: State, today: LocalDate): VarietyPurity[] {
+/** The year in which a fruit was worked, by the calendar. */
+const yearOf = ({ pollinations, harvested, sightings }: Flower): string =>
+  (pollinations[0] ?? harvested ?? sightings[0])?.at.slice(0, 4) ?? '';
+
+/** The years of which there is fruit for seed, the latest first. */
+export const seedYears = remembered(
+  ({ flowers }: Pick<State, 'flowers'>) => [flowers],
+  ({ flowers }): readonly string[] => {
+    const years = new Set<string>();
+    for (const flower of flowers.values()) if (bearsSeed(flower)) years.add(yearOf(flower));
+    return [...years].sort().reverse();
+  },
+);
+
+/** Each variety with fruits for seed of a year, in the order in which they were added. */
+export function varietyPurities(state: State, today: LocalDate, year = today.slice(0, 4)): VarietyPurity[] {
   const by = new Map<VarietyId, Flower[]>();
   for (const flower of state.flowers.values()) {
-    if (!bearsSeed(flower)) continue;
+    if (!bearsSeed(flower) || yearOf(flower) !== year) continue;
     const found = growing(state, flower.plant);
     if (!found) continue;
     const list = by.get(found.variety.id);

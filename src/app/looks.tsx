@@ -13,7 +13,7 @@ import { CauseSheet } from '@/ui/fruit/CauseSheet';
 import { CountRow } from '@/ui/fruit/CountRow';
 import { LookRow } from '@/ui/fruit/LookRow';
 import { closuresDue } from '@core/purity';
-import { ShutRow } from '@/ui/fruit/ShutRow';
+import { AllShut, ShutRow } from '@/ui/fruit/ShutRow';
 import { MarkRow } from '@/ui/fruit/MarkRow';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
@@ -84,6 +84,7 @@ function Looks() {
       {owedCounts.map((due) => (
         <CountRow key={`${due.stand.id}/${due.from}/${due.to}`} due={due} />
       ))}
+      {shut.length > 1 ? <AllShut flowers={shut.map(({ flower }) => flower)} /> : null}
       {shut.map(({ flower, growing }) => (
         <ShutRow key={flower.id} flower={flower} growing={growing} />
       ))}

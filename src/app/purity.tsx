@@ -1,12 +1,12 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { csvText } from '@core/formats';
 import { growing, plantName } from '@core/patch';
-import { GRADES, varietyPurities, type FruitProof, type VarietyPurity } from '@core/purity';
+import { GRADES, seedYears, varietyPurities, type FruitProof, type VarietyPurity } from '@core/purity';
 import { saveFile } from '@/data/device/files';
 import { useGarden } from '@/data/garden/garden';
-import { Badge, Button, Card } from '@/ui/controls';
+import { Badge, Button, Card, Tile, Tiles } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { ProofDrawing } from '@/ui/purity/ProofDrawing';
@@ -20,7 +20,10 @@ const FEW = 6;
 function PurityPage() {
   const { state, today } = useGarden();
   const router = useRouter();
-  const reports = useMemo(() => varietyPurities(state, today), [state, today]);
+  const years = seedYears(state);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const year = chosen ?? years[0] ?? today.slice(0, 4);
+  const reports = varietyPurities(state, today, year);
   const csv = () =>
     saveFile(
       `steady-trowel-purity-${today}.csv`,
@@ -34,11 +37,21 @@ function PurityPage() {
     const found = growing(state, flower.plant);
     return found ? `${plantName(found)}, ${flowerPlace(flower)}` : '';
   };
+  const cards = reports.map((report) => (
+    <ReportCard
+      key={report.variety.id}
+      report={report}
+      nameOf={plantOf}
+      onOpen={(id) => router.navigate({ pathname: '/proof/[id]', params: { id } })}
+    />
+  ));
+  const half = Math.ceil(cards.length / 2);
   return (
     <Page
       title="Purity"
       over="How pure is the seed, by what was seen"
       corner={<Button title="Fruit" look="quiet" small onPress={() => router.navigate('/fruit')} />}
+      side={cards.slice(half)}
       foot={
         reports.length > 0 ? (
           <View style={{ flexDirection: 'row', gap: 8 }}>
@@ -48,17 +61,17 @@ function PurityPage() {
         ) : undefined
       }
     >
+      {years.length > 1 ? (
+        <Tiles question="Worked in">
+          {years.map((each) => (
+            <Tile key={each} title={each} small chosen={each === year} onPress={() => setChosen(each)} />
+          ))}
+        </Tiles>
+      ) : null}
       {reports.length === 0 ? (
         <Txt>No fruit for seed yet. Each flower worked for seed comes up here with its proof.</Txt>
       ) : null}
-      {reports.map((report) => (
-        <ReportCard
-          key={report.variety.id}
-          report={report}
-          nameOf={plantOf}
-          onOpen={(id) => router.navigate({ pathname: '/proof/[id]', params: { id } })}
-        />
-      ))}
+      {cards.slice(0, half)}
     </Page>
   );
 }

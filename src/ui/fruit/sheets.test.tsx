@@ -95,8 +95,8 @@ describe('a look', () => {
     fireEvent.press(screen.getByText('egg'));
     fireEvent.press(screen.getByText('growing'));
     expect(answers).toEqual([
-      ['growing', null],
-      ['growing', 55],
+      ['growing', null, null],
+      ['growing', 55, null],
     ]);
   });
 

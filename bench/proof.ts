@@ -4,6 +4,7 @@ import { calibration, madeUpLot } from '../core/simulation';
 
 /** Fruits of a large grower's year. */
 const FRUITS = 5000;
+const STANDS = 60;
 
 /** Prints what the range of the foreign share is worth over so many lots, and how long it takes to grade a year's fruit. */
 export function benchProof(lots: number): void {
@@ -14,11 +15,17 @@ export function benchProof(lots: number): void {
     );
   }
   const random = seededRandom(5);
-  const chains: ProofInput[] = [];
+  let chains: ProofInput[] = [];
   while (chains.length < FRUITS) chains.push(...madeUpLot(random, 'three').fruits.map(({ chain }) => chain));
+  // What flies about hangs on the stand.
+  const { length } = chains;
+  chains = chains.map((chain, i) => ({
+    ...chain,
+    pressure: chains[(i * 7) % Math.min(STANDS, length)]?.pressure ?? null,
+  }));
   const start = performance.now();
   for (const chain of chains) gradeProof(chain);
   console.log(
-    `  ${FRUITS} fruits with a chain each graded in ${(performance.now() - start).toFixed(0)} ms (wanted under 300)`,
+    `  ${FRUITS} fruits of ${STANDS} stands graded in ${(performance.now() - start).toFixed(0)} ms (wanted under 300)`,
   );
 }

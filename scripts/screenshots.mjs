@@ -83,7 +83,13 @@ async function phoneOnly(page, shot, button) {
     await page.getByRole('heading', { name: heading }).first().waitFor();
     await shot(name);
   };
-  await at('settings', 'Ways of working', 'settings');
+  await page.goto(`${base}/purity`);
+  await page
+    .getByRole('link', { name: /Proof / })
+    .first()
+    .click();
+  await page.getByRole('heading', { name: /^Proof of/ }).waitFor();
+  await shot('proof');
   await at('practice', 'How it goes', 'practice');
   await at('fruit', 'Set and drop', 'fruit');
   await at('corn', 'This morning: swaps', 'corn');

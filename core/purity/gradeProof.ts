@@ -111,7 +111,11 @@ const HIGH_AT = 0.95;
  * @example gradeProof({ links: [{ link: 'whole', state: 'broken' }], way: 'by-hand', pressure: null }).grade // 'not-pure'
  */
 export function gradeProof(chain: ProofInput): Proof {
-  const weight = (link: GradedLink) => likelyShare(sharesOf({ ...chain, links: [link], way: 'by-hand' }));
+  const { likely: about } = chain.pressure ?? UNKNOWN;
+  const weight = (link: GradedLink) => {
+    const { chance, usual, worst } = failureOf(link, about);
+    return (chance * (usual + worst)) / 2;
+  };
   const reasons = chain.links
     .filter(({ state }) => state !== 'seen')
     .map((link) => ({ link, broken: link.state === 'broken', weighs: weight(link) }))

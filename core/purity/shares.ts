@@ -6,7 +6,7 @@ const { floor, min } = Math;
 
 const STEPS = 250;
 /** What is less likely than this is left out. */
-const NEGLIGIBLE = 1e-9;
+const NEGLIGIBLE = 1e-6;
 
 /** Something that may have happened, and what share then is foreign: as usual, or (as often) as bad as it gets. */
 export interface Failure {
@@ -31,7 +31,7 @@ export function unsure(failures: readonly Failure[]): ShareDistribution {
     let reach = 0;
     for (let bin = 0; bin <= top; bin++) {
       const had = now[bin] as number;
-      if (had === 0) continue;
+      if (had <= NEGLIGIBLE) continue;
       const clean = 1 - bin / STEPS;
       for (const [part, share] of ways) {
         const at = share === 0 ? bin : STEPS * (1 - clean * (1 - Math.min(1, share)));

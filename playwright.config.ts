@@ -37,7 +37,8 @@ export default defineConfig({
       use: { viewport: { width: 1280, height: 800 } },
       // What hangs on the width: the layout of every screen, the keyboard, and the journeys through the places. Storage, files,
       // tabs, updates, plans, and what a round or the key asks are the same at every size.
-      testMatch: /(sizes|demo|keys|first-season|fruit|kitchen|left|marks|own-rounds|crossing|plan|proof)\.spec\.ts/,
+      testMatch:
+        /(sizes|demo|keys|first-season|fruit|kitchen|left|marks|own-rounds|crossing|plan|proof)\.spec\.ts/,
     },
   ],
   webServer: {

@@ -245,8 +245,8 @@ test('corn sown apart in time: the second sowing flowers weeks after the first, 
   const garden = new TestGarden();
   garden.plant('corn', 'Weir Copper', 12, { reason: 'seed' });
   await takeOver(page, garden);
+  await page.getByRole('link', { name: 'Patch' }).click();
   const sow = async (variety: string, on: string | null) => {
-    await page.getByRole('link', { name: 'Patch' }).click();
     await page.getByRole('button', { name: /^Add plants to / }).click();
     await page.getByRole('button', { name: /^corn,/ }).click();
     await page.getByLabel('Variety', { exact: true }).fill(variety);

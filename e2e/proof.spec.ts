@@ -101,3 +101,31 @@ test('a mark found gone is said, and the fruit is asked for a new one', async ({
   await page.getByRole('link', { name: /^no mark, Slate Dome 1/ }).click();
   await expect(page.getByText('its mark was gone, or could not be read')).toBeVisible();
 });
+
+test('a plant found not true to its variety takes the purity of every fruit that it fathered', async ({
+  page,
+}) => {
+  await setTime(page, '2026-07-22T06:00:00Z');
+  await takeOver(page, twoFruits());
+  await page.getByRole('link', { name: 'Patch' }).click();
+  await page.getByRole('link', { name: /^Slate Dome 2:/ }).click();
+  await button(page, 'It is not true to its variety').click();
+  await button(page, 'its fruit').click();
+  await expect(page.getByText(/^Not true to its variety, by its fruit:/)).toBeVisible();
+  await page.goto('/purity');
+  await page.getByRole('link', { name: /^1-A,.*Proof not pure/ }).click();
+  await expect(page.getByText('a father turned out not to be true to the variety')).toBeVisible();
+});
+
+test('a look that asks for its cause keeps what was said of the mark', async ({ page }) => {
+  await setTime(page, '2026-07-22T06:00:00Z');
+  await takeOver(page, twoFruits());
+  await page.goto('/looks');
+  await page.getByRole('button', { name: /mark 1-A read$/ }).click();
+  await page.getByRole('button', { name: /^Slate Dome 1, .*: yellowing$/ }).click();
+  await button(page, 'poorly pollinated').click();
+  await page.getByRole('link', { name: 'Patch' }).click();
+  await page.getByRole('link', { name: /^Slate Dome 1:/ }).click();
+  await page.getByRole('button', { name: /1-A/ }).first().click();
+  await expect(page.getByText('Looked at: yellowing; its mark read')).toBeVisible();
+});

@@ -65,7 +65,11 @@ export function proofOf(
       ? [markedLink(about), readLink(about)]
       : [
           ...fromReasons(reasons, flower, state),
-          ...(flower.pollinations.length > 0 ? [cleanLink(flower)] : []),
+          ...(flower.pollinations.length > 0
+            ? [cleanLink(flower)]
+            : flower.sex === 'perfect'
+              ? []
+              : [noFather]),
           ...(way === 'cone' ? [] : [keptShutLink(about, reasons)]),
           markedLink(about),
           readLink(about),
@@ -73,6 +77,15 @@ export function proofOf(
   const rank = (link: ProofLinkKind) => PROOF_LINKS.indexOf(link);
   return { links: [...links].sort((a, b) => rank(a.link) - rank(b.link)), way, pressure };
 }
+
+/** Shut, and no work written down: somebody's pollen it must have had, if it bears seed. */
+const noFather: ProofLink = {
+  link: 'fathers',
+  state: 'not-recorded',
+  says: 'no-father',
+  events: [],
+  until: null,
+};
 
 interface About {
   readonly flower: Flower;

@@ -9,48 +9,47 @@ export interface ClosureDue {
   readonly growing: Growing;
 }
 
-/**
- * Flowers for seed that were worked, shut again, and should be seen shut today: cucurbits the day after, others when it tells. Corn
- * and trusses are looked over as a whole.
- */
+/** On so many days after the work a closure of the squash family still tells something [M]; corn and trusses take longer (`proofOf`). */
+const ASKED_DAYS = 2;
+
+/** Flowers of the squash family for seed that were worked and shut again yesterday or the day before, and not looked at since. */
 export function closuresDue(state: State, zone: string, today: LocalDate): ClosureDue[] {
-  return recentlyWorked(state, addDays(today, -MOST_SHUT_DAYS)).flatMap((flower): ClosureDue[] => {
+  return recentlyWorked(state, addDays(today, -ASKED_DAYS - 1)).flatMap((flower): ClosureDue[] => {
     const found = growing(state, flower.plant);
-    const worked = flower.pollinations.at(-1);
-    if (
-      !found ||
-      !worked ||
-      worked.purpose !== 'seed' ||
-      worked.shutAgain === null ||
-      worked.shutAgain === 'open'
-    )
-      return [];
-    if (flower.lost || flower.harvested || flower.coverOffAt !== null || found.crop.family !== 'cucurbit')
-      return [];
-    const on = localDateOf(Date.parse(worked.at), zone);
-    const gone = daysBetween(on, today);
-    const looked = flower.checks.some(
-      ({ at, result }) => at > worked.at && (result !== 'whole' || localDateOf(Date.parse(at), zone) > on),
-    );
-    return !looked && gone >= 1 && gone <= 2 ? [{ flower, growing: found }] : [];
+    return found?.crop.family === 'cucurbit' && wantsLook(flower, zone, today)
+      ? [{ flower, growing: found }]
+      : [];
   });
 }
 
-/** So long after the work a closure may still be asked about. */
-const MOST_SHUT_DAYS = 3;
+function wantsLook(flower: Flower, zone: string, today: LocalDate): boolean {
+  const worked = flower.pollinations.at(-1);
+  if (worked?.purpose !== 'seed' || worked.shutAgain === null || worked.shutAgain === 'open') return false;
+  if (flower.lost || flower.harvested || flower.coverOffAt !== null) return false;
+  const on = localDateOf(Date.parse(worked.at), zone);
+  const gone = daysBetween(on, today);
+  const looked = flower.checks.some(
+    ({ at, result }) => at > worked.at && (result !== 'whole' || localDateOf(Date.parse(at), zone) > on),
+  );
+  return !looked && gone >= 1 && gone <= ASKED_DAYS;
+}
 
-/** The flowers of a part of the log that were worked since a day: years of them are passed over by the latest visit. */
+/** The worked flowers of a part of the log, the latest first: years of them are passed over by the first that is too old. */
 const workedIn = remembered(
   (part: ReadonlyMap<unknown, Flower>) => [part],
   (part) =>
-    [...part.values()].flatMap((flower) => {
-      const worked = flower.pollinations.at(-1);
-      return worked ? [{ flower, at: worked.at }] : [];
-    }),
+    [...part.values()]
+      .flatMap((flower) => {
+        const worked = flower.pollinations.at(-1);
+        return worked ? [{ flower, at: worked.at }] : [];
+      })
+      .sort((a, b) => (a.at < b.at ? 1 : -1)),
 );
 
 function recentlyWorked(state: State, since: LocalDate): Flower[] {
-  return Shards.of(state.flowers).parts.flatMap((part) =>
-    workedIn(part).flatMap(({ flower, at }) => (at.slice(0, 10) >= since ? [flower] : [])),
-  );
+  return Shards.of(state.flowers).parts.flatMap((part) => {
+    const worked = workedIn(part);
+    const old = worked.findIndex(({ at }) => at < since);
+    return worked.slice(0, old < 0 ? worked.length : old).map(({ flower }) => flower);
+  });
 }

@@ -4,12 +4,14 @@ import type { Draft } from '../ledger';
 import { TestGarden } from '../testGarden';
 import { upperBound } from '../fruitset';
 import {
+  closuresDue,
   gradeProof,
   growOutSize,
   lotShare,
   PROOF_LINKS,
   proofOf,
   weakestGrade,
+  yearPurity,
   type GradedLink,
   type Share,
 } from '.';
@@ -228,6 +230,50 @@ describe('the chain of a fruit', () => {
     garden.write(at(garden, 30, 8), { kind: 'offTypeFound', plant: father, shownBy: 'fruit' });
     expect(told(chain(made))).toMatchObject({ fathers: 'father-off-type' });
     expect(gradeProof(chain(made))).toMatchObject({ grade: 'not-pure', weakest: 'fathers' });
+  });
+
+  test('shut and bearing seed, and no work written down: its father is not recorded', () => {
+    const garden = new TestGarden();
+    const [mother] = garden.plant('squash-maxima', 'Slate Dome', 1).plants as [PlantId];
+    const female = garden.shut('2026-07-13', mother, 'female');
+    expect(told(chain({ garden, female }))).toMatchObject({ fathers: 'no-father' });
+    expect(gradeProof(chain({ garden, female })).grade).toBe('fair');
+  });
+
+  test('corn is asked until its silk is brown: whole next day is too soon to tell', () => {
+    const garden = new TestGarden();
+    const [mother] = garden.plant('corn', 'Weir Copper', 2).plants as [PlantId];
+    const female = garden.shut('2026-07-08', mother, 'female');
+    garden.work(garden.time(DAWN, 9), female, [], { beeIn: false } as never);
+    garden.check(at(garden, 15, 9), female, 'whole');
+    const link = () =>
+      chain({ garden, female }, '2026-07-21').links.find((each) => each.link === 'kept-shut');
+    expect(link()).toMatchObject({ state: 'not-recorded', until: '2026-07-22' });
+    garden.check(at(garden, 21, 9), female, 'whole');
+    expect(link()).toMatchObject({ state: 'seen', says: 'stayed-shut' });
+  });
+
+  test('only vines worked yesterday or the day before and not looked at since are asked about', () => {
+    const made = worked();
+    const due = (day: string) => closuresDue(made.garden.state, 'Europe/Ljubljana', day).length;
+    expect(['2026-07-14', '2026-07-15', '2026-07-16', '2026-07-17'].map(due)).toEqual([0, 1, 1, 0]);
+    made.garden.check(at(made.garden, 15, 6), made.female, 'whole');
+    expect(due('2026-07-16')).toBe(0);
+    const left = worked({ shutAgain: null });
+    expect(closuresDue(left.garden.state, 'Europe/Ljubljana', '2026-07-15')).toEqual([]);
+  });
+
+  test('a year of a variety: its weakest fruit first and for its grade, its plants counted', () => {
+    const made = seen();
+    const other = made.garden.shut('2026-07-15', made.father, 'female');
+    made.garden.work(made.garden.time('2026-07-16', 5), other, [], { beeIn: true } as never);
+    const { year, years, varieties } = yearPurity(made.garden.state, '2026-07-20', null);
+    expect([year, years]).toEqual(['2026', ['2026']]);
+    expect(varieties).toMatchObject([
+      { name: 'Slate Dome', grade: 'not-pure', mothers: 2, fathers: 1, fruits: [{ flower: other }, {}] },
+    ]);
+    expect(varieties[0]?.fruits[1]).toMatchObject({ grade: 'sound', weakest: null });
+    expect(yearPurity(made.garden.state, '2026-07-20', '2025').varieties).toEqual([]);
   });
 
   test('never shut and never worked: by distance only', () => {

@@ -1,11 +1,11 @@
-import type { PlantId, StandId, VarietyId } from '../ids';
+import type { FlowerId, StandId, VarietyId } from '../ids';
 import { isolationOf } from '../isolation';
 import type { Flower, State, Variety } from '../ledger';
 import { growing, mainPatch } from '../patch';
 import { remembered } from '../remember';
 import type { LocalDate } from '../time';
-import { proofOf, type ProofChain } from './chain';
-import { gradeProof, type Grade, type Proof, type Share } from './gradeProof';
+import { proofOf, type ProofChain, type ProofLink } from './chain';
+import { GRADES, gradeProof, type Grade, type Proof, type Share } from './gradeProof';
 import { lotShare, weakestGrade } from './lotProof';
 
 /** One fruit with its evidence and what that comes to. */
@@ -15,17 +15,31 @@ export interface FruitProof {
   readonly proof: Proof;
 }
 
+/** What a list says of a fruit's proof: plain and small, since a year's fruits come from a worker. */
+export interface ListedFruit extends Pick<Proof, 'grade' | 'foreignShare' | 'weakest'> {
+  readonly flower: FlowerId;
+  readonly links: readonly Pick<ProofLink, 'link' | 'state'>[];
+}
+
 /** How pure the seed of a variety is, by its fruits. */
 export interface VarietyPurity {
-  readonly variety: Variety;
+  readonly variety: VarietyId;
+  readonly name: string;
   /** The weakest first. */
-  readonly fruits: readonly FruitProof[];
+  readonly fruits: readonly ListedFruit[];
   /** That of its weakest fruit. */
   readonly grade: Grade;
   /** Of the seed of all of them together, each fruit alike. */
   readonly share: Share;
-  readonly mothers: readonly PlantId[];
-  readonly fathers: readonly PlantId[];
+  readonly mothers: number;
+  readonly fathers: number;
+}
+
+/** A year's fruits for seed, and which years there are, the latest first. */
+export interface YearPurity {
+  readonly year: string | null;
+  readonly years: readonly string[];
+  readonly varieties: readonly VarietyPurity[];
 }
 
 /** How much foreign pollen an open flower of a stand gets, by the plan; `null` where nobody wrote down what grows about. */
@@ -46,7 +60,9 @@ const aboutStand = remembered(
       const found = known.get(stand);
       if (found !== undefined) return found;
       const isolation = isolationOf(state, stand, today);
-      const looked = isolation && (isolation.rivals.length > 0 || state.neighbours.size > 0);
+      const looked =
+        isolation &&
+        (isolation.verdict === 'closed-house' || isolation.rivals.length > 0 || state.neighbours.size > 0);
       const about = looked ? isolation.pressure : null;
       known.set(stand, about);
       return about;
@@ -71,49 +87,53 @@ function bearsSeed(flower: Flower): boolean {
   return !['yellowing', 'gone'].includes(looks.at(-1)?.result ?? '');
 }
 
-const RANK: readonly Grade[] = ['not-pure', 'distance-only', 'fair', 'good', 'sound'];
-
 /** The year in which a fruit was worked, by the calendar. */
 const yearOf = ({ pollinations, harvested, sightings }: Flower): string =>
   (pollinations[0] ?? harvested ?? sightings[0])?.at.slice(0, 4) ?? '';
 
-/** The years of which there is fruit for seed, the latest first. */
-export const seedYears = remembered(
-  ({ flowers }: Pick<State, 'flowers'>) => [flowers],
-  ({ flowers }): readonly string[] => {
-    const years = new Set<string>();
-    for (const flower of flowers.values()) if (bearsSeed(flower)) years.add(yearOf(flower));
-    return [...years].sort().reverse();
-  },
-);
-
-/** Each variety with fruits for seed of a year, in the order in which they were added. */
-export function varietyPurities(state: State, today: LocalDate, year = today.slice(0, 4)): VarietyPurity[] {
+/** The fruits for seed of a year by variety, in the order in which those were added; `null`: of the last year that has any. */
+export function yearPurity(state: State, today: LocalDate, wanted: string | null): YearPurity {
+  const bearing = [...state.flowers.values()].filter(bearsSeed);
+  const years = [...new Set(bearing.map(yearOf))].sort().reverse();
+  const year = wanted ?? years[0] ?? null;
   const by = new Map<VarietyId, Flower[]>();
-  for (const flower of state.flowers.values()) {
-    if (!bearsSeed(flower) || yearOf(flower) !== year) continue;
-    const found = growing(state, flower.plant);
+  for (const flower of bearing) {
+    const found = yearOf(flower) === year ? growing(state, flower.plant) : null;
     if (!found) continue;
     const list = by.get(found.variety.id);
     if (list) list.push(flower);
     else by.set(found.variety.id, [flower]);
   }
-  return [...state.varieties.values()].flatMap((variety): VarietyPurity[] => {
+  const varieties = [...state.varieties.values()].flatMap((variety) => {
     const flowers = by.get(variety.id);
-    if (!flowers) return [];
-    const fruits = flowers
-      .map((flower) => fruitProof(state, flower, today))
-      .sort((a, b) => RANK.indexOf(a.proof.grade) - RANK.indexOf(b.proof.grade));
-    const served = flowers.flatMap(({ pollinations }) => pollinations.flatMap(({ fathers }) => fathers));
-    return [
-      {
-        variety,
-        fruits,
-        grade: weakestGrade(fruits.map(({ proof }) => proof.grade)) ?? 'fair',
-        share: lotShare(fruits.map(({ chain }) => ({ chain, seeds: 1 }))),
-        mothers: [...new Set(flowers.map(({ plant }) => plant))],
-        fathers: [...new Set(served.map(({ plant }) => plant))],
-      },
-    ];
+    return flowers ? [varietyPurity(state, today, variety, flowers)] : [];
   });
+  return { year, years, varieties };
+}
+
+function varietyPurity(
+  state: State,
+  today: LocalDate,
+  { id, name }: Variety,
+  flowers: readonly Flower[],
+): VarietyPurity {
+  const fruits = flowers
+    .map((flower) => fruitProof(state, flower, today))
+    .sort((a, b) => GRADES.indexOf(b.proof.grade) - GRADES.indexOf(a.proof.grade));
+  const served = flowers.flatMap(({ pollinations }) => pollinations.flatMap(({ fathers }) => fathers));
+  return {
+    variety: id,
+    name,
+    fruits: fruits.map(({ flower, chain, proof: { grade, foreignShare, weakest } }) => ({
+      flower: flower.id,
+      grade,
+      foreignShare,
+      weakest,
+      links: chain.links.map(({ link, state: how }) => ({ link, state: how })),
+    })),
+    grade: weakestGrade(fruits.map(({ proof }) => proof.grade)) ?? 'fair',
+    share: lotShare(fruits.map(({ chain }) => ({ chain, seeds: 1 }))),
+    mothers: new Set(flowers.map(({ plant }) => plant)).size,
+    fathers: new Set(served.map(({ plant }) => plant)).size,
+  };
 }

@@ -4,7 +4,7 @@ import { useRouter } from 'expo-router';
 import { countsDue } from '@core/fruitset';
 import { looksDue, marksMissing, type OwedLook } from '@core/rounds';
 import { plantName, type Growing } from '@core/patch';
-import type { Flower, LookResult } from '@core/ledger';
+import type { Draft, Flower, LookResult } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
 import { useLookDays } from '@/ui/fruit/useLookDays';
 import { Button } from '@/ui/controls';
@@ -27,24 +27,13 @@ function Looks() {
   const owed = useMemo(() => looksDue(state, place.zone, today), [state, place.zone, today]);
   const [asking, setAsking] = useState<Asking | null>(null);
   const lookDays = useLookDays();
-  const answer = (
-    { flower, growing, due }: OwedLook,
-    result: LookResult,
-    sizeMm: number | null,
-    markRead: boolean | null,
-  ) => {
+  const answer = ({ flower, growing, due }: OwedLook, said: Said) => {
+    const { result } = said;
     const early = !due.verdict;
     // Still the same on the day of the verdict: it may have been given up, and then there is a cause.
     const asks = result === 'yellowing' || result === 'gone' || (result === 'same' && !early);
-    if (asks) setAsking({ flower, growing, result, early });
-    else
-      void record({
-        kind: 'lookedAt',
-        flower: flower.id,
-        result,
-        sizeMm,
-        ...(markRead === null ? {} : { markRead }),
-      });
+    if (asks) setAsking({ flower, growing, said, early });
+    else void record(lookDraft(flower, said));
   };
   const counts = useMemo(() => countsDue(state, place.zone, today), [state, place.zone, today]);
   // Those owed a look can have their mark there.
@@ -64,7 +53,7 @@ function Looks() {
         <LookRow
           key={each.flower.id}
           owed={each}
-          onAnswer={(result, sizeMm, markRead) => answer(each, result, sizeMm, markRead)}
+          onAnswer={(result, sizeMm, markRead) => answer(each, { result, sizeMm, markRead })}
           markWhenGrowing={patch?.schools.marking === 'when-growing'}
         />
       ))}
@@ -103,19 +92,16 @@ function Looks() {
         onClose={() => setAsking(null)}
         onCause={(cause) => {
           if (!asking) return;
-          const { flower, result } = asking;
+          const { flower, said } = asking;
           setAsking(null);
-          void record(
-            { kind: 'lookedAt', flower: flower.id, result, sizeMm: null },
-            { kind: 'lost', flower: flower.id, cause },
-          );
+          void record(lookDraft(flower, said), { kind: 'lost', flower: flower.id, cause });
         }}
         onWait={
-          asking && (asking.early || asking.result === 'same') && asking.result !== 'gone'
+          asking && (asking.early || asking.said.result === 'same') && asking.said.result !== 'gone'
             ? () => {
-                const { flower, result } = asking;
+                const { flower, said } = asking;
                 setAsking(null);
-                void record({ kind: 'lookedAt', flower: flower.id, result, sizeMm: null });
+                void record(lookDraft(flower, said));
               }
             : undefined
         }
@@ -125,10 +111,21 @@ function Looks() {
   );
 }
 
+/** All that was said at one look: what waits for its cause keeps its size and its mark. */
+interface Said {
+  readonly result: LookResult;
+  readonly sizeMm: number | null;
+  readonly markRead: boolean | null;
+}
+
+function lookDraft({ id }: Flower, { result, sizeMm, markRead }: Said): Draft {
+  return { kind: 'lookedAt', flower: id, result, sizeMm, ...(markRead === null ? {} : { markRead }) };
+}
+
 interface Asking {
   readonly flower: Flower;
   readonly growing: Growing;
-  readonly result: LookResult;
+  readonly said: Said;
   readonly early: boolean;
 }
 

@@ -3,8 +3,9 @@ import { Pressable, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { csvText } from '@core/formats';
 import { growing, plantName } from '@core/patch';
-import { GRADES, seedYears, varietyPurities, type FruitProof, type VarietyPurity } from '@core/purity';
+import { GRADES, type ListedFruit, type VarietyPurity } from '@core/purity';
 import { saveFile } from '@/data/device/files';
+import { useYearPurity } from '@/data/study/study';
 import { useGarden } from '@/data/garden/garden';
 import { Badge, Button, Card, Tile, Tiles } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
@@ -20,32 +21,33 @@ const FEW = 6;
 function PurityPage() {
   const { state, today } = useGarden();
   const router = useRouter();
-  const years = seedYears(state);
   const [chosen, setChosen] = useState<string | null>(null);
-  const year = chosen ?? years[0] ?? today.slice(0, 4);
-  const reports = varietyPurities(state, today, year);
+  const answer = useYearPurity(chosen);
+  const reports = answer?.varieties ?? [];
   const csv = () =>
     saveFile(
       `steady-trowel-purity-${today}.csv`,
       'text/csv;charset=utf-8',
-      csvText(
-        rowsOf(reports, (fruit) => plantOf(fruit)),
-        { guardFormulas: true },
-      ),
+      csvText(rowsOf(reports, nameOf), { guardFormulas: true }),
     );
-  const plantOf = ({ flower }: FruitProof) => {
-    const found = growing(state, flower.plant);
-    return found ? `${plantName(found)}, ${flowerPlace(flower)}` : '';
+  const nameOf = ({ flower: id }: ListedFruit): FruitName => {
+    const flower = state.flowers.get(id);
+    const found = flower ? growing(state, flower.plant) : null;
+    return {
+      mark: flower?.mark ?? null,
+      place: flower && found ? `${plantName(found)}, ${flowerPlace(flower)}` : '',
+    };
   };
   const cards = reports.map((report) => (
     <ReportCard
-      key={report.variety.id}
+      key={report.variety}
       report={report}
-      nameOf={plantOf}
+      nameOf={nameOf}
       onOpen={(id) => router.navigate({ pathname: '/proof/[id]', params: { id } })}
     />
   ));
   const half = Math.ceil(cards.length / 2);
+  const years = answer?.years ?? [];
   return (
     <Page
       title="Purity"
@@ -64,11 +66,19 @@ function PurityPage() {
       {years.length > 1 ? (
         <Tiles question="Worked in">
           {years.map((each) => (
-            <Tile key={each} title={each} small chosen={each === year} onPress={() => setChosen(each)} />
+            <Tile
+              key={each}
+              title={each}
+              small
+              chosen={each === answer?.year}
+              onPress={() => setChosen(each)}
+            />
           ))}
         </Tiles>
       ) : null}
-      {reports.length === 0 ? (
+      {answer === null ? (
+        <Txt role="status">Adding up …</Txt>
+      ) : reports.length === 0 ? (
         <Txt>No fruit for seed yet. Each flower worked for seed comes up here with its proof.</Txt>
       ) : null}
       {cards.slice(0, half)}
@@ -77,60 +87,74 @@ function PurityPage() {
 }
 
 function ReportCard({
-  report: { variety, fruits, grade, share, mothers, fathers },
+  report: { name, fruits, grade, share, mothers, fathers },
   nameOf,
   onOpen,
 }: {
   report: VarietyPurity;
-  nameOf: (fruit: FruitProof) => string;
+  nameOf: (fruit: ListedFruit) => FruitName;
   onOpen: (flower: string) => void;
 }) {
-  const colours = useColours();
   const [all, setAll] = useState(false);
   const counts = GRADES.flatMap((each) => {
-    const many = fruits.filter(({ proof }) => proof.grade === each).length;
+    const many = fruits.filter((fruit) => fruit.grade === each).length;
     return many > 0 ? [`${many} ${gradeWords[each]}`] : [];
   });
   return (
     <Card>
       <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 8 }}>
         <Txt size="heading" style={{ flex: 1 }}>
-          {variety.name}
+          {name}
         </Txt>
         <Badge text={gradeWords[grade]} tone={gradeTone[grade]} />
       </View>
       <Txt>{`${plural(fruits.length, 'fruit', 'fruits')}: ${counts.join(', ')}.`}</Txt>
       <Txt>{shareWords(share)}</Txt>
       <Txt size="label" tone="muted">
-        {`${plural(mothers.length, 'mother')}, ${plural(fathers.length, 'father')}. A variety is as good as its weakest fruit; keep fruits apart, and the better ones stay better.`}
+        {`${plural(mothers, 'mother')}, ${plural(fathers, 'father')}. A variety is as good as its weakest fruit; keep fruits apart, and the better ones stay better.`}
       </Txt>
       {(all ? fruits : fruits.slice(0, FEW)).map((fruit) => (
-        <Pressable
-          key={fruit.flower.id}
-          role="link"
-          aria-label={`${fruit.flower.mark ?? 'no mark'}, ${nameOf(fruit)}: ${chainWords(fruit.chain.links, fruit.proof)}`}
-          onPress={() => onOpen(fruit.flower.id)}
-          style={{
-            borderTopWidth: 1,
-            borderTopColor: colours.rule,
-            paddingVertical: 8,
-            gap: 4,
-            minHeight: 48,
-          }}
-        >
-          <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-            <Txt size="strong" style={{ flex: 1 }}>
-              {`${fruit.flower.mark ?? 'no mark'} · ${nameOf(fruit)}`}
-            </Txt>
-            <Badge text={gradeWords[fruit.proof.grade]} tone={gradeTone[fruit.proof.grade]} />
-          </View>
-          <ProofDrawing links={fruit.chain.links} proof={fruit.proof} height={18} />
-        </Pressable>
+        <FruitRow key={fruit.flower} fruit={fruit} name={nameOf(fruit)} onOpen={() => onOpen(fruit.flower)} />
       ))}
       {!all && fruits.length > FEW ? (
         <Button title={`Show all ${fruits.length}`} look="quiet" small onPress={() => setAll(true)} />
       ) : null}
     </Card>
+  );
+}
+
+interface FruitName {
+  readonly mark: string | null;
+  /** Its plant and node. */
+  readonly place: string;
+}
+
+function FruitRow({
+  fruit: { links, grade },
+  name,
+  onOpen,
+}: {
+  fruit: ListedFruit;
+  name: FruitName;
+  onOpen: () => void;
+}) {
+  const colours = useColours();
+  const mark = name.mark ?? 'no mark';
+  return (
+    <Pressable
+      role="link"
+      aria-label={`${mark}, ${name.place}: ${chainWords(links, grade)}`}
+      onPress={onOpen}
+      style={{ borderTopWidth: 1, borderTopColor: colours.rule, paddingVertical: 8, gap: 4, minHeight: 48 }}
+    >
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+        <Txt size="strong" style={{ flex: 1 }}>
+          {`${mark} · ${name.place}`}
+        </Txt>
+        <Badge text={gradeWords[grade]} tone={gradeTone[grade]} />
+      </View>
+      <ProofDrawing links={links} grade={grade} height={18} />
+    </Pressable>
   );
 }
 
@@ -146,16 +170,17 @@ const HEADS = [
 ];
 
 /** One row a fruit; shares from 0 to 1. */
-function rowsOf(reports: readonly VarietyPurity[], nameOf: (fruit: FruitProof) => string) {
+function rowsOf(reports: readonly VarietyPurity[], nameOf: (fruit: ListedFruit) => FruitName) {
   return [
     HEADS,
-    ...reports.flatMap(({ variety, fruits }) =>
+    ...reports.flatMap(({ name, fruits }) =>
       fruits.map((fruit) => {
-        const { grade, weakest, foreignShare } = fruit.proof;
+        const { grade, weakest, foreignShare } = fruit;
+        const { mark, place } = nameOf(fruit);
         return [
-          variety.name,
-          fruit.flower.mark,
-          nameOf(fruit),
+          name,
+          mark,
+          place,
           gradeWords[grade],
           weakest ? linkNames[weakest] : null,
           foreignShare.low.toFixed(4),

@@ -1,7 +1,8 @@
 import { expose } from 'comlink';
 import { fromGeoJson, fromJson, type ReadFile, type ReadMap } from '@core/formats';
 import { idMaker } from '@core/ids';
-import { fold, type AnyEvent, type LedgerEvent, type Place } from '@core/ledger';
+import { fold, type AnyEvent, type LedgerEvent, type Place, type State } from '@core/ledger';
+import { yearPurity, type YearPurity } from '@core/purity';
 import { foresight, type Foresight, type ForesightInput } from '@core/goals';
 import { planInPieces, type PlanRequest, type RoundPlan } from '@core/planning';
 import { demoLog, demoMeanwhile } from '@core/simulation';
@@ -14,6 +15,18 @@ import { Quiet } from './quiet';
 const plans = new Latest();
 const quiet = new Quiet();
 
+/** An answer from this thread's own reading of the log, with how many events it rests on. */
+async function fromLog<T>(
+  box: string,
+  recent: readonly AnyEvent[],
+  count: number,
+  answer: (state: State) => T,
+): Promise<{ readonly count: number; readonly answer: T }> {
+  quiet.interrupt();
+  const state = await stateOf(box, recent, count);
+  return { count: state.count, answer: answer(state) };
+}
+
 /** The heavy work, off the interface's thread. Stopped by ending the worker. */
 const trade = {
   makeDemo: (onProgress: (share: number) => void): LedgerEvent[] => demoLog(undefined, onProgress),
@@ -23,53 +36,30 @@ const trade = {
   plan: (asker: string, request: PlanRequest): Promise<RoundPlan | null> =>
     plans.run(asker, planInPieces(request)),
   dropPlan: (asker: string): void => plans.drop(asker),
-  foresight: async (
+  foresight: (
     box: string,
     recent: readonly AnyEvent[],
     count: number,
     input: Omit<ForesightInput, 'state'>,
-  ): Promise<{ readonly count: number; readonly answer: Foresight }> => {
-    quiet.interrupt();
-    const state = await stateOf(box, recent, count);
-    const answer = foresight({ ...input, state });
-    void quiet.work(studyAhead(state, input.place, input.today));
-    return { count: state.count, answer };
-  },
-  study: async (
-    box: string,
-    recent: readonly AnyEvent[],
-    count: number,
-    place: Place,
-    question: StudyQuestion,
-  ): Promise<{ readonly count: number; readonly answer: Study }> => {
-    quiet.interrupt();
-    const state = await stateOf(box, recent, count);
-    return { count: state.count, answer: study(state, place, question) };
-  },
-  week: async (
-    box: string,
-    recent: readonly AnyEvent[],
-    count: number,
-    place: Place,
-    today: LocalDate,
-  ): Promise<{ readonly count: number; readonly answer: Week }> => {
-    quiet.interrupt();
-    const state = await stateOf(box, recent, count);
-    return { count: state.count, answer: weekOf(state, place, today) };
-  },
+  ) =>
+    fromLog(box, recent, count, (state): Foresight => {
+      const answer = foresight({ ...input, state });
+      void quiet.work(studyAhead(state, input.place, input.today));
+      return answer;
+    }),
+  study: (box: string, recent: readonly AnyEvent[], count: number, place: Place, question: StudyQuestion) =>
+    fromLog(box, recent, count, (state): Study => study(state, place, question)),
+  week: (box: string, recent: readonly AnyEvent[], count: number, place: Place, today: LocalDate) =>
+    fromLog(box, recent, count, (state): Week => weekOf(state, place, today)),
+  /** How pure the fruits of a year are; `null`: of the last one that has any. */
+  purity: (box: string, recent: readonly AnyEvent[], count: number, today: LocalDate, year: string | null) =>
+    fromLog(box, recent, count, (state): YearPurity => yearPurity(state, today, year)),
   /** What a map file says that the record does not, as new entries. */
-  readMap: async (
-    box: string,
-    recent: readonly AnyEvent[],
-    count: number,
-    text: string,
-    now: number,
-  ): Promise<{ readonly count: number; readonly answer: ReadMap }> => {
-    quiet.interrupt();
-    const state = await stateOf(box, recent, count);
-    const { subject } = idMaker(Math.random);
-    return { count: state.count, answer: fromGeoJson(text, state, (kind) => subject(kind, now)) };
-  },
+  readMap: (box: string, recent: readonly AnyEvent[], count: number, text: string, now: number) =>
+    fromLog(box, recent, count, (state): ReadMap => {
+      const { subject } = idMaker(Math.random);
+      return fromGeoJson(text, state, (kind) => subject(kind, now));
+    }),
   readFile: (text: string, onProgress: (share: number) => void): ReadFile => fromJson(text, onProgress),
 };
 

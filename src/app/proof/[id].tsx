@@ -3,10 +3,11 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { growing, plantName } from '@core/patch';
 import { fruitProof, type ProofLink } from '@core/purity';
 import type { Flower, LedgerEvent, State } from '@core/ledger';
-import { clockText, localDateOf, shortDayText } from '@core/time';
+import { addDays, clockText, localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { Badge, Button, Card, Notice } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
+import { ShutRow } from '@/ui/fruit/ShutRow';
 import { Page } from '@/ui/Page';
 import { storyWords } from '@/ui/patch/storyWords';
 import { LinkMark, ProofDrawing } from '@/ui/purity/ProofDrawing';
@@ -33,6 +34,10 @@ function ProofPage() {
     );
   const { chain, proof } = fruit;
   const entries = entriesOf(state, flower);
+  // From the day on which it tells: next day, or when the silk is brown and the petals have fallen.
+  const lookable = chain.links.some(
+    ({ link, until }) => link === 'kept-shut' && until !== null && today >= addDays(until, -1),
+  );
   const todo = chain.links.flatMap((link) => (link.state === 'not-recorded' ? (stillToDo(link) ?? []) : []));
   return (
     <Page
@@ -53,7 +58,7 @@ function ProofPage() {
           <Txt size="heading">{found.variety.name}</Txt>
           <Badge text={gradeWords[proof.grade]} tone={gradeTone[proof.grade]} />
         </View>
-        <ProofDrawing links={chain.links} proof={proof} height={34} />
+        <ProofDrawing links={chain.links} grade={proof.grade} height={34} />
         <Txt>{shareWords(proof.foreignShare)}</Txt>
         <Txt size="label" tone="muted">
           {chain.pressure === null
@@ -65,6 +70,7 @@ function ProofPage() {
           <Notice key={words} tone="pollen" text={words} />
         ))}
       </Card>
+      {lookable ? <ShutRow flower={flower} growing={found} /> : null}
       <Card>
         {chain.links.map((link) => (
           <LinkRow key={link.link} link={link} state={state} entries={entries} />

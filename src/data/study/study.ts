@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
 import type { AnyEvent, Place, State } from '@core/ledger';
+import { yearPurity, type YearPurity } from '@core/purity';
 import { study, weekOf, type Study, type StudyQuestion, type Week } from '@core/study';
 import type { LocalDate } from '@core/time';
 import type { Trade } from '../../workers/trade.worker';
@@ -55,6 +56,14 @@ export function useStudy(question: Omit<StudyQuestion, 'today'>): {
     here: (state, place, today) => study(state, place, { ...question, today }),
   });
   return { study: data, working };
+}
+
+/** How pure the fruits of a year are (`null`: of the last one that has any); `null` until it is known. */
+export function useYearPurity(year: string | null): YearPurity | null {
+  return useAnswer<YearPurity>(['purity', year], {
+    ask: (trade, box, recent, count, _place, today) => trade.purity(box, recent, count, today, year),
+    here: (state, _place, today) => yearPurity(state, today, year),
+  }).data;
 }
 
 /** What the last seven days came to; `null` until it is known. */

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { reasonsOf } from '@core/crops';
-import { LOSS_CAUSES } from '@core/ledger';
+import { LOSS_CAUSES, OFF_TYPE_BY, type OffTypeBy } from '@core/ledger';
 import { plantName, type Growing } from '@core/patch';
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
@@ -50,6 +50,7 @@ export function PlantEdit({ growing }: { growing: Growing }) {
           ))}
         </Tiles>
       )}
+      <OffType growing={growing} />
       {plant.notes.map((note) => (
         <Txt key={note.event}>“{note.text}”</Txt>
       ))}
@@ -120,5 +121,42 @@ export function PlantEdit({ growing }: { growing: Growing }) {
         </Tiles>
       </Sheet>
     </Card>
+  );
+}
+
+const shownBy: Readonly<Record<OffTypeBy, string>> = {
+  leaf: 'leaf and vine',
+  flower: 'its flowers',
+  fruit: 'its fruit',
+};
+
+/** A plant that turns out not to be what its seed promised: every fruit that its pollen served is flagged. */
+function OffType({ growing: { plant, stand } }: { growing: Growing }) {
+  const { record } = useGarden();
+  const [asking, setAsking] = useState(false);
+  if (plant.offType)
+    return (
+      <Txt>{`Not true to its variety, by ${shownBy[plant.offType.shownBy]}: its fruits, and those it fathered, are not pure.`}</Txt>
+    );
+  if (stand.reason === 'fruit') return null;
+  if (!asking)
+    return (
+      <Button title="It is not true to its variety" look="quiet" small onPress={() => setAsking(true)} />
+    );
+  return (
+    <Tiles question="Not true to its variety: what shows it?">
+      {OFF_TYPE_BY.map((each) => (
+        <Tile
+          key={each}
+          title={shownBy[each]}
+          small
+          chosen={false}
+          onPress={() => {
+            setAsking(false);
+            void record({ kind: 'offTypeFound', plant: plant.id, shownBy: each });
+          }}
+        />
+      ))}
+    </Tiles>
   );
 }

@@ -43,16 +43,20 @@ export function MapFile({ onSheet }: { onSheet: () => void }) {
         message: 'This file is too large to be the plan of a garden (over 20 MB).',
       });
     setReading(true);
-    const text = await file.text();
-    setRead(
-      await askLog(
-        { state, space, store },
-        (trade, box, recent, count) => trade.readMap(box, recent, count, text, now),
-        () => fromGeoJson(text, state, newId as never),
-        'map read',
-        new AbortController().signal,
-      ),
-    );
+    try {
+      const text = await file.text();
+      setRead(
+        await askLog(
+          { state, space, store },
+          (trade, box, recent, count) => trade.readMap(box, recent, count, text, now),
+          () => fromGeoJson(text, state, newId as never),
+          'map read',
+          new AbortController().signal,
+        ),
+      );
+    } catch {
+      setRead({ ok: false, message: 'This file could not be read. Save it once more and try again.' });
+    }
     setReading(false);
   };
   const take = async () => {

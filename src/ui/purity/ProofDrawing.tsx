@@ -1,8 +1,11 @@
 import Svg, { Circle, G, Path } from 'react-native-svg';
 import { View } from 'react-native';
-import type { Proof, ProofLink } from '@core/purity';
+import type { Grade, ProofLink } from '@core/purity';
 import { useColours, type Colours } from '../theme';
 import { chainWords } from './words';
+
+/** As much of a link as is drawn. */
+type DrawnLink = Pick<ProofLink, 'link' | 'state'>;
 
 /** A link's ring and the join to the next, in units of the drawing. */
 const STEP = 26;
@@ -11,17 +14,17 @@ const R = 9;
 /** The proof as a chain: a full link was seen, a dashed one nobody recorded, a broken one gapes. */
 export function ProofDrawing({
   links,
-  proof,
+  grade,
   height,
 }: {
-  links: readonly ProofLink[];
-  proof: Proof;
+  links: readonly DrawnLink[];
+  grade: Grade;
   height: number;
 }) {
   const colours = useColours();
   const width = links.length * STEP;
   return (
-    <View role="img" aria-label={chainWords(links, proof)}>
+    <View role="img" aria-label={chainWords(links, grade)}>
       <Svg width={(width * height) / STEP} height={height} viewBox={`0 0 ${width} ${STEP}`}>
         {links.map((link, i) => (
           <G key={link.link} transform={`translate(${i * STEP + STEP / 2} ${STEP / 2})`}>
@@ -35,7 +38,7 @@ export function ProofDrawing({
 }
 
 /** One link by itself, beside its words. */
-export function LinkMark({ link, size = 26 }: { link: ProofLink; size?: number }) {
+export function LinkMark({ link, size = 26 }: { link: DrawnLink; size?: number }) {
   const colours = useColours();
   return (
     <Svg width={size} height={size} viewBox={`${-STEP / 2} ${-STEP / 2} ${STEP} ${STEP}`}>
@@ -44,7 +47,7 @@ export function LinkMark({ link, size = 26 }: { link: ProofLink; size?: number }
   );
 }
 
-function LinkShape({ link: { state }, colours }: { link: ProofLink; colours: Colours }) {
+function LinkShape({ link: { state }, colours }: { link: DrawnLink; colours: Colours }) {
   if (state === 'seen')
     return (
       <>

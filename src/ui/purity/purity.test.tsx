@@ -13,18 +13,11 @@ const link = (kind: ProofLinkKind, state: ProofLink['state'], until: string | nu
   until,
 });
 const LINKS = [link('whole', 'seen'), link('clean', 'not-recorded'), link('shut-again', 'broken')];
-const PROOF = {
-  grade: 'not-pure',
-  foreignShare: { low: 0, likely: 0.02, high: 0.2 },
-  weakest: 'shut-again',
-  reasons: [],
-} as const;
-
 test('the drawing of a chain says in words all that it shows', async () => {
   const garden = new TestGarden();
   renderIn(
     await gardenOf(garden.events, garden.time('2026-07-14', 6)),
-    <ProofDrawing links={LINKS} proof={PROOF} height={18} />,
+    <ProofDrawing links={LINKS} grade="not-pure" height={18} />,
   );
   expect(
     screen.getByLabelText(
@@ -47,5 +40,5 @@ test('what can still be made good is said with its day, and nothing where it is 
   );
   expect(stillToDo(link('kept-shut', 'not-recorded'))).toBeNull();
   expect(stillToDo(link('clean', 'not-recorded', '2026-07-16'))).toBeNull();
-  expect(chainWords([link('whole', 'seen')], { grade: 'sound' })).toBe('Proof sound; 1 of 1 links seen');
+  expect(chainWords([link('whole', 'seen')], 'sound')).toBe('Proof sound; 1 of 1 links seen');
 });

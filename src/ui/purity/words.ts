@@ -1,4 +1,4 @@
-import type { Grade, LinkSays, Proof, ProofLink, ProofLinkKind, Share } from '@core/purity';
+import type { Grade, LinkSays, ProofLink, ProofLinkKind, Share } from '@core/purity';
 import { shortDayText } from '@core/time';
 
 /** What a link says, in words. */
@@ -108,7 +108,7 @@ export function shareWords({ low, likely, high }: Share): string {
 }
 
 /** The chain in one sentence: all that the drawing shows. */
-export function chainWords(links: readonly ProofLink[], { grade }: Pick<Proof, 'grade'>): string {
+export function chainWords(links: readonly Pick<ProofLink, 'link' | 'state'>[], grade: Grade): string {
   const of = (state: ProofLink['state']) =>
     links.filter((link) => link.state === state).map(({ link }) => linkNames[link].toLowerCase());
   const [broken, open] = [of('broken'), of('not-recorded')];

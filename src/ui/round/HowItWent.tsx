@@ -84,51 +84,30 @@ export function HowItWent({
           />
         ))}
       </Tiles>
-      <Tiles question="Did a bee get in?">
-        <Tile
-          title="no"
-          small
-          chosen={beeIn === false}
-          onPress={() => onChange({ beeIn: beeIn === false ? null : false })}
-        />
-        <Tile
-          title="a bee got in"
-          small
-          chosen={beeIn === true}
-          onPress={() => onChange({ beeIn: beeIn === true ? null : true })}
-        />
-      </Tiles>
+      <YesOrNo
+        question="Did a bee get in?"
+        value={beeIn}
+        yes="a bee got in"
+        no="no"
+        onChange={(said) => onChange({ beeIn: said })}
+      />
       {value.handsClean === undefined ? null : (
-        <Tiles question="Hands and tool">
-          <Tile
-            title="clean"
-            small
-            chosen={handsClean === true}
-            onPress={() => onChange({ handsClean: handsClean === true ? null : true })}
-          />
-          <Tile
-            title="other pollen on them"
-            small
-            chosen={handsClean === false}
-            onPress={() => onChange({ handsClean: handsClean === false ? null : false })}
-          />
-        </Tiles>
+        <YesOrNo
+          question="Hands and tool"
+          value={handsClean}
+          yes="clean"
+          no="other pollen on them"
+          onChange={(said) => onChange({ handsClean: said })}
+        />
       )}
       {crop.id === 'melon' ? (
-        <Tiles question="The male">
-          <Tile
-            title="left inside"
-            small
-            chosen={maleInside === true}
-            onPress={() => onChange({ maleInside: maleInside === true ? null : true })}
-          />
-          <Tile
-            title="taken out"
-            small
-            chosen={maleInside === false}
-            onPress={() => onChange({ maleInside: maleInside === false ? null : false })}
-          />
-        </Tiles>
+        <YesOrNo
+          question="The male"
+          value={maleInside}
+          yes="left inside"
+          no="taken out"
+          onChange={(said) => onChange({ maleInside: said })}
+        />
       ) : null}
       {withAnthers ? (
         <Tiles question="Her own anthers, before the pollen">
@@ -141,5 +120,35 @@ export function HowItWent({
         </Tiles>
       ) : null}
     </Card>
+  );
+}
+
+/** Two answers and neither: the same tile again takes its answer back. */
+function YesOrNo({
+  question,
+  value,
+  yes,
+  no,
+  onChange,
+}: {
+  question: string;
+  value: boolean | null;
+  yes: string;
+  no: string;
+  onChange: (said: boolean | null) => void;
+}) {
+  const tile = (title: string, says: boolean) => (
+    <Tile
+      title={title}
+      small
+      chosen={value === says}
+      onPress={() => onChange(value === says ? null : says)}
+    />
+  );
+  return (
+    <Tiles question={question}>
+      {tile(no, false)}
+      {tile(yes, true)}
+    </Tiles>
   );
 }

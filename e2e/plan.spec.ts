@@ -177,6 +177,22 @@ test('a bed is turned, and its plants with it', async ({ page }) => {
   await expect(thing('bed', bed)).toBeVisible();
 });
 
+test('a bed is made larger by its handle, its plants stay, and undo brings it back', async ({ page }) => {
+  const { garden, seed, thing } = await openPlan(page);
+  const bed = garden.state.stands.get(seed.stand)?.bed as string;
+  await button(page, 'bed 1').click();
+  const outline = () => thing('bed', bed).locator('path').first().boundingBox();
+  const plant = () => thing('stand', seed.stand).locator('circle').first().boundingBox();
+  const [before, stood] = [await outline(), await plant()];
+  await dragBy(page, page.locator('#corner-2'), 0, 60);
+  await expect.poll(async () => (await outline())?.height).toBeGreaterThan((before?.height ?? 0) + 40);
+  expect((await plant())?.y).toBeCloseTo(stood?.y ?? 0, 0);
+  await button(page, 'Keep it so').click();
+  await expect(page.getByText(/where bed 1 lies/).first()).toBeVisible();
+  await page.getByRole('button', { name: /^Undo/ }).first().click();
+  await expect.poll(async () => (await outline())?.height).toBeCloseTo(before?.height ?? 0, 0);
+});
+
 test('two fingers, or the wheel, change the scale', async ({ page }) => {
   await openPlan(page);
   const scale = async () =>

@@ -33,8 +33,9 @@ export function movedBed(bed: Bed, lying: Lying): Draft[] {
     b.off < a.off - SAME_M || (b.off < a.off + SAME_M && b.by < a.by) ? b : a,
   );
   const { long, wide, turned, off } = best;
+  const other = off > SAME_M;
   return [
-    ...(off > SAME_M
+    ...(other && !bed.sized
       ? [
           {
             kind: 'corrected' as const,
@@ -50,6 +51,10 @@ export function movedBed(bed: Bed, lying: Lying): Draft[] {
       xM: round(middleX - long / 2),
       yM: round(middleY - wide / 2),
       turnedDeg: turned,
+      // What was given another size since is not put right where it was first written.
+      ...(other && bed.sized
+        ? { sized: { lengthM: long, widthM: wide, firstXM: bed.first.xM, firstYM: bed.first.yM } }
+        : {}),
     },
   ];
 }

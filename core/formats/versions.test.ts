@@ -1,6 +1,7 @@
 import { fold } from '../ledger';
 import { fromJson } from '.';
 import versionEight from './fixtures/version-8.json';
+import versionEleven from './fixtures/version-11.json';
 import versionFive from './fixtures/version-5.json';
 import versionFour from './fixtures/version-4.json';
 import versionNine from './fixtures/version-9.json';
@@ -154,4 +155,18 @@ test('events of version 6 are read for ever: a shelter, a puff, a changed reason
     [4, undefined],
     [undefined, 24],
   ]);
+});
+
+test('events of version 11 are read for ever: off-types, a lost mark, clean hands; a bed as large as it was measured', () => {
+  const read = fromJson(JSON.stringify(versionEleven));
+  if (!read.ok) throw new Error(read.message);
+  const state = fold(read.events);
+  expect([...state.beds.values()]).toMatchObject([
+    { xM: 4, turnedDeg: 30, lengthM: 30, first: { xM: 0, yM: 0 }, sized: false },
+  ]);
+  expect([...state.flowers.values()]).toMatchObject([
+    { mark: null, markings: [{ mark: '1-A' }], pollinations: [{ clean: true }], looks: [{ markRead: true }] },
+  ]);
+  expect([...state.flowers.values()].every(({ markLost }) => markLost !== null)).toBe(true);
+  expect([...state.plants.values()].filter(({ offType }) => offType !== null)).toHaveLength(1);
 });

@@ -85,8 +85,23 @@ export function isolationOf(state: State, id: StandId, today: LocalDate): StandI
     pressure: foreignPressure(
       { ...kindOf(own), plants: plants.length, bloom },
       rivals.map(({ source }) => source),
+      { winds: windsIn(state, bloom) },
     ),
   };
+}
+
+/** Fewer days say nothing of how the wind blows [M]. */
+const ENOUGH_WINDS = 5;
+
+/** Where the wind came from on the days of its flowers on which somebody noted it, degrees; none where they are too few. */
+function windsIn({ patches }: State, bloom: OwnBloom | null): readonly number[] {
+  if (!bloom) return [];
+  const winds = [...patches.values()].flatMap(({ weather }) =>
+    Object.entries(weather).flatMap(([date, { windFromDeg }]) =>
+      windFromDeg !== null && date >= bloom.from && date <= bloom.to ? [windFromDeg] : [],
+    ),
+  );
+  return winds.length < ENOUGH_WINDS ? [] : winds;
 }
 
 /** What puts the mind at rest about everything else that grows in the patch or next door. */

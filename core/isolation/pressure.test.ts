@@ -110,3 +110,14 @@ test('what can’t be is named', () => {
   expect(() => foreignPressure(stand('corn', { plants: 0 }), [])).toThrow(/plants must be more than 0/);
   expect(() => foreignPressure(stand('corn'), [source('corn', -1)])).toThrow(/distanceM/);
 });
+
+test('of winds that were noted each counts alike: half of the days from over there lie between all and none', () => {
+  const own = stand('corn', { plants: 100 });
+  const other = source('corn', 60, { bearingDeg: 90 });
+  const share = (...winds: number[]) => foreignPressure(own, [other], { winds }).likely;
+  expect(share(90)).toBe(likely(own, other, 90));
+  expect(share(90, 270)).toBeLessThan(share(90));
+  expect(share(90, 270)).toBeGreaterThan(share(270));
+  // An open wind rose is no wind at all but for what the strong days carry more.
+  expect(share(0, 90, 180, 270)).toBeGreaterThan(share(0));
+});

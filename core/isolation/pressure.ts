@@ -73,7 +73,7 @@ export const PRESSURE_WORTH =
 /**
  * The share of seeds with a foreign father in a stand whose flowers are open, from all stands around: the odds of foreign pollen fall
  * with distance, rise with the plants over there and fall with one's own (by the square root [M]), and count for the days on which
- * both flower. It is no verdict on a flower: one that was shut and whole is pure whatever this says. Throws by field.
+ * both flower. Winds that were noted (degrees they came from) count for what the wind carries, each alike. It is no verdict on a flower: one that was shut and whole is pure whatever this says. Throws by field.
  *
  * @example
  *   const stand = { crop: 'corn', plants: 100, bloom: null };
@@ -82,15 +82,21 @@ export const PRESSURE_WORTH =
 export function foreignPressure(
   stand: OpenStand,
   others: readonly PollenSource[],
-  { windFromDeg = null }: { readonly windFromDeg?: number | null } = {},
+  {
+    windFromDeg = null,
+    winds = windFromDeg === null ? [] : [windFromDeg],
+  }: {
+    readonly windFromDeg?: number | null;
+    readonly winds?: readonly number[];
+  } = {},
 ): Pressure {
   if (!(stand.plants > 0)) throw mustBe('foreignPressure', 'plants', 'more than 0', stand.plants);
-  const odds = others.reduce((sum, other) => sum + oddsOf(stand, other, windFromDeg), 0);
+  const odds = others.reduce((sum, other) => sum + oddsOf(stand, other, winds), 0);
   const share = (of: number) => of / (1 + of);
   return { low: share(odds / EITHER_WAY), likely: share(odds), high: share(odds * EITHER_WAY) };
 }
 
-function oddsOf(stand: OpenStand, other: PollenSource, windFromDeg: number | null): number {
+function oddsOf(stand: OpenStand, other: PollenSource, winds: readonly number[]): number {
   if (!(other.distanceM >= 0)) throw mustBe('foreignPressure', 'distanceM', '0 or more', other.distanceM);
   if (!(other.plants >= 0)) throw mustBe('foreignPressure', 'plants', '0 or more', other.plants);
   const { verdict } = crossing(stand, other);
@@ -107,7 +113,7 @@ function oddsOf(stand: OpenStand, other: PollenSource, windFromDeg: number | nul
     Math.sqrt(other.plants / stand.plants) *
     overlapOf(stand.bloom, other.bloom) *
     behind *
-    (wind ? windFactor(other, windFromDeg) : other.besides.includes('hives') ? HIVES : 1) *
+    (wind ? windFactor(other, winds) : other.besides.includes('hives') ? HIVES : 1) *
     (verdict === 'rarely' ? RARELY : 1)
   );
 }
@@ -126,8 +132,8 @@ function carrierOf(kind: PollenKind): keyof typeof THINNING {
 }
 
 /** More where the wind comes from over there, less where it blows that way: `DOWNWIND` between the two, 1 across. */
-function windFactor({ bearingDeg, besides }: PollenSource, windFromDeg: number | null): number {
-  if (bearingDeg === null || windFromDeg === null)
-    return besides.includes('upwind') ? Math.sqrt(DOWNWIND) : 1;
-  return DOWNWIND ** (Math.cos(((bearingDeg - windFromDeg) * Math.PI) / 180) / 2);
+function windFactor({ bearingDeg, besides }: PollenSource, winds: readonly number[]): number {
+  if (bearingDeg === null || winds.length === 0) return besides.includes('upwind') ? Math.sqrt(DOWNWIND) : 1;
+  const factors = winds.map((from) => DOWNWIND ** (Math.cos(((bearingDeg - from) * Math.PI) / 180) / 2));
+  return factors.reduce((sum, each) => sum + each, 0) / factors.length;
 }

@@ -10,29 +10,34 @@ export type Draftable<T> = { -readonly [K in keyof T]: T[K] extends readonly (in
 /** A bed from the events in force that speak of it; `null` where none adds it. */
 export function deriveBed(id: string, events: readonly LedgerEvent[]): Bed | null {
   let bed: Bed | null = null;
-  let lies: Partial<Pick<Bed, 'xM' | 'yM' | 'turnedDeg'>> = {};
+  let lies: Partial<Omit<Bed, 'measured'>> = {};
   const shelters: Bed['shelters'][number][] = [];
   const notes: Note[] = [];
   for (const event of events) {
     if (event.kind === 'bedAdded') {
       const { patch, name, xM, yM, lengthM, widthM } = event;
       const first = { xM, yM };
+      const measured = { ...first, lengthM, widthM };
       bed = {
         id,
         patch,
         name,
-        ...first,
-        lengthM,
-        widthM,
+        ...measured,
         turnedDeg: 0,
         first,
+        measured,
+        sized: false,
         shelters,
         event: event.id,
         notes,
       };
     } else if (event.kind === 'bedPlaced') {
-      const { xM, yM, turnedDeg } = event;
-      lies = { xM, yM, turnedDeg };
+      const { xM, yM, turnedDeg, sized } = event;
+      lies = { ...lies, xM, yM, turnedDeg };
+      if (sized) {
+        const { lengthM, widthM, firstXM, firstYM } = sized;
+        lies = { ...lies, lengthM, widthM, first: { xM: firstXM, yM: firstYM }, sized: true };
+      }
     } else if (event.kind === 'shelterSet') {
       const { at, shelter, insects, lampHours, from, to } = event;
       shelters.push({ event: event.id, at, shelter, insects, lampHours, from, to });

@@ -61,7 +61,7 @@ import type {
 } from './planEvents';
 
 /** The version written into new events. Older ones are read for ever (`upcast`). */
-export const SCHEMA_VERSION = 11;
+export const SCHEMA_VERSION = 12;
 
 /** Every event there is. */
 export type LedgerEvent =

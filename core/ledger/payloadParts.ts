@@ -41,6 +41,8 @@ export const localDate = Joi.string().custom((value: string, helpers) =>
 );
 /** A distance on the plan, up to 10 km either way. */
 export const metres = Joi.number().min(-10_000).max(10_000);
+/** A side of a bed, m. */
+export const sideM = Joi.number().greater(0).max(1000);
 /** A whole number, 0 or more. */
 export const count = Joi.number().integer().min(0);
 /** Corners of a line or an area on the plan. */

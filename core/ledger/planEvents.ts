@@ -15,6 +15,15 @@ export interface BedPlaced extends Recorded<'bedPlaced'> {
   readonly yM: number;
   /** Clockwise about its middle. */
   readonly turnedDeg: number;
+  /** It also has another size. Since version 12. */
+  readonly sized?: BedSize;
+}
+/** Another size of a bed, and where its corner then lies in the measure of its plants, so that they stay where they stand. */
+export interface BedSize {
+  readonly lengthM: number;
+  readonly widthM: number;
+  readonly firstXM: number;
+  readonly firstYM: number;
 }
 /** A stand lies elsewhere in its bed, or outside it. Since version 10. */
 export interface StandPlaced extends Recorded<'standPlaced'> {

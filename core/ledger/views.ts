@@ -74,8 +74,12 @@ export interface Bed {
   readonly widthM: number;
   /** Clockwise about its middle, degrees. */
   readonly turnedDeg: number;
-  /** Its corner as it was first measured. */
+  /** Its corner in the measure of its plants: where it lay when it was first measured, until it has another size. */
   readonly first: { readonly xM: number; readonly yM: number };
+  /** As it was first measured. */
+  readonly measured: Readonly<Record<'xM' | 'yM' | 'lengthM' | 'widthM', number>>;
+  /** Whether it was given another size since. */
+  readonly sized: boolean;
   /** What stood over it when, as it was said; the last that names a day holds for it (`shelterOn`). */
   readonly shelters: readonly ShelterView[];
   readonly event: EventId;

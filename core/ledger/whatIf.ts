@@ -15,7 +15,8 @@ export function whatIf(state: State, ...drafts: readonly Draft[]): State {
     drafts.map(
       (draft, i) =>
         ({
-          id: `7ZZZZZZZZZZZZZZZZZZZZZZ${String(i).padStart(3, '0')}`,
+          // After all there is, and after an earlier look ahead that this one builds on.
+          id: `7ZZZZZZZZZZZZZZZZ${String(state.count + i).padStart(9, '0')}`,
           v: SCHEMA_VERSION,
           at: LAST,
           by: '',

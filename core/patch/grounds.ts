@@ -115,7 +115,9 @@ export function seenFromPatch(
 const extentOf = remembered(
   (beds: State['beds']) => [beds],
   (beds): { readonly middle: Corner; readonly half: Corner } => {
-    const corners = [...beds.values()].flatMap((bed) => bedCorners({ ...bed, ...bed.first, turnedDeg: 0 }));
+    const corners = [...beds.values()].flatMap((bed) =>
+      bedCorners({ ...bed, ...bed.measured, turnedDeg: 0 }),
+    );
     if (corners.length === 0) return { middle: [0, 0], half: [0, 0] };
     const [xs, ys] = [corners.map(([x]) => x), corners.map(([, y]) => y)];
     const [west, east, north, south] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];

@@ -3,6 +3,9 @@ import type { StandId } from '../ids';
 import { validateEvent, whatIf, type Bed, type Corner, type Draft } from '../ledger';
 import { TestGarden } from '../testGarden';
 import {
+  bedCorners,
+  bedCornerTo,
+  bedTo,
   cornersOf,
   growing,
   groundOf,
@@ -49,6 +52,7 @@ function patch(turnedDeg = 0) {
   return { garden, stand, plants, bed: bed.id, obstacle, neighbour, placeOf };
 }
 
+const apart = (a: Corner, b: Corner) => Math.hypot(a[0] - b[0], a[1] - b[1]);
 const metre = fc.integer({ min: -80, max: 80 });
 
 test('whatever the bed is turned to, a stand goes where it is drawn to: east is east on the plan', () => {
@@ -107,6 +111,61 @@ test('a bed, a hedge and a planting next door go as far as they are drawn; all e
     knownBy: 'told',
     sprayed: ['2026-06-30'],
   });
+});
+
+test('a bed is drawn larger or smaller by any corner: the one across stays, and so does all that grows in it', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 0, max: 359 }),
+      fc.integer({ min: 0, max: 3 }),
+      metre,
+      metre,
+      (turnedDeg, corner, east, south) => {
+        const { garden, stand, bed, neighbour, plants, placeOf } = patch(turnedDeg);
+        const at = (state: typeof garden.state, index: number) =>
+          bedCorners(state.beds.get(bed) as Bed)[index] as Corner;
+        const before = garden.state;
+        const [x, y] = at(before, corner);
+        const drawn = whatIf(before, bedCornerTo(before, bed, corner, [x + east, y + south]) as Draft);
+        expect(apart(at(drawn, (corner + 2) % 4), at(before, (corner + 2) % 4))).toBeLessThan(0.02);
+        for (const plant of plants) {
+          const [was, is] = [placeOf(plant, before), placeOf(plant, drawn)];
+          expect(apart([was.xM, was.yM], [is.xM, is.yM])).toBeLessThan(0.002);
+        }
+        // Moved after that it takes them along, as far as it goes; what lies next door stays.
+        const moved = whatIf(drawn, moveBy(drawn, { kind: 'bed', id: bed }, [7, -3]) as Draft);
+        const [was, is] = [placeOf(plants[0] as string, drawn), placeOf(plants[0] as string, moved)];
+        expect([is.xM - was.xM, is.yM - was.yM].map((way) => Math.round(way * 100))).toEqual([700, -300]);
+        expect(moved.beds.get(bed)).toMatchObject({ lengthM: drawn.beds.get(bed)?.lengthM, sized: true });
+        const lies = (state: typeof before) =>
+          neighbourPlace(state.beds, state.neighbours.get(neighbour) as never);
+        expect(lies(moved)).toEqual(lies(before));
+        expect(standing(moved, stand)?.plants).toHaveLength(plants.length);
+      },
+    ),
+    { numRuns: 60 },
+  );
+});
+
+test('a corner drawn past the one across makes the bed as small as it can be, never inside out', () => {
+  const { garden, bed } = patch();
+  const { xM, yM } = garden.state.beds.get(bed) as Bed;
+  expect(bedCornerTo(garden.state, bed, 2, [xM - 5, yM + 9])).toMatchObject({
+    xM,
+    yM,
+    sized: { lengthM: 0.2, widthM: 9 },
+  });
+  expect(bedCornerTo(garden.state, bed, 4, [0, 0])).toBeNull();
+});
+
+test('place, turn and size typed at once: sized where it lies, then moved with its plants', () => {
+  const { garden, bed, plants, placeOf } = patch();
+  const was = garden.state.beds.get(bed) as Bed;
+  const to = { xM: was.xM + 10, yM: was.yM, lengthM: 12.5, widthM: 2, turnedDeg: 0 };
+  const typed = whatIf(garden.state, bedTo(was, to));
+  expect(typed.beds.get(bed)).toMatchObject(to);
+  expect(placeOf(plants[0] as string, typed).xM - placeOf(plants[0] as string).xM).toBeCloseTo(10, 6);
+  expect(bedTo(was, { ...was, xM: 1 })).not.toHaveProperty('sized');
 });
 
 test('a turn is kept between 0 and 360 degrees', () => {

@@ -26,12 +26,18 @@ export function inBed(bed: Lying, point: Corner): Corner {
 function turned(bed: Lying, [x, y]: Corner, degrees: number): Corner {
   if (degrees === 0) return [x, y];
   const [middleX, middleY] = middleOfBed(bed);
+  const [east, south] = turnedBy([x - middleX, y - middleY], degrees);
+  return [middleX + east, middleY + south];
+}
+
+/**
+ * A way on the plan turned clockwise; y runs south.
+ * @example turnedBy([2, 0], 90).map(Math.round) // [0, 2]
+ */
+export function turnedBy([east, south]: Corner, degrees: number): Corner {
+  if (degrees === 0) return [east, south];
   const angle = (degrees * Math.PI) / 180;
-  const [east, south] = [x - middleX, y - middleY];
-  return [
-    middleX + east * Math.cos(angle) - south * Math.sin(angle),
-    middleY + east * Math.sin(angle) + south * Math.cos(angle),
-  ];
+  return [east * Math.cos(angle) - south * Math.sin(angle), east * Math.sin(angle) + south * Math.cos(angle)];
 }
 
 /** The middle of a bed, which stays where it is when the bed is turned. */

@@ -34,7 +34,12 @@ function excludes(a: LedgerEvent, b: LedgerEvent): boolean {
   if (a.kind === 'harvested' && b.kind === 'harvested') return true;
   if (a.kind === 'plantChecked' && b.kind === 'plantChecked') return a.health !== b.health;
   if (a.kind === 'bedPlaced' && b.kind === 'bedPlaced')
-    return a.xM !== b.xM || a.yM !== b.yM || a.turnedDeg !== b.turnedDeg;
+    return (
+      a.xM !== b.xM ||
+      a.yM !== b.yM ||
+      a.turnedDeg !== b.turnedDeg ||
+      JSON.stringify(a.sized) !== JSON.stringify(b.sized)
+    );
   if (a.kind === 'standPlaced' && b.kind === 'standPlaced')
     return a.alongM !== b.alongM || a.acrossM !== b.acrossM;
   if (a.kind === 'outlineSet' && b.kind === 'outlineSet')

@@ -25,7 +25,7 @@ import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt, useColours, useIsWide } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
-import { healthWords, plural, quietWords, reasonText, shelterWords } from '@/ui/words';
+import { healthWords, lengthText, plural, quietWords, reasonText, shelterWords } from '@/ui/words';
 
 /** What grows where: beds, stands, plants, with counts. */
 function PatchPage() {
@@ -105,8 +105,7 @@ function BedCard({ bed, onEdit, onPlant }: { bed: Bed; onEdit: () => void; onPla
   const [covering, setCovering] = useState(false);
   const stands = [...state.stands.values()].filter((stand) => stand.bed === bed.id);
   const shelter = shelterOn(bed, today);
-  const length = (metres: number) =>
-    prefs.units === 'us' ? `${Math.round(metres * 3.2808)} ft` : `${metres} m`;
+  const length = (metres: number) => lengthText(metres, prefs.units);
   return (
     <Card>
       <View style={{ flexDirection: 'row', alignItems: 'center' }}>

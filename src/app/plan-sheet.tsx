@@ -6,12 +6,13 @@ import { dayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { PaperView } from '@/ui/card/PaperView';
 import { Button, Tile, Tiles } from '@/ui/controls';
-import { compassOf, metresText, plantingName } from '@/ui/crossing/words';
+import { compassOf, plantingName } from '@/ui/crossing/words';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { planScene } from '@/ui/plan/scene';
 import { answerLine } from '@/ui/plan/words';
 import { Txt } from '@/ui/theme';
+import { distanceText } from '@/ui/words';
 
 type SheetPaper = Parameters<typeof planHtml>[1];
 const PAPERS: readonly SheetPaper[] = ['A4', 'Letter'];
@@ -19,9 +20,10 @@ const PAPERS: readonly SheetPaper[] = ['A4', 'Letter'];
 /** The plan on paper, to scale, for the shed wall. */
 function PlanSheetPage() {
   const { state, today, patch, place, prefs } = useGarden();
+  const { units } = prefs;
   const router = useRouter();
   const frame = useRef<HTMLIFrameElement | null>(null);
-  const [paper, setPaper] = useState<SheetPaper>(prefs.units === 'us' ? 'Letter' : 'A4');
+  const [paper, setPaper] = useState<SheetPaper>(units === 'us' ? 'Letter' : 'A4');
   const html = useMemo(() => {
     const { beds, stands, obstacles, neighbours, unplaced } = planScene(state, today);
     const sheet: PlanSheet = {
@@ -33,21 +35,21 @@ function PlanSheetPage() {
       lines: [
         ...beds.map(
           ({ bed, shelter }) =>
-            `${bed.name}: ${metresText(bed.lengthM)} by ${metresText(bed.widthM)}${shelter ? `, ${shelter}` : ''}`,
+            `${bed.name}: ${distanceText(bed.lengthM, units)} by ${distanceText(bed.widthM, units)}${shelter ? `, ${shelter}` : ''}`,
         ),
         ...neighbours.map(
           ({ neighbour, name }) =>
-            `Next door: ${name}, ${metresText(neighbour.distanceM)}${neighbour.bearingDeg === null ? '' : ` to the ${compassOf(neighbour.bearingDeg)}`}`,
+            `Next door: ${name}, ${distanceText(neighbour.distanceM, units)}${neighbour.bearingDeg === null ? '' : ` to the ${compassOf(neighbour.bearingDeg)}`}`,
         ),
         ...unplaced.map(
           ({ crop, variety, distanceM }) =>
-            `Next door: ${plantingName(crop, variety)}, ${metresText(distanceM)}`,
+            `Next door: ${plantingName(crop, variety)}, ${distanceText(distanceM, units)}`,
         ),
-        ...isolations(state, today).map(answerLine),
+        ...isolations(state, today).map((each) => answerLine(each, units)),
       ],
     };
     return planHtml(sheet, paper);
-  }, [state, today, patch, place, paper]);
+  }, [state, today, patch, place, paper, units]);
   return (
     <Page
       title="Plan on paper"

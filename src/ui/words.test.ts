@@ -46,6 +46,15 @@ test('one and many', () => {
   ]);
 });
 
+test('lengths on the ground in the units that the grower reads', () => {
+  const both = (metres: number) => [words.distanceText(metres, 'metric'), words.distanceText(metres, 'us')];
+  expect(both(3)).toEqual(['3 m', '9.8 ft']);
+  expect(both(118)).toEqual(['120 m', '390 ft']);
+  expect(both(400)).toEqual(['400 m', '1300 ft']);
+  expect(both(1600)).toEqual(['1600 m', '1 miles']);
+  expect(words.lengthText(30.48, 'us')).toBe('100 ft');
+});
+
 describe('the last entry, in words', () => {
   test.each([
     ['flowerSeen', /^noted .+ \d, node \d+$/],

@@ -222,6 +222,31 @@ export function tapeText(cm: number, units: 'metric' | 'us'): string {
   return cm < 100 ? `${Math.ceil(cm)} cm` : `${(cm / 100).toFixed(1)} m`;
 }
 
+export type Units = 'metric' | 'us';
+const FOOT_M = 0.3048;
+const MILE_M = 1609.344;
+
+/** What lengths on the ground are typed and read in. */
+export const groundUnit = (units: Units) =>
+  units === 'us'
+    ? ({ name: 'feet', short: 'ft', metres: FOOT_M } as const)
+    : ({ name: 'metres', short: 'm', metres: 1 } as const);
+
+/** A length as it was measured, to a tenth. */
+export function lengthText(metres: number, units: Units): string {
+  const { short, metres: one } = groundUnit(units);
+  return `${Math.round((metres / one) * 10) / 10} ${short}`;
+}
+
+/** A distance without more figures than it is worth. */
+export function distanceText(metres: number, units: Units): string {
+  if (metres < 20) return lengthText(metres, units);
+  if (units === 'us' && metres >= MILE_M / 2) return `${Math.round((metres / MILE_M) * 10) / 10} miles`;
+  const { short, metres: one } = groundUnit(units);
+  const step = metres < 200 ? (units === 'us' ? 10 : 5) : units === 'us' ? 50 : 10;
+  return `${Math.round(metres / one / step) * step} ${short}`;
+}
+
 /** `5 to 10`, or `25` where both ends are the same. */
 export function rangeText([least, most]: readonly [number, number]): string {
   return least === most ? String(least) : `${least} to ${most}`;

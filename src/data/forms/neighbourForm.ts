@@ -19,14 +19,14 @@ export interface TypedNeighbour {
   readonly knownBy: KnownBy | null;
 }
 
-/** Nothing said yet, or what was said last. */
-export function typedNeighbour(neighbour: Neighbour | null): TypedNeighbour {
+/** Nothing said yet, or what was said last; `unitM` is the length that distances are typed in, m. */
+export function typedNeighbour(neighbour: Neighbour | null, unitM = 1): TypedNeighbour {
   return {
     crop: neighbour?.crop ?? null,
     species: neighbour?.species ?? null,
     variety: neighbour?.variety ?? '',
     plants: neighbour?.plants == null ? '' : String(neighbour.plants),
-    distance: neighbour ? String(neighbour.distanceM) : '',
+    distance: neighbour ? typedDistance(neighbour, unitM) : '',
     bearingDeg: neighbour?.bearingDeg ?? null,
     between: neighbour?.between ?? [],
     besides: neighbour?.besides ?? [],
@@ -36,6 +36,10 @@ export function typedNeighbour(neighbour: Neighbour | null): TypedNeighbour {
     knownBy: neighbour?.knownBy ?? null,
   };
 }
+
+/** To a tenth in other units than its own. */
+const typedDistance = ({ distanceM }: Neighbour, unitM: number) =>
+  String(unitM === 1 ? distanceM : Math.round((distanceM / unitM) * 10) / 10);
 
 export type NeighbourErrors = Partial<
   Record<'crop' | 'plants' | 'distance' | 'from' | 'to' | 'sprayed' | 'knownBy', string>
@@ -47,12 +51,17 @@ export function readNeighbour(
   typed: TypedNeighbour,
   today: LocalDate,
   before: Neighbour | null = null,
+  unitM = 1,
 ): { readonly draft: Said } | { readonly errors: NeighbourErrors } {
   const errors: NeighbourErrors = {};
   const number = (text: string) => (text.trim() === '' ? NaN : Number(text.trim().replace(',', '.')));
-  const distanceM = number(typed.distance);
+  // What nobody typed anew stays as it was said, to the letter.
+  const distanceM =
+    before && typed.distance === typedDistance(before, unitM)
+      ? before.distanceM
+      : Math.round(number(typed.distance) * unitM * 100) / 100;
   if (!(distanceM >= 0 && distanceM <= 20_000))
-    errors.distance = 'The distance must be a number from 0 to 20000';
+    errors.distance = `The distance must be a number from 0 to ${Math.floor(20_000 / unitM)}`;
   const plants = typed.plants.trim() === '' ? null : number(typed.plants);
   if (plants !== null && !(Number.isInteger(plants) && plants >= 1 && plants <= 10_000_000))
     errors.plants = 'The plants must be a whole number, 1 or more';

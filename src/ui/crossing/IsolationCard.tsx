@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { PRESSURE_WORTH, waysOut, type Rival, type StandIsolation } from '@core/isolation';
+import { useGarden } from '@/data/garden/garden';
 import { Badge, Button, Card } from '../controls';
 import { Txt, useColours } from '../theme';
 import {
@@ -19,6 +20,7 @@ const FEW = 4;
 /** One stand for seed: who could cross with it, whether they stand far enough, and what to do where they don't. */
 export function IsolationCard({ isolation }: { isolation: StandIsolation }) {
   const { variety, crop, verdict, rivals, importanceSaid } = isolation;
+  const { units } = useGarden().prefs;
   const [all, setAll] = useState(false);
   const ways = waysOut(isolation);
   const pressure = pressureWords(isolation);
@@ -63,7 +65,7 @@ export function IsolationCard({ isolation }: { isolation: StandIsolation }) {
         <View style={{ gap: 6 }}>
           <Txt size="strong">What you can do</Txt>
           {ways.map((way) => (
-            <Txt key={way.way}>{wayWords(way)}</Txt>
+            <Txt key={way.way}>{wayWords(way, units)}</Txt>
           ))}
         </View>
       ) : null}
@@ -90,13 +92,14 @@ function RivalRow({ rival }: { rival: Rival }) {
   const colours = useColours();
   const [why, setWhy] = useState(false);
   const { crop, variety, crossing, needed, verdict } = rival;
+  const { units } = useGarden().prefs;
   const name = plantingName(crop, variety);
   return (
     <View style={{ borderTopWidth: 1, borderTopColor: colours.rule, paddingTop: 6, gap: 2 }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
         <View style={{ flex: 1 }}>
           <Txt size="strong">{name}</Txt>
-          <Txt size="label">{rivalWords(rival)}</Txt>
+          <Txt size="label">{rivalWords(rival, units)}</Txt>
         </View>
         <Badge text={verdictWords[verdict]} tone={verdictTone[verdict]} />
         <Button title="Why" look="quiet" small label={`Why ${name} counts so`} onPress={() => setWhy(!why)} />

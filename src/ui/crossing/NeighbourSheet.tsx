@@ -12,6 +12,7 @@ import { useRecording } from '@/data/garden/useRecording';
 import { Button, Field, Notice, Sheet, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 import { WINDS } from '../weather/words';
+import { groundUnit } from '../words';
 import { besideWords, betweenWords, knownWords } from './words';
 
 /** Kinds that could cross with one's own come first. */
@@ -25,9 +26,10 @@ function kindsFor(own: readonly (typeof CROP_IDS)[number][]) {
 
 /** What grows next door: which kind, how far, what lies between, and how it is known. Nothing is chosen beforehand. */
 export function NeighbourSheet({ neighbour, onClose }: { neighbour: Neighbour | null; onClose: () => void }) {
-  const { state, patch, today, newId } = useGarden();
+  const { state, patch, today, newId, prefs } = useGarden();
+  const unit = groundUnit(prefs.units);
   const { busy, problem, save } = useRecording();
-  const [typed, setTyped] = useState<TypedNeighbour>(() => typedNeighbour(neighbour));
+  const [typed, setTyped] = useState<TypedNeighbour>(() => typedNeighbour(neighbour, unit.metres));
   const [errors, setErrors] = useState<NeighbourErrors>({});
   const [more, setMore] = useState(false);
   const { could, others } = kindsFor([...new Set([...state.varieties.values()].map(({ crop }) => crop))]);
@@ -36,7 +38,7 @@ export function NeighbourSheet({ neighbour, onClose }: { neighbour: Neighbour | 
     list.includes(each) ? list.filter((other) => other !== each) : [...list, each];
   const wind = typed.crop !== null && pollenPath({ crop: typed.crop }).value === 'wind';
   const keep = async () => {
-    const read = readNeighbour(typed, today, neighbour);
+    const read = readNeighbour(typed, today, neighbour, unit.metres);
     if ('errors' in read) return setErrors(read.errors);
     if (!patch) return;
     const id = neighbour?.id ?? newId('neighbour');
@@ -83,7 +85,7 @@ export function NeighbourSheet({ neighbour, onClose }: { neighbour: Neighbour | 
         onChange={(variety) => set({ variety })}
       />
       <Field
-        label="How far from your patch, m"
+        label={`How far from your patch, ${unit.name}`}
         value={typed.distance}
         onChange={(distance) => set({ distance })}
         error={errors.distance ?? null}

@@ -5,13 +5,13 @@ import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { Button, Card, Notice } from '../controls';
 import { Txt, useColours } from '../theme';
-import { plural } from '../words';
+import { distanceText, plural, type Units } from '../words';
 import { NeighbourSheet } from './NeighbourSheet';
-import { betweenWords, compassOf, metresText, plantingName } from './words';
+import { betweenWords, compassOf, plantingName } from './words';
 
 /** What grows next door and could cross. */
 export function NeighboursCard() {
-  const { state } = useGarden();
+  const { state, prefs } = useGarden();
   const colours = useColours();
   const { problem, save } = useRecording();
   const [open, setOpen] = useState<Neighbour | 'new' | null>(null);
@@ -42,7 +42,7 @@ export function NeighboursCard() {
         >
           <View style={{ flex: 1 }}>
             <Txt size="strong">{plantingName(each.crop, each.variety)}</Txt>
-            <Txt size="label">{neighbourWords(each)}</Txt>
+            <Txt size="label">{neighbourWords(each, prefs.units)}</Txt>
           </View>
           <Button
             title="Edit"
@@ -71,9 +71,12 @@ export function NeighboursCard() {
   );
 }
 
-function neighbourWords({ distanceM, bearingDeg, plants, between, knownBy }: Neighbour): string {
+function neighbourWords(
+  { distanceM, bearingDeg, plants, between, knownBy }: Neighbour,
+  units: Units,
+): string {
   return [
-    `${metresText(distanceM)}${bearingDeg === null ? '' : ` to the ${compassOf(bearingDeg)}`}`,
+    `${distanceText(distanceM, units)}${bearingDeg === null ? '' : ` to the ${compassOf(bearingDeg)}`}`,
     ...(plants === null ? [] : [plural(plants, 'plant')]),
     ...between.map((each) => betweenWords[each]),
     { seen: 'seen', told: 'told', guessed: 'guessed' }[knownBy],

@@ -2,6 +2,7 @@ import type { Rival, StandIsolation, WayOut } from '@core/isolation';
 import { kindName, type CrossingKind } from '@core/crops';
 import type { Beside, Between, KnownBy } from '@core/ledger';
 import { WINDS } from '../weather/words';
+import { distanceText, type Units } from '../words';
 
 export const verdictWords: Record<StandIsolation['verdict'], string> = {
   fine: 'far enough',
@@ -56,18 +57,11 @@ export function weightWords(words: string, weight: number): string {
     : `${words}: ${weight > 0 ? '+' : '−'}${Math.round(Math.abs(weight) * 100)} % of the way to the far end`;
 }
 
-/** A distance without more figures than it is worth. */
-export function metresText(metres: number): string {
-  if (metres < 20) return `${Math.round(metres * 10) / 10} m`;
-  const step = metres < 200 ? 5 : 10;
-  return `${Math.round(metres / step) * step} m`;
-}
-
-export function rivalWords({ distanceM, needed, from, apartDays, verdict }: Rival): string {
+export function rivalWords({ distanceM, needed, from, apartDays, verdict }: Rival, units: Units): string {
   const { nearM, farM, chosenM } = needed;
   if (verdict === 'fine' && distanceM < chosenM)
-    return `${metresText(distanceM)} away${from === 'own' ? ', your own' : ''}, and ${apartDays} days apart in flower: no pollen meets.`;
-  return `${metresText(distanceM)} away${from === 'own' ? ', your own' : ''}. Usual are ${nearM} to ${farM} m, here ${metresText(chosenM)}.`;
+    return `${distanceText(distanceM, units)} away${from === 'own' ? ', your own' : ''}, and ${apartDays} days apart in flower: no pollen meets.`;
+  return `${distanceText(distanceM, units)} away${from === 'own' ? ', your own' : ''}. Usual are ${distanceText(nearM, units)} to ${distanceText(farM, units)}, here ${distanceText(chosenM, units)}.`;
 }
 
 const sharePoints = (share: number) => (share < 0.01 ? 'under 1' : String(Math.round(share * 100)));
@@ -80,7 +74,7 @@ export function pressureWords({ pressure }: StandIsolation): string | null {
 }
 
 /** A way out in a sentence. */
-export function wayWords({ way, fartherM, daysLater, minutesPerFruit }: WayOut): string {
+export function wayWords({ way, fartherM, daysLater, minutesPerFruit }: WayOut, units: Units): string {
   const minutes = minutesPerFruit === null ? '' : `, about ${Math.ceil(minutesPerFruit)} min for each fruit`;
   switch (way) {
     case 'by-hand':
@@ -88,7 +82,7 @@ export function wayWords({ way, fartherM, daysLater, minutesPerFruit }: WayOut):
     case 'bag':
       return `Bag the buds till fruit has set${minutes}: then no distance is needed.`;
     case 'move':
-      return `Next time set it ${metresText(fartherM ?? 0)} farther off.`;
+      return `Next time set it ${distanceText(fartherM ?? 0, units)} farther off.`;
     case 'later':
       return `Sow so that silk and pollen of the two lie 14 days or more apart, by warmth and not by the day of sowing${daysLater === null ? '' : `: it would have to flower ${daysLater} days later`}.`;
     case 'cage':

@@ -1,11 +1,10 @@
 import { useState } from 'react';
-import { DEFAULT_BED, nextBedCorner } from '@core/patch';
+import { bedSized, DEFAULT_BED, nextBedCorner } from '@core/patch';
 import type { Bed, Draft } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
 import { Field, Button, Sheet } from '../controls';
 import { Txt } from '../theme';
-
-const FEET = 3.2808;
+import { groundUnit, type Units } from '../words';
 
 /** A bed's name, size and place on the plan; new or put right. */
 export function BedSheet({
@@ -16,13 +15,12 @@ export function BedSheet({
 }: {
   bed: Bed | null;
   beds: readonly Bed[];
-  units: 'metric' | 'us';
+  units: Units;
   onClose: () => void;
 }) {
   const { state, record, newId, patch } = useGarden();
-  const unit = units === 'us' ? 'feet' : 'metres';
-  const factor = units === 'us' ? FEET : 1;
-  const show = (metres: number) => String(Math.round(metres * factor * 100) / 100);
+  const { name: unit, metres: one } = groundUnit(units);
+  const show = (metres: number) => String(Math.round((metres / one) * 100) / 100);
   const corner = nextBedCorner(beds);
   const [typed, setTyped] = useState({
     name: bed?.name ?? `Bed ${beds.length + 1}`,
@@ -34,7 +32,7 @@ export function BedSheet({
   const [error, setError] = useState<{ field: string | null; message: string } | null>(null);
   if (!patch) return null;
   const empty = ![...state.stands.values()].some((stand) => stand.bed === bed?.id);
-  const metres = (text: string) => Math.round((Number(text.replace(',', '.')) / factor) * 100) / 100;
+  const metres = (text: string) => Math.round(Number(text.replace(',', '.')) * one * 100) / 100;
   const save = async () => {
     const values = {
       name: typed.name.trim(),
@@ -53,7 +51,7 @@ export function BedSheet({
     if (wrong)
       return setError({
         field: wrong,
-        message: `Write a number of ${unit}${wrong.length > 2 ? ' above 0' : ''}, up to ${Math.round(1000 * factor)}`,
+        message: `Write a number of ${unit}${wrong.length > 2 ? ' above 0' : ''}, up to ${Math.floor(1000 / one)}`,
       });
     if (values.name === '' || values.name.length > 80)
       return setError({ field: 'name', message: 'The bed needs a name of 1 to 80 characters' });
@@ -107,9 +105,19 @@ type Measured = Pick<Bed, 'name' | 'lengthM' | 'widthM' | 'xM' | 'yM'>;
 function changesOf(bed: Bed, { xM, yM, ...changes }: Measured): Draft[] {
   const drafts: Draft[] = [];
   const other = (a: number, b: number) => Math.abs(a - b) > SAME_M;
-  if (changes.name !== bed.name || other(changes.lengthM, bed.lengthM) || other(changes.widthM, bed.widthM))
-    drafts.push({ kind: 'corrected', subject: bed.id, target: bed.event, changes });
-  if (other(xM, bed.xM) || other(yM, bed.yM))
+  const { name, lengthM, widthM } = changes;
+  const resized = other(lengthM, bed.lengthM) || other(widthM, bed.widthM);
+  // A bed that was turned or sized since stays as it was first written: its plants would move with its middle.
+  const since = bed.sized || bed.turnedDeg !== 0;
+  if (name !== bed.name || (resized && !since))
+    drafts.push({
+      kind: 'corrected',
+      subject: bed.id,
+      target: bed.event,
+      changes: since ? { name } : changes,
+    });
+  if (resized && since) drafts.push(bedSized(bed, { lengthM, widthM, xM, yM }));
+  else if (other(xM, bed.xM) || other(yM, bed.yM))
     drafts.push({ kind: 'bedPlaced', bed: bed.id, xM, yM, turnedDeg: bed.turnedDeg });
   return drafts;
 }

@@ -3,10 +3,10 @@ import Svg, { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Corner } from '@core/ledger';
 import type { StandIsolation } from '@core/isolation';
 import { FONT, useColours, type Colours } from '../theme';
-import { metresText } from '../crossing/words';
+import { distanceText, groundUnit, type Units } from '../words';
 import { PlanGround } from './PlanGround';
 import { Reach, Threads } from './PlanThreads';
-import { edgePoint, LABEL, ROOT_ID, scaleBarM, type Scene, type View } from './scene';
+import { edgePoint, LABEL, ROOT_ID, scaleBar, type Scene, type View } from './scene';
 
 /** The corners of what is chosen are this large, px. */
 const HANDLE = 11;
@@ -20,11 +20,12 @@ export interface PlanDrawingProps {
   readonly corners: readonly Corner[];
   /** The stand whose distances are drawn. */
   readonly asked: StandIsolation | null;
+  readonly units: Units;
 }
 
 /** The patch to scale, seen from above, north at the top. The ground moves as one; what is written keeps its size. */
 export const PlanDrawing = memo(function PlanDrawing(props: PlanDrawingProps) {
-  const { scene, view, width, height, chosen, corners, asked } = props;
+  const { scene, view, width, height, chosen, corners, asked, units } = props;
   const colours = useColours();
   return (
     <Svg width={width} height={height} viewBox={`0 0 ${width} ${height}`}>
@@ -32,8 +33,8 @@ export const PlanDrawing = memo(function PlanDrawing(props: PlanDrawingProps) {
       <G id={ROOT_ID} transform={`translate(${view.x} ${view.y}) scale(${view.k})`}>
         {asked ? <Reach asked={asked} scene={scene} colours={colours} /> : null}
         <PlanGround scene={scene} chosen={chosen} k={view.k} colours={colours} />
-        {asked ? <Threads asked={asked} k={view.k} colours={colours} /> : null}
-        {corners.map(([x, y], i) => (
+        {asked ? <Threads asked={asked} k={view.k} colours={colours} units={units} /> : null}
+        {handlesOf(corners, chosen, view.k).map(([x, y], i) => (
           <Circle
             key={i}
             id={`corner-${i}`}
@@ -47,12 +48,26 @@ export const PlanDrawing = memo(function PlanDrawing(props: PlanDrawingProps) {
           />
         ))}
       </G>
-      <Beyond scene={scene} view={view} width={width} height={height} colours={colours} />
-      <ScaleBar k={view.k} height={height} colours={colours} />
+      <Beyond scene={scene} view={view} width={width} height={height} colours={colours} units={units} />
+      <ScaleBar k={view.k} height={height} colours={colours} units={units} />
       <North width={width} colours={colours} />
     </Svg>
   );
 });
+
+/** Those of a bed stand off its corners, so that they leave a narrow one to be dragged by. */
+function handlesOf(corners: readonly Corner[], chosen: string | null, k: number): readonly Corner[] {
+  if (!chosen?.startsWith('bed/')) return corners;
+  return corners.map(([x, y], i): Corner => {
+    let [east, south] = [x, y];
+    for (const [besideX, besideY] of [corners[(i + 1) % 4], corners[(i + 3) % 4]] as Corner[]) {
+      const long = Math.hypot(x - besideX, y - besideY) || 1;
+      east += ((x - besideX) / long) * (HANDLE / k);
+      south += ((y - besideY) / long) * (HANDLE / k);
+    }
+    return [east, south];
+  });
+}
 
 /** What lies next door outside of the picture, at its edge. */
 function Beyond({
@@ -61,7 +76,8 @@ function Beyond({
   width,
   height,
   colours,
-}: Pick<PlanDrawingProps, 'scene' | 'view' | 'width' | 'height'> & { colours: Colours }) {
+  units,
+}: Pick<PlanDrawingProps, 'scene' | 'view' | 'width' | 'height' | 'units'> & { colours: Colours }) {
   return (
     <>
       {scene.neighbours.map(({ neighbour, name, place }) => {
@@ -86,7 +102,7 @@ function Beyond({
                 textAnchor={anchor}
                 {...(halo ? { stroke: colours.card, strokeWidth: 4 } : null)}
               >
-                {`${name}, ${metresText(neighbour.distanceM)}`}
+                {`${name}, ${distanceText(neighbour.distanceM, units)}`}
               </SvgText>
             ))}
           </G>
@@ -96,15 +112,27 @@ function Beyond({
   );
 }
 
-function ScaleBar({ k, height, colours }: { k: number; height: number; colours: Colours }) {
-  const metres = scaleBarM(k);
-  const long = metres * k;
+function ScaleBar({
+  k,
+  height,
+  colours,
+  units,
+}: {
+  k: number;
+  height: number;
+  colours: Colours;
+  units: Units;
+}) {
+  const unit = groundUnit(units);
+  // A round number of metres, or of feet.
+  const length = scaleBar(k * unit.metres);
+  const long = length * k * unit.metres;
   const y = height - 16;
   return (
     <G>
       <Path d={`M16 ${y - 6}v6h${long}v-6`} fill="none" stroke={colours.ink} strokeWidth={2} />
       <SvgText x={22 + long} y={y} fontSize={LABEL} fontFamily={FONT} fill={colours.ink}>
-        {`${metres} m`}
+        {`${length} ${unit.short}`}
       </SvgText>
     </G>
   );

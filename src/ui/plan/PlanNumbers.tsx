@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Corner } from '@core/ledger';
-import { moveBy, turnTo, type Thing } from '@core/patch';
+import { bedTo, moveBy, type Thing } from '@core/patch';
 import { Button, Field } from '../controls';
+import { groundUnit } from '../words';
 import type { Plan } from './usePlan';
 
 /** Where something lies, by numbers: from the left and the top edge of the plan, and how it is turned. */
@@ -12,36 +13,46 @@ export function PlanNumbers({ plan, thing }: { plan: Plan; thing: Thing }) {
   return <Numbers plan={plan} thing={thing} onDone={() => setOpen(false)} />;
 }
 
-const shown = (metres: number) => String(Math.round(metres * 100) / 100);
+const hundredths = (length: number) => String(Math.round(length * 100) / 100);
 const read = (text: string) =>
   text.trim() === '' ? NaN : Number(text.trim().replace(',', '.').replace('−', '-'));
 
 function Numbers({ plan, thing, onDone }: { plan: Plan; thing: Thing; onDone: () => void }) {
   const at = placeOf(plan, thing);
-  const turned = thing.kind === 'bed' ? (plan.state.beds.get(thing.id)?.turnedDeg ?? 0) : null;
+  const bed = thing.kind === 'bed' ? plan.state.beds.get(thing.id) : undefined;
+  const unit = groundUnit(plan.units);
+  const shown = (metres: number) => hundredths(metres / unit.metres);
   const [typed, setTyped] = useState({
     east: shown(at[0]),
     south: shown(at[1]),
-    turned: turned === null ? '' : String(turned),
+    length: bed ? shown(bed.lengthM) : '',
+    width: bed ? shown(bed.widthM) : '',
+    turned: bed ? String(bed.turnedDeg) : '',
   });
   const [wrong, setWrong] = useState<Partial<Record<keyof typeof typed, string>>>({});
   const place = () => {
-    const [east, south, degrees] = [read(typed.east), read(typed.south), read(typed.turned)];
     const errors: typeof wrong = {};
-    const metres = 'Write metres from -1000 to 1000';
-    if (!(Math.abs(east) <= 1000)) errors.east = metres;
-    if (!(Math.abs(south) <= 1000)) errors.south = metres;
-    if (turned !== null && !(Math.abs(degrees) <= 360)) errors.turned = 'Write degrees from -360 to 360';
+    const most = Math.floor(1000 / unit.metres);
+    // What was not typed anew is not rounded to what is shown of it.
+    const metres = (name: 'east' | 'south' | 'length' | 'width', now: number) => {
+      if (typed[name] === shown(now)) return now;
+      const length = read(typed[name]);
+      const side = name === 'length' || name === 'width';
+      if (!(Math.abs(length) <= most) || (side && !(length > 0)))
+        errors[name] = `Write ${unit.name} ${side ? 'above 0, up to' : `from -${most} to`} ${most}`;
+      return length * unit.metres;
+    };
+    const [east, south] = [metres('east', at[0]), metres('south', at[1])];
+    const size = bed && {
+      lengthM: metres('length', bed.lengthM),
+      widthM: metres('width', bed.widthM),
+      turnedDeg: read(typed.turned),
+    };
+    if (size && !(Math.abs(size.turnedDeg) <= 360)) errors.turned = 'Write degrees from -360 to 360';
     setWrong(errors);
     if (Object.keys(errors).length > 0) return;
     const by: Corner = [east - at[0], south - at[1]];
-    const draft = moveBy(plan.state, thing, by);
-    const turn = thing.kind === 'bed' ? turnTo(plan.state, thing.id, degrees) : null;
-    plan.attempt(
-      draft?.kind === 'bedPlaced' && turn?.kind === 'bedPlaced'
-        ? { ...draft, turnedDeg: turn.turnedDeg }
-        : draft,
-    );
+    plan.attempt(bed && size ? bedTo(bed, { ...size, xM: east, yM: south }) : moveBy(plan.state, thing, by));
     onDone();
   };
   const field = (name: keyof typeof typed, label: string) => (
@@ -54,9 +65,15 @@ function Numbers({ plan, thing, onDone }: { plan: Plan; thing: Thing; onDone: ()
   );
   return (
     <View>
-      {field('east', 'From the left edge of the plan, metres')}
-      {field('south', 'From its top edge, metres')}
-      {turned === null ? null : field('turned', 'Turned to the right, degrees')}
+      {field('east', `From the left edge of the plan, ${unit.name}`)}
+      {field('south', `From its top edge, ${unit.name}`)}
+      {bed ? (
+        <>
+          {field('length', `Length, ${unit.name}`)}
+          {field('width', `Width, ${unit.name}`)}
+          {field('turned', 'Turned to the right, degrees')}
+        </>
+      ) : null}
       <Button title="Try it there" small onPress={place} />
     </View>
   );

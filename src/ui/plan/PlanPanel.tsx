@@ -4,9 +4,9 @@ import type { Bed, Corner } from '@core/ledger';
 import { turnTo, type Thing } from '@core/patch';
 import { useRecording } from '@/data/garden/useRecording';
 import { Badge, Button, Card, Notice, Tile, Tiles } from '../controls';
-import { metresText, verdictTone, verdictWords } from '../crossing/words';
+import { verdictTone, verdictWords } from '../crossing/words';
 import { Txt } from '../theme';
-import { plural } from '../words';
+import { groundUnit, plural } from '../words';
 import { MapFile } from './MapFile';
 import { PlanNumbers } from './PlanNumbers';
 import { PlanThings } from './PlanThings';
@@ -35,11 +35,14 @@ export function PlanPanel({
   );
 }
 
-const STEPS = [0.1, 1, 10] as const;
+/** How far a step goes, in the grower's unit. */
+const STEPS = { metric: [0.1, 1, 10], us: [0.5, 3, 30] } as const;
 
 function Chosen({ plan, chosen }: { plan: Plan; chosen: Thing }) {
-  const { tried, busy } = plan;
-  const [step, setStep] = useState<number>(1);
+  const { tried, busy, units } = plan;
+  const unit = groundUnit(units);
+  const steps = STEPS[units];
+  const [step, setStep] = useState<number>(steps[1]);
   const name = thingName(plan.state, chosen) ?? '';
   const still =
     chosen.kind === 'neighbour' && !plan.scene.neighbours.some(({ neighbour }) => neighbour.id === chosen.id);
@@ -47,10 +50,10 @@ function Chosen({ plan, chosen }: { plan: Plan; chosen: Thing }) {
     <Button
       key={title}
       title={title}
-      label={`${name} ${metresText(step)} to the ${title}`}
+      label={`${name} ${step} ${unit.short} to the ${title}`}
       small
       grow
-      onPress={() => plan.move([east * step, south * step])}
+      onPress={() => plan.move([east * step * unit.metres, south * step * unit.metres])}
     />
   );
   return (
@@ -79,10 +82,10 @@ function Chosen({ plan, chosen }: { plan: Plan; chosen: Thing }) {
             Drag it on the plan, or go by steps. Nothing is kept before you say so.
           </Txt>
           <Tiles question="Steps of">
-            {STEPS.map((each) => (
+            {steps.map((each) => (
               <Tile
                 key={each}
-                title={`${each} m`}
+                title={`${each} ${unit.short}`}
                 small
                 minWidth={60}
                 chosen={step === each}
@@ -144,6 +147,12 @@ function Corners({ plan, chosen }: { plan: Plan; chosen: Thing }) {
     const ring = plan.scene.stands.find(({ id }) => id === chosen.id)?.ring ?? [];
     return ring.length < 3 ? null : <Button title="Outline its ground" small onPress={() => shape(ring)} />;
   }
+  if (chosen.kind === 'bed')
+    return (
+      <Txt size="label" tone="muted">
+        Drag a round handle to make it longer or wider: what grows in it stays where it stands.
+      </Txt>
+    );
   if (corners.length === 0) return null;
   const area =
     chosen.kind === 'stand' || (chosen.kind === 'obstacle' && state.obstacles.get(chosen.id)?.area);
@@ -185,7 +194,7 @@ function Corners({ plan, chosen }: { plan: Plan; chosen: Thing }) {
 
 /** What every stand for seed comes to, the way things are tried. */
 function Answers({ plan }: { plan: Plan }) {
-  const { answers, asked, tried } = plan;
+  const { answers, asked, tried, units } = plan;
   const [all, setAll] = useState(false);
   if (answers.length === 0) return null;
   const shown = all ? answers : answers.filter((answer, i) => i < FEW || answer === asked);
@@ -194,7 +203,7 @@ function Answers({ plan }: { plan: Plan }) {
       <Txt size="heading">{tried ? 'So it would be' : 'How far apart'}</Txt>
       {shown.map((answer) => (
         <View key={answer.stand.id} style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-          <Txt style={{ flex: 1 }}>{answerLine(answer)}</Txt>
+          <Txt style={{ flex: 1 }}>{answerLine(answer, units)}</Txt>
           <Badge text={verdictWords[answer.verdict]} tone={verdictTone[answer.verdict]} />
         </View>
       ))}

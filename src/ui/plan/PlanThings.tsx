@@ -4,15 +4,16 @@ import { OBSTACLES, type Corner, type ObstacleKind } from '@core/ledger';
 import type { Thing } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
 import { Button, Card, Notice, Tile, Tiles } from '../controls';
-import { metresText, plantingName } from '../crossing/words';
+import { plantingName } from '../crossing/words';
 import { Txt } from '../theme';
+import { distanceText } from '../words';
 import { FEW, thingKey } from './scene';
 import type { Plan } from './usePlan';
 import { obstacleWords } from './words';
 
 /** Everything on the plan by name, and what can be added to it. */
 export function PlanThings({ plan, onPicked }: { plan: Plan; onPicked: () => void }) {
-  const { scene, chosen, tried } = plan;
+  const { scene, chosen, tried, units } = plan;
   const [all, setAll] = useState(false);
   const things: readonly { readonly thing: Thing; readonly name: string }[] = [
     ...scene.beds.map(({ bed }) => ({ thing: { kind: 'bed', id: bed.id } as const, name: bed.name })),
@@ -61,7 +62,8 @@ export function PlanThings({ plan, onPicked }: { plan: Plan; onPicked: () => voi
         <Txt size="label" tone="muted">
           {`Not drawn, as nobody said in which direction: ${scene.unplaced
             .map(
-              ({ crop, variety, distanceM }) => `${plantingName(crop, variety)} (${metresText(distanceM)})`,
+              ({ crop, variety, distanceM }) =>
+                `${plantingName(crop, variety)} (${distanceText(distanceM, units)})`,
             )
             .join(', ')}.`}
         </Txt>

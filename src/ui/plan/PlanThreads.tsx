@@ -1,7 +1,8 @@
 import { G, Line, Path, Text as SvgText } from 'react-native-svg';
 import type { StandIsolation } from '@core/isolation';
 import { FONT, type Colours } from '../theme';
-import { metresText, verdictTone } from '../crossing/words';
+import { verdictTone } from '../crossing/words';
+import { distanceText, type Units } from '../words';
 import { LABEL, pathOf, type Scene } from './scene';
 
 /** The chosen distance around a stand: as wide an edge around its ground. */
@@ -25,7 +26,17 @@ export function Reach({ asked, scene, colours }: { asked: StandIsolation; scene:
 }
 
 /** From the stand to everything that could cross with it, with the metres between. */
-export function Threads({ asked, k, colours }: { asked: StandIsolation; k: number; colours: Colours }) {
+export function Threads({
+  asked,
+  k,
+  colours,
+  units,
+}: {
+  asked: StandIsolation;
+  k: number;
+  colours: Colours;
+  units: Units;
+}) {
   return (
     <>
       {asked.rivals.map(({ id, across, verdict, distanceM }) => {
@@ -56,7 +67,7 @@ export function Threads({ asked, k, colours }: { asked: StandIsolation; k: numbe
                 fill={tone}
                 {...(halo ? { stroke: colours.card, strokeWidth: 4 / k } : null)}
               >
-                {metresText(distanceM)}
+                {distanceText(distanceM, units)}
               </SvgText>
             ))}
           </G>

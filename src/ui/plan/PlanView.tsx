@@ -83,6 +83,7 @@ function Measured({ plan, width, height, host }: PlanViewProps & { width: number
           chosen={chosen ? thingKey(chosen) : null}
           corners={plan.corners}
           asked={asked}
+          units={plan.units}
         />
       </View>
       <View style={{ flexDirection: 'row', gap: 6, paddingTop: 6 }}>
@@ -124,7 +125,7 @@ function Spoken({
   return (
     <Txt role="status" size="label" style={{ paddingTop: 4 }}>
       {spoken
-        ? answerLine(spoken)
+        ? answerLine(spoken, plan.units)
         : plan.chosen
           ? 'Drag it, or move it by the arrow keys.'
           : 'Tap something to choose it; then it can be dragged.'}

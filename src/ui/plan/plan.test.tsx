@@ -77,6 +77,40 @@ test('a bed is turned and put by numbers at once; what is no number is named', a
   );
 });
 
+test('a bed is made longer by numbers, and keeps that length when it is moved before it is kept', async () => {
+  const { garden, bed, plants, store } = await terraces();
+  renderIn(store, <Panel />);
+  fireEvent.press(screen.getByLabelText('bed 1'));
+  expect(screen.getByText(/^Drag a round handle/)).toBeTruthy();
+  expect(screen.queryByText('One more corner')).toBeNull();
+  fireEvent.press(screen.getByText('By numbers'));
+  fireEvent.changeText(screen.getByLabelText('Width, metres'), '0');
+  fireEvent.press(screen.getByText('Try it there'));
+  expect(screen.getByText('Write metres above 0, up to 1000')).toBeTruthy();
+  fireEvent.changeText(screen.getByLabelText('Width, metres'), '4');
+  fireEvent.press(screen.getByText('Try it there'));
+  fireEvent.press(screen.getByLabelText('bed 1 1 m to the east'));
+  fireEvent.press(screen.getByText('Keep it so'));
+  await waitFor(() =>
+    expect(written(garden, store)).toMatchObject([
+      { kind: 'bedPlaced', xM: 1, sized: { lengthM: 30, widthM: 4 } },
+    ]),
+  );
+  const [after, before] = [
+    growing(store.ledger.state, plants[0] as string),
+    growing(garden.state, plants[0] as string),
+  ];
+  if (after && before) expect(plantPlace(after).xM - plantPlace(before).xM).toBeCloseTo(1, 6);
+  // The form puts right a size that was written since, where it was written.
+  const sized = store.ledger.state.beds.get(bed.id) as Bed;
+  renderIn(store, <BedSheet bed={sized} beds={[sized]} units="us" onClose={() => undefined} />);
+  fireEvent.changeText(screen.getByLabelText('Length, feet'), '50');
+  fireEvent.press(screen.getByText('Keep the change'));
+  await waitFor(() =>
+    expect(store.ledger.state.beds.get(bed.id)).toMatchObject({ lengthM: 15.24, widthM: 4 }),
+  );
+});
+
 test('a hedge is added and given corners, never fewer than a line has, and can be gone', async () => {
   const { garden, hedge, store } = await terraces();
   renderIn(store, <Panel />);

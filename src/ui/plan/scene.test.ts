@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Bed } from '@core/ledger';
 import { TestGarden } from '@core/testGarden';
-import { edgePoint, fitted, hasRoom, planScene, scaleBarM, thingKey, thingOf } from './scene';
+import { edgePoint, fitted, hasRoom, planScene, scaleBar, thingKey, thingOf } from './scene';
 
 const DAY = '2026-07-10';
 const box = fc
@@ -34,7 +34,7 @@ test('whatever is drawn fits into the picture, its middle in the middle', () => 
 test('the bar of the scale is a round length, never longer than its room and no shorter than a fifth of it', () => {
   fc.assert(
     fc.property(fc.double({ min: 0.02, max: 400, noNaN: true }), (k) => {
-      const metres = scaleBarM(k, 110);
+      const metres = scaleBar(k, 110);
       expect(metres * k).toBeLessThanOrEqual(110 + 1e-9);
       expect(metres * k).toBeGreaterThan(22);
       expect([1, 2, 5]).toContain(Number((metres / 10 ** Math.floor(Math.log10(metres) + 1e-9)).toFixed(6)));

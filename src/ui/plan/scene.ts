@@ -179,11 +179,11 @@ export function fitted({ west, north, east, south }: Box, width: number, height:
   };
 }
 
-/** A round length whose bar is at most so many pixels long, m. */
-export function scaleBarM(k: number, most = 110): number {
-  const metres = most / k;
-  const power = 10 ** Math.floor(Math.log10(metres));
-  return power * (metres >= 5 * power ? 5 : metres >= 2 * power ? 2 : 1);
+/** A round length whose bar is at most so many pixels long, where `k` pixels are one. */
+export function scaleBar(k: number, most = 110): number {
+  const length = most / k;
+  const power = 10 ** Math.floor(Math.log10(length));
+  return power * (length >= 5 * power ? 5 : length >= 2 * power ? 2 : 1);
 }
 
 /**

@@ -1,14 +1,16 @@
 import { useMemo, useState } from 'react';
 import { isolationOf, isolations, type StandIsolation } from '@core/isolation';
 import { whatIf, type Corner, type Draft, type State } from '@core/ledger';
-import { cornersOf, moveBy, shapeTo, snapped, type Thing } from '@core/patch';
+import { bedCornerTo, cornersOf, moveBy, shapeTo, snapped, type Thing } from '@core/patch';
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording, type Recording } from '@/data/garden/useRecording';
+import type { Units } from '../words';
 import { planScene, type Scene } from './scene';
 import { thingIn, thingName } from './words';
 
 export interface Plan extends Pick<Recording, 'busy' | 'problem'> {
+  readonly units: Units;
   /** As it would be with what is tried. */
   readonly state: State;
   readonly scene: Scene;
@@ -36,7 +38,7 @@ export interface Plan extends Pick<Recording, 'busy' | 'problem'> {
 
 /** What is chosen on the plan, what is tried with it, and what that would come to. A trial outlives a reload until it is kept or put back. */
 export function usePlan(): Plan {
-  const { state: recorded, today, space } = useGarden();
+  const { state: recorded, today, space, prefs } = useGarden();
   const { busy, problem, save } = useRecording();
   const kept = useDraft<{ tried: Draft | null }>(`plan/${space}`, { tried: null });
   const [picked, setPicked] = useState<Thing | null>(null);
@@ -49,14 +51,16 @@ export function usePlan(): Plan {
   const chosen = wanted && thingName(state, wanted) !== null ? wanted : null;
   const answers = useMemo(() => isolations(state, today), [state, today]);
   const asked = askedOf(answers, chosen);
+  const moved = (by: Corner) => chosen && withSize(moveBy(state, chosen, by), tried);
   const attempt = (draft: Draft | null) => {
-    if (draft) kept.change({ tried: draft });
+    if (draft) kept.change({ tried: withSize(draft, tried) });
   };
   const corners = useMemo(() => {
     if (!chosen || (chosen.kind === 'stand' && !state.stands.get(chosen.id)?.outline)) return [];
     return cornersOf(state, chosen);
   }, [state, chosen]);
   return {
+    units: prefs.units,
     state,
     scene,
     chosen,
@@ -65,7 +69,7 @@ export function usePlan(): Plan {
     },
     tried,
     attempt,
-    move: (by) => chosen && attempt(moveBy(state, chosen, by)),
+    move: (by) => attempt(moved(by)),
     corners,
     shape: (next) => chosen && attempt(shapeTo(state, chosen, next)),
     keep: async () => {
@@ -83,10 +87,20 @@ export function usePlan(): Plan {
     answers,
     asked,
     answerIf: (draft) => asked && isolationOf(whatIf(state, draft), asked.stand.id, today),
-    moved: (by) => chosen && moveBy(state, chosen, by),
-    cornerMoved: (index, by) => chosen && shapeTo(state, chosen, withCorner(corners, index, by)),
+    moved,
+    cornerMoved: (index, by) => {
+      const to = withCorner(corners, index, by);
+      if (chosen?.kind === 'bed') return bedCornerTo(state, chosen.id, index, to[index] as Corner);
+      return chosen && shapeTo(state, chosen, to);
+    },
     snap: (by) => snapOf(scene, chosen, by),
   };
+}
+
+/** A bed that is tried in another size keeps it when it is moved or turned before it is kept. */
+function withSize<T extends Draft | null>(draft: T, tried: Draft | null): T {
+  if (draft?.kind !== 'bedPlaced' || tried?.kind !== 'bedPlaced' || !tried.sized) return draft;
+  return { sized: tried.sized, ...draft };
 }
 
 function withCorner(corners: readonly Corner[], index: number, [east, south]: Corner): readonly Corner[] {

@@ -1,7 +1,8 @@
 import type { StandIsolation } from '@core/isolation';
 import type { Draft, ObstacleKind, State } from '@core/ledger';
 import type { Thing } from '@core/patch';
-import { metresText, plantingName, verdictWords } from '../crossing/words';
+import { plantingName, verdictWords } from '../crossing/words';
+import { distanceText, type Units } from '../words';
 
 export const obstacleWords: Readonly<Record<ObstacleKind, string>> = {
   hedge: 'Hedge',
@@ -31,13 +32,13 @@ export function thingName(state: State, thing: Thing): string | null {
 }
 
 /** Whether it would be too near there, in one line. */
-export function answerLine({ variety, verdict, rivals }: StandIsolation): string {
+export function answerLine({ variety, verdict, rivals }: StandIsolation, units: Units): string {
   const [worst] = rivals;
   const words = `${variety.name}: ${verdictWords[verdict]}`;
   if (!worst) return words;
   const name = plantingName(worst.crop, worst.variety);
-  const wanted = worst.verdict === 'fine' ? '' : `; ${metresText(worst.needed.chosenM)} wanted`;
-  return `${words}. ${name}, ${metresText(worst.distanceM)} away${wanted}.`;
+  const wanted = worst.verdict === 'fine' ? '' : `; ${distanceText(worst.needed.chosenM, units)} wanted`;
+  return `${words}. ${name}, ${distanceText(worst.distanceM, units)} away${wanted}.`;
 }
 
 /** The thing that an entry moves or shapes. */

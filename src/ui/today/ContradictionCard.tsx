@@ -98,7 +98,7 @@ function said(state: State, event: LedgerEvent): string {
       .join('; ');
   const words = entryWords(state, [event]);
   if (event.kind === 'bedPlaced')
-    return `${words}: ${event.xM} m from the left, ${event.yM} m from the top, turned ${event.turnedDeg}°`;
+    return `${words}: ${event.xM} m from the left, ${event.yM} m from the top, turned ${event.turnedDeg}°${event.sized ? `, ${event.sized.lengthM} by ${event.sized.widthM} m` : ''}`;
   if (event.kind === 'standPlaced')
     return `${words}: ${event.alongM} m along its bed, ${event.acrossM} m across`;
   if (event.kind === 'outlineSet')

@@ -7,7 +7,7 @@ const button = (page: Page, name: string | RegExp) => page.getByRole('button', {
 async function nextDoor(page: Page, kind: RegExp, metres: string): Promise<void> {
   await button(page, 'Add what grows next door').click();
   await button(page, kind).click();
-  await page.getByLabel('How far from your patch, m').fill(metres);
+  await page.getByLabel('How far from your patch, metres').fill(metres);
 }
 
 test('a squash over the hedge is weighed, moved farther off, and is gone', async ({ page }) => {
@@ -29,7 +29,7 @@ test('a squash over the hedge is weighed, moved farther off, and is gone', async
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.map(({ id }) => id)).toEqual([]);
   await button(page, /^Edit Maxima squash next door$/).click();
-  await page.getByLabel('How far from your patch, m').fill('900');
+  await page.getByLabel('How far from your patch, metres').fill('900');
   await button(page, 'Keep it').click();
   await expect(page.getByText('far enough')).toHaveCount(2);
   await button(page, /^Maxima squash next door is gone$/).click();

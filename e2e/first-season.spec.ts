@@ -35,7 +35,7 @@ test('from the first start to the first fruit verdict, with one reload on the wa
     await page.getByRole('button', { name: /^Start the/ }).click();
     await pickMales(page);
     await page.getByRole('button', { name: 'whole', exact: true }).click();
-    await expect(page.getByText('Shut again · the mark is 1-A')).toBeVisible();
+    await expect(page.getByText('Shut again · the mark is F2-Y')).toBeVisible();
     await page.getByRole('button', { name: /^Pollinated: / }).click();
     await expect(page.getByRole('heading', { name: 'The round is done' })).toBeVisible();
     await page.getByRole('button', { name: 'Back to Today' }).click();

@@ -34,7 +34,7 @@ test('a mark forgotten is asked for until it is on, also when marking waits till
   await page.goto('/');
   await expect(page.getByText('1 seed fruit without a mark')).toBeVisible();
   await page.getByRole('button', { name: 'Open: what to look at' }).click();
-  await page.getByRole('button', { name: /: mark 1-A is on$/ }).click();
+  await page.getByRole('button', { name: /: mark F2-Y is on$/ }).click();
   await expect(page.getByRole('heading', { name: 'All looked at' })).toBeVisible();
 });
 

@@ -70,6 +70,27 @@ export function prepareFonts() {
   cpSync(join(FONTS, 'LICENSE'), join(target, 'LICENSE'));
 }
 
+/** The typeface of printed tags as files that a PDF can hold, and the reader of square codes: both fetched only when asked for. */
+export function preparePaper() {
+  const fonts = join(root, 'public/fonts');
+  mkdirSync(fonts, { recursive: true });
+  for (const [name, weight] of [
+    ['regular', '400Regular'],
+    ['bold', '700Bold'],
+  ])
+    cpSync(
+      join(
+        root,
+        `node_modules/@expo-google-fonts/atkinson-hyperlegible-next/${weight}/AtkinsonHyperlegibleNext_${weight}.ttf`,
+      ),
+      join(fonts, `tag-${name}.ttf`),
+    );
+  cpSync(
+    join(root, 'node_modules/zxing-wasm/dist/reader/zxing_reader.wasm'),
+    join(fonts, 'code-reader.wasm'),
+  );
+}
+
 /** Makes the demo's log once, for every visitor and every test. */
 export function prepareDemo() {
   run(process.execPath, ['--import', 'tsx', 'scripts/demoLog.ts', 'public/demo/season.json']);
@@ -80,7 +101,7 @@ async function buildServiceWorker() {
   // A new version waits until the person agrees: neither skipWaiting nor clientsClaim.
   const { count, size, warnings } = await generateSW({
     globDirectory: join(root, 'dist'),
-    globPatterns: ['**/*.{html,js,css,json,webmanifest,woff2,png,svg,ico}'],
+    globPatterns: ['**/*.{html,js,css,json,webmanifest,woff2,ttf,wasm,png,svg,ico}'],
     globIgnores: ['sw.js', 'metadata.json'],
     maximumFileSizeToCacheInBytes: 12_000_000,
     navigateFallback: '/index.html',
@@ -109,6 +130,7 @@ export async function build() {
   console.log('Building the app (a minute or two the first time) ...');
   rmSync(join(root, 'dist'), { recursive: true, force: true });
   prepareFonts();
+  preparePaper();
   prepareDemo();
   run('npx', ['expo', 'export', '--platform', 'web'], { env: quietEnv });
   await buildServiceWorker();

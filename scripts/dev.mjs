@@ -2,8 +2,9 @@
 import { ensurePackages, quietEnv, run } from './ensure.mjs';
 
 ensurePackages();
-const { prepareDemo, prepareFonts } = await import('./build.mjs');
+const { prepareDemo, prepareFonts, preparePaper } = await import('./build.mjs');
 prepareFonts();
+preparePaper();
 prepareDemo();
 // Under CI Expo would not watch for changes.
 const { CI: _CI, ...env } = quietEnv;

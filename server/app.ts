@@ -66,7 +66,8 @@ const safeHeaders = helmet({
     useDefaults: false,
     directives: {
       'default-src': ["'self'"],
-      'script-src': ["'self'"],
+      // The reader of square codes is WebAssembly.
+      'script-src': ["'self'", "'wasm-unsafe-eval'"],
       'worker-src': ["'self'"],
       // React Native Web writes its style sheet at run time.
       'style-src': ["'self'", "'unsafe-inline'"],

@@ -100,6 +100,9 @@ export function countDay(crop: Crop): number {
   return crop.family === 'corn' ? EAR_DAY : crop.verdictDay.value;
 }
 
+/** How many days after marking the loop is looked at again: the stalk has grown (common practice). */
+export const LOOP_DAYS = [14, 28] as const;
+
 /** How a fruit of the crop is marked for seed, so that the mark is still there at harvest (common practice). */
 export function markWords(crop: Crop): string {
   if (crop.family === 'corn') return 'Write it on the bag, and tie a tag round the stalk below the ear.';

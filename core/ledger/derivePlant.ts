@@ -134,7 +134,7 @@ function flowerChange(event: LedgerEvent, now: FlowerParts): Partial<FlowerParts
     case 'marked':
       return markedAs(event, now);
     case 'markLost':
-      return { mark: null, marking: null, markLost: { event: event.id, at: event.at } };
+      return markLostAs(event, now);
     case 'coverOff':
       return { coverOffAt: event.at };
     case 'pinched':
@@ -159,8 +159,25 @@ function flowerChange(event: LedgerEvent, now: FlowerParts): Partial<FlowerParts
 }
 
 function markedAs({ id, at, by, mark }: EventOf<'marked'>, { markings }: FlowerParts): Partial<FlowerParts> {
-  const marking = { event: id, at, by, mark };
+  const marking = { event: id, at, by, mark, goneAt: null };
   return { mark, marking, markings: [...markings, marking] };
+}
+
+/** One of its marks is gone, or all: without any nothing tells the fruit from its neighbours. */
+function markLostAs(
+  { id, at, mark }: EventOf<'markLost'>,
+  { markings: before }: FlowerParts,
+): Partial<FlowerParts> {
+  const markings = before.map((each) =>
+    each.goneAt === null && (mark === undefined || each.mark === mark) ? { ...each, goneAt: at } : each,
+  );
+  const worn = markings.findLast(({ goneAt }) => goneAt === null) ?? null;
+  return {
+    markings,
+    marking: worn,
+    mark: worn?.mark ?? null,
+    ...(worn ? {} : { markLost: { event: id, at } }),
+  };
 }
 
 function lookOf({ id, at, by, result, sizeMm, markRead }: EventOf<'lookedAt'>): LookView {

@@ -81,6 +81,8 @@ export interface Marked extends Recorded<'marked'> {
 /** A mark found gone from its fruit; one put on later is another. Since version 11. */
 export interface MarkLost extends Recorded<'markLost'> {
   readonly flower: FlowerId;
+  /** Of several marks the one that is gone; absent: all. Since version 12. */
+  readonly mark?: string;
 }
 /** The cover taken off again. */
 export interface CoverOff extends Recorded<'coverOff'> {

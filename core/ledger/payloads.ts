@@ -266,7 +266,7 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
     maleInside: Joi.boolean().optional(),
     clean: Joi.boolean().optional(),
   }),
-  markLost: () => ({ flower: id('flower') }),
+  markLost: () => ({ flower: id('flower'), mark: text(40).optional() }),
   marked: () => ({ flower: id('flower'), mark: text(20).trim().min(1).required() }),
   coverOff: () => ({ flower: id('flower') }),
   pinched: () => ({ flower: id('flower') }),

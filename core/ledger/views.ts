@@ -265,6 +265,8 @@ export interface Marking {
   readonly at: Instant;
   readonly by: string;
   readonly mark: string;
+  /** When it was found gone. */
+  readonly goneAt: Instant | null;
 }
 /** A flower, later a fruit, as its events leave it. */
 export interface Flower {

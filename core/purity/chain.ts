@@ -226,15 +226,15 @@ function markedLink({ flower, today, day, schools }: About): ProofLink {
 }
 
 function readLink({ flower, today }: About): ProofLink {
-  const { harvested, looks, markLost, markings } = flower;
+  const { harvested, looks, markLost, marking } = flower;
   const link = 'mark-read';
-  const lost = markings.find(({ at }) => markLost !== null && at > markLost.at);
-  if (lost && markLost)
+  // For a while nothing told it from its neighbours; of two marks one may go.
+  if (marking && markLost)
     return {
       link,
       state: 'not-recorded',
       says: 'marked-again',
-      events: [markLost.event, lost.event],
+      events: [markLost.event, marking.event],
       until: null,
       doubtful: true,
     };

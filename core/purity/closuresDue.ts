@@ -46,7 +46,8 @@ const workedIn = remembered(
       .sort((a, b) => (a.at < b.at ? 1 : -1)),
 );
 
-function recentlyWorked(state: State, since: LocalDate): Flower[] {
+/** Flowers worked since a day, the latest first within each part of the log. */
+export function recentlyWorked(state: State, since: LocalDate): Flower[] {
   return Shards.of(state.flowers).parts.flatMap((part) => {
     const worked = workedIn(part);
     const old = worked.findIndex(({ at }) => at < since);

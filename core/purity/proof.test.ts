@@ -223,6 +223,18 @@ describe('the chain of a fruit', () => {
     expect(gradeProof(found).grade).toBe('fair');
   });
 
+  test('lost and put on again in one breath is in doubt all the same; of two marks one may go', () => {
+    const made = seen();
+    const { garden, female } = made;
+    garden.write(at(garden, 22, 8), { kind: 'marked', flower: female, mark: '1-B' });
+    garden.write(at(garden, 22, 8), { kind: 'markLost', flower: female, mark: '1-B' });
+    expect(garden.state.flowers.get(female)).toMatchObject({ mark: '1-A', markLost: null });
+    expect(told(chain(made))['mark-read']).not.toBe('marked-again');
+    garden.write(at(garden, 23, 8), { kind: 'markLost', flower: female });
+    garden.write(at(garden, 23, 8), { kind: 'marked', flower: female, mark: '1-C' });
+    expect(told(chain(made))).toMatchObject({ 'mark-read': 'marked-again' });
+  });
+
   test('a father found off-type later flags every fruit that he served', () => {
     const made = seen();
     const { garden, father } = made;

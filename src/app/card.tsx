@@ -1,7 +1,7 @@
 import { useMemo, useRef, useState } from 'react';
 import { useRouter } from 'expo-router';
 import { cardHtml, PAPERS, type Paper } from '@core/formats';
-import { markAt, markIndexIn } from '@core/purity';
+import { markAt, markIndexIn, rollOf } from '@core/purity';
 import {
   cardDrafts,
   cardRows,
@@ -28,7 +28,7 @@ const paperWords: Record<Paper, string> = { A4: 'A4 sheet', Letter: 'Letter shee
 
 /** The round on paper, and the paper entered afterwards. */
 function CardPage() {
-  const { state, place, now, today } = useGarden();
+  const { state, place, now, today, store } = useGarden();
   const { weatherOf } = useWeather();
   const router = useRouter();
   const [entering, setEntering] = useState(false);
@@ -46,15 +46,16 @@ function CardPage() {
   const dawn = useDawnPlan(round);
   const rows = useMemo<CardRow[]>(() => {
     if (!round || !dawn?.plan) return [];
-    const first = markIndexIn(state);
+    const roll = rollOf(state, store.device);
+    const first = markIndexIn(state, roll);
     const byId = new Map(round.toDo.map((stop) => [stop.flower.id as string, stop]));
     return cardRows(
       state,
       dawn.order.flatMap((id) => byId.get(id) ?? []),
       dawn.question.match,
-      (row) => markAt(first + row),
+      (row) => markAt(first + row, roll),
     );
-  }, [state, round, dawn]);
+  }, [state, round, dawn, store]);
   // Lines keep the numbers they were printed with, whatever was entered or planned since.
   const { printed, remember } = usePrinted(round ? `${round.kind}/${round.date}` : null, state);
   if (!round)

@@ -59,6 +59,13 @@ function Fruit() {
       over={working ? 'Adding up …' : 'Set, drop, and whether it is luck'}
       corner={
         <>
+          <Button
+            title="Find"
+            label="Find a fruit by its mark"
+            look="quiet"
+            small
+            onPress={() => router.navigate('/find')}
+          />
           <Button title="Purity" look="quiet" small onPress={() => router.navigate('/purity')} />
           <Button title="The week" look="quiet" small onPress={() => router.navigate('/week')} />
         </>

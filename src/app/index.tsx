@@ -5,7 +5,7 @@ import { useRouter } from 'expo-router';
 import { keepingHours, bloomDayOf, morningOver, windowNow, type BloomDay } from '@core/bloom';
 import { countsDue } from '@core/fruitset';
 import { kitchenRound, mayFlower, type KitchenPlant } from '@core/kitchen';
-import { closuresDue } from '@core/purity';
+import { closuresDue, loopsDue } from '@core/purity';
 import { bandDay, looksDue, marksMissing, nextRounds, type Round } from '@core/rounds';
 import { walkOrder } from '@core/patch';
 import { clockText, dayText } from '@core/time';
@@ -50,6 +50,10 @@ function Today() {
     () => countsDue(state, place.zone, today).filter(({ early }) => !early),
     [state, place.zone, today],
   );
+  const loops = useMemo(() => {
+    const dueNow = new Set(owed.map(({ flower }) => flower.id));
+    return loopsDue(state, place.zone, today).filter(({ flower }) => !dueNow.has(flower.id)).length;
+  }, [state, place.zone, today, owed]);
   const shut = useMemo(() => closuresDue(state, place.zone, today).length, [state, place.zone, today]);
   const unmarked = useMemo(() => marksMissing(state).length, [state]);
   const hour12 = prefs.clock === '12';
@@ -147,6 +151,7 @@ function Today() {
             counts={counts}
             unmarked={unmarked}
             shut={shut}
+            loops={loops}
             onOpen={() => router.navigate('/looks')}
           />
           <Button

@@ -12,9 +12,11 @@ import { AllFine } from '@/ui/fruit/AllFine';
 import { CauseSheet } from '@/ui/fruit/CauseSheet';
 import { CountRow } from '@/ui/fruit/CountRow';
 import { LookRow } from '@/ui/fruit/LookRow';
-import { closuresDue } from '@core/purity';
+import { closuresDue, loopsDue } from '@core/purity';
 import { AllShut, ShutRow } from '@/ui/fruit/ShutRow';
+import { LoopRow } from '@/ui/fruit/LoopRow';
 import { MarkRow } from '@/ui/fruit/MarkRow';
+import { MarkQuestions } from '@/ui/marks/MarkQuestions';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
@@ -42,8 +44,15 @@ function Looks() {
     [state, owed],
   );
   const shut = useMemo(() => closuresDue(state, place.zone, today), [state, place.zone, today]);
+  const loops = useMemo(
+    () =>
+      loopsDue(state, place.zone, today).filter(
+        ({ flower }) => !owed.some((each) => each.flower.id === flower.id),
+      ),
+    [state, place.zone, today, owed],
+  );
   const owedCounts = counts.filter(({ early }) => !early);
-  const total = owed.length + owedCounts.length + unmarked.length + shut.length;
+  const total = owed.length + owedCounts.length + unmarked.length + shut.length + loops.length;
   const plants = byPlant(owed);
   const half = Math.ceil(plants.length / 2);
   const rows = plants.map((here) => (
@@ -67,6 +76,7 @@ function Looks() {
       side={rows.slice(half)}
     >
       <UndoLine />
+      <MarkQuestions />
       {total === 0 ? (
         <Txt>{`Nothing more today. Worked flowers come up on the days when a look tells something: ${lookDays}.`}</Txt>
       ) : null}
@@ -79,6 +89,9 @@ function Looks() {
       ))}
       {unmarked.map(({ flower, growing }) => (
         <MarkRow key={flower.id} flower={flower} growing={growing} />
+      ))}
+      {loops.map((due) => (
+        <LoopRow key={due.flower.id} due={due} />
       ))}
       {rows.slice(0, half)}
       {counts

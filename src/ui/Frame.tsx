@@ -36,6 +36,8 @@ const WITHIN: Readonly<Record<string, FramePlace['path']>> = {
   '/label': '/fruit',
   '/proof': '/fruit',
   '/purity': '/fruit',
+  '/find': '/fruit',
+  '/tags': '/fruit',
 };
 
 /**

@@ -190,7 +190,7 @@ function wordsOf(state: State, event: LedgerEvent, events: readonly LedgerEvent[
     case 'lost':
       return `lost (${causeWords[event.cause]}): ${flowerAt(event.flower)}`;
     case 'markLost':
-      return `the mark is gone: ${flowerAt(event.flower)}`;
+      return `the mark ${event.mark === undefined ? '' : `${event.mark} `}is gone: ${flowerAt(event.flower)}`;
     case 'harvested':
       return `harvested ${flowerAt(event.flower)}`;
     case 'noted':

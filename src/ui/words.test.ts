@@ -64,7 +64,7 @@ describe('the last entry, in words', () => {
     ['lookedAt', /^(growing|the same|yellowing|gone): .+, node \d+$/],
     ['lost', /^lost \(.+\): .+, node \d+$/],
     ['plantChecked', /^(healthy|doubtful): .+ \d$/],
-    ['marked', /^mark \d+-[A-Y] on .+, node \d+$/],
+    ['marked', /^mark [FHKMPRUXY]\d+.*-. on .+, node \d+$/],
     ['coverOff', /^cover off .+, node \d+$/],
     ['bedAdded', /^the bed Upper terrace$/],
     ['plantAdded', /^1 plant of .+$/],

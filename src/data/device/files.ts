@@ -3,9 +3,9 @@ import type { AnyEvent, State } from '@core/ledger';
 import type { PracticeRecord } from '@core/practice';
 import { inWorker, type Job } from './worker';
 
-/** Hands a text to the browser as a file to keep. */
-export function saveFile(name: string, type: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+/** Hands something written to the browser as a file to keep. */
+export function saveFile(name: string, type: string, content: string | ArrayBuffer): void {
+  const url = URL.createObjectURL(new Blob([content], { type }));
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

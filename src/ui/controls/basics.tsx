@@ -91,6 +91,8 @@ export interface FieldProps {
   readonly placeholder?: string;
   readonly keyboard?: 'default' | 'decimal-pad' | 'number-pad';
   readonly multiline?: boolean;
+  /** A single word to be read at arm's length. */
+  readonly large?: boolean;
 }
 
 export function Field({
@@ -101,6 +103,7 @@ export function Field({
   placeholder,
   keyboard = 'default',
   multiline,
+  large,
 }: FieldProps) {
   const colours = useColours();
   return (
@@ -116,7 +119,13 @@ export function Field({
       multiline={multiline}
       containerStyle={styles.field}
       labelStyle={{ color: colours.muted, fontFamily: FONT, fontSize: 14, fontWeight: '400' }}
-      inputStyle={{ color: colours.ink, fontFamily: FONT, fontSize: 17, minHeight: TOUCH }}
+      inputStyle={{
+        color: colours.ink,
+        fontFamily: FONT,
+        fontSize: large ? 30 : 17,
+        fontWeight: large ? '700' : '400',
+        minHeight: TOUCH,
+      }}
       inputContainerStyle={{
         backgroundColor: colours.card,
         borderWidth: 1,

@@ -60,7 +60,7 @@ export function storyWords(state: State, event: LedgerEvent): string {
     case 'marked':
       return `Marked ${event.mark}`;
     case 'markLost':
-      return 'Its mark was gone';
+      return event.mark === undefined ? 'Its mark was gone' : `The mark ${event.mark} was gone`;
     case 'threaded':
       return `A ${event.colour} thread tied on`;
     case 'pinched':

@@ -16,6 +16,7 @@ export function LooksCard({
   counts,
   unmarked,
   shut,
+  loops,
   onOpen,
 }: {
   owed: readonly OwedLook[];
@@ -25,6 +26,8 @@ export function LooksCard({
   unmarked: number;
   /** Worked flowers whose closure is to be looked at. */
   shut: number;
+  /** Marked fruits whose loop is to be looked at. */
+  loops: number;
   onOpen: () => void;
 }) {
   const { place } = useGarden();
@@ -37,6 +40,7 @@ export function LooksCard({
     ),
     ...(shut > 0 ? [`${plural(shut, 'worked flower')}: still shut?`] : []),
     ...(unmarked > 0 ? [`${plural(unmarked, 'seed fruit', 'seed fruits')} without a mark`] : []),
+    ...(loops > 0 ? [`${plural(loops, 'loop')} to look at: tight, or gone?`] : []),
   ];
   if (owed.length === 0 && more.length === 0) {
     return (

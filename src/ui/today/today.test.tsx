@@ -40,7 +40,7 @@ describe('the round to come', () => {
     expect(screen.getByText('females shut')).toBeTruthy();
     // Tape for the two squashes; the melons keep their bags.
     expect(
-      screen.getByText(/Pockets: 24 cm tape, 4 marks \(from 1-A\), a clean brush for each of 2 varieties\./),
+      screen.getByText(/Pockets: 24 cm tape, 4 marks \(from F2-Y\), a clean brush for each of 2 varieties\./),
     ).toBeTruthy();
     expect(
       screen.getByText(/2 flowers only open from 06:\d\d: the round comes back for them\./),
@@ -99,7 +99,7 @@ test('tonight: what each variety asks for, met goals and open ends in words', as
   expect(screen.getByText('its goal is met · 1 may stay open')).toBeTruthy();
   expect(screen.getByText(/^1 female of \d+ still wanted · \d males?$/)).toBeTruthy();
   expect(
-    screen.getByText(/^Pockets, with the morning’s: .* tape, 3 marks \(from 1-A\), 2 brushes\.$/),
+    screen.getByText(/^Pockets, with the morning’s: .* tape, 3 marks \(from F2-Y\), 2 brushes\.$/),
   ).toBeTruthy();
 });
 

@@ -13,6 +13,8 @@ const SCREENS = [
   '/crossing',
   '/plan-sheet',
   '/purity',
+  '/find',
+  '/tags',
   '/settings',
   '/begin',
   '/corn',

@@ -97,7 +97,10 @@ async function phoneOnly(page, shot, button) {
   await page.getByText('Pollen on', { exact: true }).waitFor();
   await shot('crosses');
   await at('kitchen', 'Kitchen round', 'kitchen');
-  await at('weather', 'Note a day', 'weather');
+  await page.goto(`${base}/find`);
+  for (const key of ['F', '3', 'U']) await page.getByRole('button', { name: key, exact: true }).click();
+  await button(/^Proof of/).waitFor();
+  await shot('find');
   await page.goto(`${base}/goals`);
   await button("Open the goal of Ferryman's Lamp").click();
   await page.getByRole('heading', { name: 'The sum', exact: true }).scrollIntoViewIfNeeded();

@@ -8,3 +8,4 @@ export type { Shape, ShapeCount } from './shape';
 export { CIRCUMSTANCES, type Circumstance } from './together';
 export { handsAnswer, type HandsAnswer } from './hands';
 export { weekOf, type Week } from './week';
+export type { KnockedShare } from './knocked';

@@ -18,6 +18,7 @@ import type { LocalDate } from '../time';
 import { allCases, eachCasePart, type Case } from './cases';
 import { ALL, choicesOf, chosen, type Choice, type Choices } from './choice';
 import { byCluster, grouped, sharesBy, type Grouping, type GroupShare } from './grouping';
+import { knockedOff, type KnockedShare } from './knocked';
 import { setModel, type NoModel, type SetModel } from './model';
 import type { CaseNumber } from './numbers';
 import { shapeOf, type Shape } from './shape';
@@ -57,6 +58,8 @@ export interface Study {
   readonly fates: readonly FateOnDay[];
   readonly model: SetModel | NoModel;
   readonly shape: Shape;
+  /** Knocked off, by who worked it. */
+  readonly knocked: readonly KnockedShare[];
   /** Those worked one by one, the latest first. */
   readonly flowers: readonly string[];
 }
@@ -94,6 +97,7 @@ const chosenParts = remembered(
       atRisk: atRiskOn(fruits, days).map((count, i) => ({ day: days[i] as number, count })),
       fates: fatesByDay(fruits),
       shape: shapeOf(some),
+      knocked: knockedOff(some),
       flowers: some
         .filter(({ trial }) => trial.kind === 'flower' && trial.facts !== null)
         .sort((a, b) => ((a.trial.at ?? '') < (b.trial.at ?? '') ? 1 : -1))

@@ -185,3 +185,18 @@ test('the week on a sheet: what was worked and lost in it, and the looks that co
   expect(week.ahead.length).toBeGreaterThan(0);
   for (const { date } of week.ahead) expect(date > TODAY && date <= addDays(TODAY, 7)).toBe(true);
 });
+
+test('knocked off by hand: by name, with the plant as the unit, and without what nobody looked at', () => {
+  const { garden, work, ask } = courgettes();
+  const knocked = (id: FlowerId, date: LocalDate) =>
+    garden.write(garden.time(date, 18), { kind: 'lost', flower: id, cause: 'knocked-off' });
+  for (let i = 0; i < 20; i++) {
+    const id = work(addDays('2026-07-01', i % 5), i, i % 4 === 0 ? null : true);
+    if (i % 4 === 0) knocked(id, addDays('2026-07-03', i % 5));
+  }
+  work('2026-08-19', 1, null);
+  const [share, ...others] = ask().knocked;
+  expect(others).toEqual([]);
+  expect(share).toMatchObject({ by: 'Oda', knocked: 5, worked: 20, share: 0.25 });
+  expect(share && share.low < 0.12 && share.high > 0.45).toBe(true);
+});

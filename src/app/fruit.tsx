@@ -8,6 +8,7 @@ import { DropCard, FateCard } from '@/ui/fruit/CurveCards';
 import { FilterFoot } from '@/ui/fruit/FilterFoot';
 import { GroupsCard } from '@/ui/fruit/GroupsCard';
 import { HandsCard } from '@/ui/fruit/HandsCard';
+import { KnockedCard } from '@/ui/fruit/KnockedCard';
 import { ModelCard } from '@/ui/fruit/ModelCard';
 import { SetStats } from '@/ui/fruit/SetStats';
 import { ShapeCard } from '@/ui/fruit/ShapeCard';
@@ -76,6 +77,7 @@ function Fruit() {
           <HandsCard study={study} />
           <ModelCard study={study} along={along} onAlong={setAlong} />
           <ShapeCard study={study} />
+          <KnockedCard study={study} />
           <WorkedList
             flowers={study.flowers}
             notLookedAt={overview.notLookedAt}

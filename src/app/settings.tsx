@@ -10,6 +10,7 @@ import { readPlace } from '@/data/forms/placeForm';
 import { Card, Field, Button, Notice, Row, Sheet, Tile, Tiles } from '@/ui/controls';
 import { PlacePicker, type PlaceDraft } from '@/ui/PlacePicker';
 import { TablesCard } from '@/ui/settings/TablesCard';
+import { HandOverCard } from '@/ui/settings/HandOverCard';
 import { ImportCard } from '@/ui/settings/ImportCard';
 import { StartAfresh } from '@/ui/settings/StartAfresh';
 import { gated } from '@/ui/Gate';
@@ -76,6 +77,7 @@ function Settings() {
             {wrong ? <Notice tone="brick" text={wrong} /> : null}
             <ImportCard />
           </Card>
+          <HandOverCard />
           <Card>
             <Txt size="heading">Demo and own patch</Txt>
             <Txt size="label" tone="muted">

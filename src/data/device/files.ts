@@ -14,12 +14,45 @@ export function saveFile(name: string, type: string, content: string | ArrayBuff
   setTimeout(() => URL.revokeObjectURL(url), 60_000);
 }
 
+const logFile = (events: readonly AnyEvent[], practice: readonly PracticeRecord[], date: string) => ({
+  name: `steady-trowel-${date}.json`,
+  type: 'application/json',
+  text: toJson(events, practice),
+});
+
 export function exportLog(
   events: readonly AnyEvent[],
   practice: readonly PracticeRecord[],
   date: string,
 ): void {
-  saveFile(`steady-trowel-${date}.json`, 'application/json', toJson(events, practice));
+  const { name, type, text } = logFile(events, practice, date);
+  saveFile(name, type, text);
+}
+
+/**
+ * Hands the whole record to another phone by the system's own sheet (near-by sharing needs no network), where the browser has one for
+ * files; else saves it. `left`: the person thought better of it. Practice stays: it is each person's own.
+ */
+export async function handOver(
+  events: readonly AnyEvent[],
+  date: string,
+): Promise<'shared' | 'saved' | 'left'> {
+  const { name, type, text } = logFile(events, [], date);
+  // Some systems share no files but those of a few kinds: text is among them.
+  const files = [new File([text], name, { type }), new File([text], `${name}.txt`, { type: 'text/plain' })];
+  const file = files.find((each) => navigator.canShare?.({ files: [each] }));
+  if (!file) {
+    saveFile(name, type, text);
+    return 'saved';
+  }
+  try {
+    await navigator.share({ files: [file], title: 'Steady Trowel' });
+    return 'shared';
+  } catch (error) {
+    if ((error as Error).name === 'AbortError') return 'left';
+    saveFile(name, type, text);
+    return 'saved';
+  }
 }
 
 export function exportTable(state: State, table: Table, date: string): void {
@@ -27,7 +60,7 @@ export function exportTable(state: State, table: Table, date: string): void {
 }
 
 /** Asks for a file. Resolves with `null` when the person thinks better of it. */
-export function pickFile(accept = '.json,application/json'): Promise<File | null> {
+export function pickFile(accept = '.json,.txt,application/json,text/plain'): Promise<File | null> {
   return new Promise((resolve) => {
     const input = document.createElement('input');
     input.type = 'file';

@@ -33,16 +33,19 @@ export function SetChart({
   picked = [],
   onPick,
   what = 'Share of worked flowers that set',
+  verb = 'set',
 }: {
   rows: readonly SetRow[];
   picked?: readonly string[];
   onPick?: (id: string) => void;
   what?: string;
+  /** What was counted of them. */
+  verb?: string;
 }) {
   return (
     <View role={onPick ? 'group' : 'list'} aria-label={`${what}, with 95 % intervals`}>
       {rows.map((row) => (
-        <SetLine key={row.id} row={row} chosen={picked.includes(row.id)} onPick={onPick} />
+        <SetLine key={row.id} row={row} verb={verb} chosen={picked.includes(row.id)} onPick={onPick} />
       ))}
       <View aria-hidden style={{ flexDirection: 'row', marginTop: 2 }}>
         <View style={{ width: '36%' }} />
@@ -63,18 +66,20 @@ const at = (share: number) => `${(share * 100).toFixed(2)}%`;
 const points = (share: number) => Math.round(share * 100);
 
 /** What a line says to who can't see it. */
-function spoken({ name, share, set, judged, low, high }: SetRow): string {
+function spoken({ name, share, set, judged, low, high }: SetRow, verb: string): string {
   return share === null
     ? `${name}: no verdict yet`
-    : `${name}: ${set} of ${judged} set, ${points(share)} percent, between ${points(low)} and ${points(high)}`;
+    : `${name}: ${set} of ${judged} ${verb}, ${points(share)} percent, between ${points(low)} and ${points(high)}`;
 }
 
 function SetLine({
   row,
+  verb,
   chosen,
   onPick,
 }: {
   row: SetRow;
+  verb: string;
   chosen: boolean;
   onPick: ((id: string) => void) | undefined;
 }) {
@@ -106,14 +111,14 @@ function SetLine({
   } as const;
   if (!onPick)
     return (
-      <View role="listitem" aria-label={spoken(row)} style={style}>
+      <View role="listitem" aria-label={spoken(row, verb)} style={style}>
         {line}
       </View>
     );
   return (
     <Pressable
       role="button"
-      aria-label={spoken(row)}
+      aria-label={spoken(row, verb)}
       {...({ 'aria-pressed': chosen } as object)}
       disabled={row.share === null}
       onPress={() => onPick(row.id)}

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import type { LedgerEvent, State } from '@core/ledger';
+import type { Draft, LedgerEvent, State } from '@core/ledger';
+import type { FlowerId } from '@core/ids';
 import { contradictions, type Contradiction } from '@core/rounds';
 import { clockText, localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
@@ -8,6 +9,7 @@ import { useRecording } from '@/data/garden/useRecording';
 import { Button, Card, Notice } from '../controls';
 import { entryWords } from '../entryWords';
 import { Txt, useColours } from '../theme';
+import { flowerName } from '../words';
 
 /** Shown at once; more wait behind them. */
 const SHOWN = 3;
@@ -38,9 +40,12 @@ function Choice({ contradiction: { subject, entries } }: { contradiction: Contra
   const colours = useColours();
   const { busy, problem, save } = useRecording();
   const [a, b] = entries;
+  const male =
+    a.kind === 'pollinated' && a.flower !== subject ? state.flowers.get(subject as FlowerId) : undefined;
   return (
     <View style={{ gap: 8, borderTopWidth: 1, borderTopColor: colours.rule, paddingTop: 8 }}>
       {problem ? <Notice tone="brick" text={problem} /> : null}
+      {male ? <Txt size="strong">{`Both used one male: ${flowerName(state, male)}. Who had it?`}</Txt> : null}
       <View style={{ flexDirection: 'row', gap: 10 }}>
         {entries.map((entry) => {
           const other = entry === a ? b : a;
@@ -52,9 +57,7 @@ function Choice({ contradiction: { subject, entries } }: { contradiction: Contra
                 small
                 label={`This is true: ${said(state, entry)}, ${entry.by}`}
                 disabled={busy}
-                onPress={() =>
-                  void save({ kind: 'withdrawn', subject: subjectIn(other, subject), target: other.id })
-                }
+                onPress={() => void save(untrue(other, subject))}
               />
             </View>
           );
@@ -71,9 +74,16 @@ function Choice({ contradiction: { subject, entries } }: { contradiction: Contra
   );
 }
 
-/** Whose entry it is: that of a male used twice lies with the female. */
-function subjectIn(event: LedgerEvent, subject: Contradiction['subject']): Contradiction['subject'] {
-  return event.kind === 'pollinated' ? event.flower : subject;
+/** Takes back what is not true. Of two who claim one male, the other did work her flower: with which male, nobody knows. */
+function untrue(event: LedgerEvent, subject: Contradiction['subject']): Draft {
+  if (event.kind !== 'pollinated' || event.flower === subject)
+    return { kind: 'withdrawn', subject, target: event.id };
+  const fathers = event.fathers.flatMap((father) => {
+    const flowers = father.flowers.filter((male) => male !== subject);
+    const males = father.males - (father.flowers.length - flowers.length);
+    return males > 0 ? [{ ...father, males, flowers }] : [];
+  });
+  return { kind: 'corrected', subject: event.flower, target: event.id, changes: { fathers } };
 }
 
 function Said({ event }: { event: LedgerEvent }) {

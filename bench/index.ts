@@ -3,6 +3,7 @@ import { benchBrowser } from './browser';
 import { benchCore } from './core';
 import { benchCoverage } from './coverage';
 import { benchPlan } from './plan';
+import { benchMarks } from './marks';
 import { benchProof } from './proof';
 import { benchReading } from './reading';
 import { benchRounds } from './rounds';
@@ -46,6 +47,7 @@ async function main(): Promise<void> {
   await benchBrowser(events, repeats);
   await benchPlan(stands, neighbours);
   benchProof(lots);
+  benchMarks();
 }
 
 void main().catch((error: unknown) => {

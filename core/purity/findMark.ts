@@ -29,19 +29,28 @@ export type FindMark =
 
 type Part = ReadonlyMap<unknown, Flower>;
 
+interface Found extends MarkFound {
+  readonly bare: string;
+}
+
 // Years of marks are looked through at every key: those of a part that did not change are known.
 const marksOf = remembered(
   (part: Part) => [part],
-  (part): readonly (MarkFound & { readonly bare: string })[] =>
-    [...part.values()].flatMap((flower) => {
+  (part): ReadonlyMap<string, readonly Found[]> => {
+    const found = new Map<string, Found[]>();
+    for (const flower of part.values()) {
+      if (flower.markings.length === 0) continue;
       const worn = marksWorn(flower);
-      return [...new Set(flower.markings.map(({ mark }) => mark))].map((mark) => ({
-        mark,
-        flower: flower.id,
-        still: worn.includes(mark),
-        bare: bare(mark),
-      }));
-    }),
+      for (const mark of new Set(flower.markings.map((each) => each.mark))) {
+        const key = bare(mark);
+        const fruit = { mark, flower: flower.id, still: worn.includes(mark), bare: key };
+        const there = found.get(key);
+        if (there) there.push(fruit);
+        else found.set(key, [fruit]);
+      }
+    }
+    return found;
+  },
 );
 
 /** The marks that hang on a fruit, as far as anybody said: of several the one put on last is the last. */
@@ -50,21 +59,7 @@ export const marksWorn = ({ markings }: Pick<Flower, 'markings'>): readonly stri
 ];
 
 type Flowers = Pick<State, 'flowers'>;
-const allMarks = ({ flowers }: Flowers) => Shards.of(flowers).parts.flatMap(marksOf);
-
-/** The fruits by every mark that was ever put on one, without hyphens. */
-const byMark = remembered(
-  ({ flowers }: Flowers) => [flowers],
-  (state): ReadonlyMap<string, readonly MarkFound[]> => {
-    const found = new Map<string, MarkFound[]>();
-    for (const { bare: key, ...fruit } of allMarks(state)) {
-      const there = found.get(key);
-      if (there) there.push(fruit);
-      else found.set(key, [fruit]);
-    }
-    return found;
-  },
-);
+const partsOf = ({ flowers }: Flowers) => Shards.of(flowers).parts.map(marksOf);
 
 /** Farther off than this a mark is no longer taken for another: characters put in, left out or changed; a swap is two. */
 const NEAR = 2;
@@ -75,8 +70,8 @@ const NEAR = 2;
  */
 export function findMark(state: Flowers, text: string): FindMark {
   const key = bare(text);
-  const fruits = byMark(state).get(key);
-  if (fruits && key !== '') return { kind: 'found', fruits };
+  const fruits = key === '' ? [] : partsOf(state).flatMap((part) => part.get(key) ?? []);
+  if (fruits.length > 0) return { kind: 'found', fruits };
   const read = readCode(text);
   const nearest = nearestMarks(state, text);
   if (read.ok) return { kind: 'unknown', mark: read.mark, nearest };
@@ -91,12 +86,14 @@ export function nearestMarks(state: Flowers, text: string, most = 5): readonly M
   const key = bare(text);
   if (key === '') return [];
   const near: { readonly fruit: MarkFound; readonly off: number }[] = [];
-  for (const { bare: other, ...fruit } of allMarks(state)) {
-    if (Math.abs(other.length - key.length) > NEAR) continue;
-    const off = distance(key, other);
-    // Of a short mark two wrong characters leave nothing to know it by.
-    if (off <= Math.min(NEAR, key.length - 1)) near.push({ fruit, off });
-  }
+  // Of a short mark two wrong characters leave nothing to know it by.
+  const reach = Math.min(NEAR, key.length - 1);
+  for (const part of partsOf(state))
+    for (const [other, fruits] of part) {
+      if (Math.abs(other.length - key.length) > reach) continue;
+      const off = distance(key, other);
+      if (off <= reach) for (const fruit of fruits) near.push({ fruit, off });
+    }
   return near
     .sort(
       (a, b) =>
@@ -113,11 +110,12 @@ export function marksBeginning(state: Flowers, text: string, most = 5): readonly
   const key = bare(text);
   if (key === '') return [];
   const found: MarkFound[] = [];
-  for (const { bare: mark, ...fruit } of allMarks(state)) {
-    if (!mark.startsWith(key)) continue;
-    found.push(fruit);
-    if (found.length === most) break;
-  }
+  for (const part of partsOf(state))
+    for (const [mark, fruits] of part) {
+      if (!mark.startsWith(key)) continue;
+      found.push(...fruits);
+      if (found.length >= most) return found.slice(0, most);
+    }
   return found;
 }
 
@@ -135,13 +133,29 @@ const twiceMarkedIn = remembered(
 );
 
 /** Marks that hang on two fruits at once, each with its fruits: somebody has to look which it is. */
-export function doubleMarks(
-  state: Flowers,
-): readonly { readonly mark: string; readonly flowers: readonly FlowerId[] }[] {
-  return [...byMark(state).values()].flatMap((fruits) => {
-    const worn = fruits.filter(({ still }) => still);
-    return worn.length > 1 && worn[0]
-      ? [{ mark: worn[0].mark, flowers: worn.map(({ flower }) => flower) }]
-      : [];
-  });
-}
+export const doubleMarks = remembered(
+  ({ flowers }: Flowers) => [flowers],
+  (state): readonly { readonly mark: string; readonly flowers: readonly FlowerId[] }[] => {
+    const found = new Map<string, Found[]>();
+    for (const part of Shards.of(state.flowers).parts)
+      for (const fruit of wornIn(part)) {
+        const there = found.get(fruit.bare);
+        if (there) there.push(fruit);
+        else found.set(fruit.bare, [fruit]);
+      }
+    return [...found.values()].flatMap(([first, ...others]) =>
+      first && others.length > 0
+        ? [{ mark: first.mark, flowers: [first, ...others].map(({ flower }) => flower) }]
+        : [],
+    );
+  },
+);
+
+/** The marks that fruits of a part carry, but for those of lost ones. */
+const wornIn = remembered(
+  (part: Part) => [part],
+  (part): readonly Found[] =>
+    [...marksOf(part).values()]
+      .flat()
+      .filter(({ still, flower }) => still && !(part.get(flower)?.lost ?? null)),
+);

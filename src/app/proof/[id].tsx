@@ -10,6 +10,7 @@ import { gated } from '@/ui/Gate';
 import { ShutRow } from '@/ui/fruit/ShutRow';
 import { Page } from '@/ui/Page';
 import { storyWords } from '@/ui/patch/storyWords';
+import { FruitLife } from '@/ui/purity/FruitLife';
 import { LinkMark, ProofDrawing } from '@/ui/purity/ProofDrawing';
 import { gradeTone, gradeWords, linkNames, reasonText, shareWords, stillToDo } from '@/ui/purity/words';
 import { Txt, useColours } from '@/ui/theme';
@@ -44,6 +45,7 @@ function ProofPage() {
       title={flower.mark ? `Proof of ${flower.mark}` : 'Proof of a fruit'}
       over={`${plantName(found)}, ${flowerPlace(flower)}`}
       corner={<Button title="Purity" look="quiet" small onPress={() => router.navigate('/purity')} />}
+      side={<FruitLife flower={flower} />}
       foot={
         <Button
           title="Its plant and whole story"

@@ -22,7 +22,7 @@ test('a squash over the hedge is weighed, moved farther off, and is gone', async
   await button(page, 'I saw it').click();
   await button(page, 'Keep it').click();
   await expect(page.getByText('too near')).toHaveCount(2);
-  await expect(page.getByText(/^60 m away\. Usual are 245 to 800 m/)).toBeVisible();
+  await expect(page.getByText(/^60 m away\. Usual are 250 m to 800 m/)).toBeVisible();
   await expect(page.getByText(/Shut the flowers and work them by hand/)).toBeVisible();
   await button(page, /^Why Maxima squash counts so$/).click();
   await expect(page.getByText(/a hedge between: −15 %/)).toBeVisible();

@@ -4,7 +4,6 @@ export * from './roundCalendar';
 export * from './csv';
 export * from './json';
 export * from './tables';
-export * from './tagSizes';
 export { fileSchema } from './fileSchema';
 export * from './labelHtml';
 export * from './weekHtml';

@@ -73,7 +73,8 @@ export const PRESSURE_WORTH =
 /**
  * The share of seeds with a foreign father in a stand whose flowers are open, from all stands around: the odds of foreign pollen fall
  * with distance, rise with the plants over there and fall with one's own (by the square root [M]), and count for the days on which
- * both flower. Winds that were noted (degrees they came from) count for what the wind carries, each alike. It is no verdict on a flower: one that was shut and whole is pure whatever this says. Throws by field.
+ * both flower. Winds that were noted (degrees they came from) count for what the wind carries, each alike. It is no verdict on a flower:
+ * one that was shut and whole is pure whatever this says. Throws by field.
  *
  * @example
  *   const stand = { crop: 'corn', plants: 100, bloom: null };

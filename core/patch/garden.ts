@@ -53,6 +53,15 @@ export function fatherVarietyOf({ stand, variety }: Pick<Growing, 'stand' | 'var
   return (stand.reason === 'cross' ? stand.goal?.fatherVariety : null) ?? variety.id;
 }
 
+/**
+ * The name of the father's variety, where a cross is asked for; `null`: of the mother's own.
+ * @example crossFather(state, mother) // null
+ */
+export function crossFather(state: State, mother: Pick<Growing, 'stand' | 'variety'>): string | null {
+  const father = fatherVarietyOf(mother);
+  return father === mother.variety.id ? null : (state.varieties.get(father)?.name ?? null);
+}
+
 /** The patch shown: the one begun first (a log holds one; a merge of two keeps the older in front). */
 export function mainPatch(state: State): Patch | null {
   let first: Patch | null = null;

@@ -1,6 +1,6 @@
 import { hasRounds, type Crop } from '../crops';
 import { remembered } from '../remember';
-import type { Bed, Plant, State } from '../ledger';
+import type { Bed, Flower, Plant, State } from '../ledger';
 import { growing, type Growing } from './garden';
 
 /** Path between beds where the grower hasn't measured [M]. */
@@ -68,6 +68,19 @@ const ground = (state: State) => [state.plants, state.stands, state.beds, state.
 export const walkOrder: (state: State) => readonly Growing[] = remembered(ground, (state: State) =>
   standingOrder(state).filter(({ crop }) => hasRounds(crop)),
 );
+
+/**
+ * What is found of the flowers on standing plants, in the order of `walkOrder`.
+ * @example alongTheWalk(state, (flower) => (flower.mark ? flower.mark : null)) // ['1-A']
+ */
+export function alongTheWalk<T>(state: State, find: (flower: Flower, growing: Growing) => T | null): T[] {
+  return walkOrder(state).flatMap((growing) =>
+    (state.flowersOf.get(growing.plant.id) ?? []).flatMap((id) => {
+      const flower = state.flowers.get(id);
+      return (flower && find(flower, growing)) ?? [];
+    }),
+  );
+}
 
 /**
  * All plants that stand, in the order one walks past them: bed by bed from the nearest, along one row and back along the next. A

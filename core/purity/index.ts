@@ -6,7 +6,7 @@ export * from './growOut';
 export * from './chain';
 export * from './lotProof';
 export * from './report';
-export { closuresDue, type ClosureDue } from './closuresDue';
+export * from './closuresDue';
 export * from './loopsDue';
 export { MARK_ALPHABET, markAt, readCode, type ReadCode } from './codes';
 export * from './findMark';

@@ -1,8 +1,7 @@
 import { LOOP_DAYS } from '../crops';
 import type { Flower, State } from '../ledger';
-import { growing, type Growing } from '../patch';
-import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
-import { recentlyWorked } from './closuresDue';
+import { alongTheWalk, type Growing } from '../patch';
+import { daysBetween, localDateOf, type LocalDate } from '../time';
 
 /** A marked fruit whose loop is to be looked at: the stalk thickens, and what was loose cuts in. */
 export interface LoopDue {
@@ -12,15 +11,11 @@ export interface LoopDue {
   readonly days: number;
 }
 
-/** Later than this a fruit is picked, or nobody will look any more. */
-const UNTIL_DAYS = 60;
-
-/** The fruits whose loops are to be looked at, two and four weeks after they were marked (common practice). */
+/** The fruits whose loops are to be looked at, two and four weeks after they were marked (common practice); in walking order. */
 export function loopsDue(state: State, zone: string, today: LocalDate): LoopDue[] {
-  return recentlyWorked(state, addDays(today, -UNTIL_DAYS)).flatMap((flower): LoopDue[] => {
+  return alongTheWalk(state, (flower, growing) => {
     const days = loopDue(flower, today, zone);
-    const found = days === null ? null : growing(state, flower.plant);
-    return days !== null && found ? [{ flower, growing: found, days }] : [];
+    return days === null ? null : { flower, growing, days };
   });
 }
 

@@ -11,7 +11,7 @@ import {
 import { lookDue, trialOf, type LookDue, workTime } from '../fruitset';
 import type { PlantId } from '../ids';
 import type { Flower, Place, State } from '../ledger';
-import { coversFor, fatherVarietyOf, mainPatch, walkOrder, type Growing } from '../patch';
+import { alongTheWalk, coversFor, fatherVarietyOf, mainPatch, walkOrder, type Growing } from '../patch';
 import { markMissing } from '../purity';
 import { addDays, localDateOf, type LocalDate } from '../time';
 import { femalesPerMale } from '../goals';
@@ -251,11 +251,8 @@ export function looksDue(state: State, zone: string, today: LocalDate): OwedLook
  */
 export function marksMissing(state: State): { readonly flower: Flower; readonly growing: Growing }[] {
   const whenGrowing = mainPatch(state)?.schools.marking === 'when-growing';
-  return walkOrder(state).flatMap((growing) =>
-    (state.flowersOf.get(growing.plant.id) ?? []).flatMap((id) => {
-      const flower = state.flowers.get(id);
-      return flower && markMissing(flower, whenGrowing) ? [{ flower, growing }] : [];
-    }),
+  return alongTheWalk(state, (flower, growing) =>
+    markMissing(flower, whenGrowing) ? { flower, growing } : null,
   );
 }
 

@@ -6,7 +6,7 @@ import { NO_GOAL } from '../goals';
 import { addDays, atLocalTime, localDateOf, type LocalDate } from '../time';
 import { plantExtras } from './demoExtras';
 import { noteSurroundings } from './demoSurroundings';
-import { dawnWork, Diary, eveningWork, lookWork } from './growers';
+import { dawnWork, Diary, eveningWork, lookWork, loopWork } from './growers';
 import { budsOf, stageOn, type Bud } from './truth';
 
 /** The made-up patch of the demo. Nobody in it lives, and none of its varieties is sold. */
@@ -62,6 +62,7 @@ export function demoLog(seed: number = DEMO_SEED, onProgress?: (share: number) =
     if (i > 0) {
       dawnWork(diary, date, PEOPLE[(i + 2) % PEOPLE.length] as string);
       lookWork(diary, date, by);
+      loopWork(diary, date, by);
     }
     eveningWork(diary, date, by);
     onProgress?.((i + 1) / days);
@@ -152,7 +153,10 @@ export function demoMeanwhile(
     const passes = (time: number) => from < time && time <= to;
     // The others come after the visitor: each part of the day is theirs only once its time has gone by.
     if (passes(day.insectsFrom + 30 * 60_000)) dawnWork(diary, date, by);
-    if (passes(day.sunrise + 240 * 60_000)) lookWork(diary, date, by);
+    if (passes(day.sunrise + 240 * 60_000)) {
+      lookWork(diary, date, by);
+      loopWork(diary, date, by);
+    }
     if (passes(day.lastLight)) eveningWork(diary, date, by);
   }
   return diary.events.filter(({ at }) => Date.parse(at) <= to);

@@ -13,7 +13,7 @@ import {
 } from '../ledger';
 import { mainPatch, walkOrder, type Growing } from '../patch';
 import { hashText, seededRandom, type Random } from '../random';
-import { nextMarkIn } from '../purity';
+import { loopsDue, nextMarkIn } from '../purity';
 import { fathersFor, looksDue, stopsOf, suggestFathers } from '../rounds';
 import { addDays, daysBetween, toInstant, type LocalDate } from '../time';
 import { budsOf, closureAtDawn, lookOn, outcomeOf, sizeOn, stageOn } from './truth';
@@ -239,12 +239,32 @@ export function lookWork(diary: Diary, date: LocalDate, by: string): void {
     const outcome = trueOutcome(diary.state, diary.seed, flower, growing, zone);
     const result = lookOn(diary.seed, flower, growing, outcome, due.day);
     const sizeMm = result === 'growing' && due.day >= 5 ? sizeOn(growing.crop, due.day) : null;
-    diary.write(time, by, { kind: 'lookedAt', flower: flower.id, result, sizeMm });
+    const markRead = result === 'growing' && flower.mark !== null ? { markRead: true } : {};
+    diary.write(time, by, { kind: 'lookedAt', flower: flower.id, result, sizeMm, ...markRead });
     if (result === 'yellowing' || result === 'gone') {
       diary.write(time + 4000, by, { kind: 'lost', flower: flower.id, cause: outcome.cause });
     } else if (result === 'growing' && due.verdict && flower.coverOffAt === null) {
       diary.write(time + 4000, by, { kind: 'coverOff', flower: flower.id });
     }
+  }
+}
+
+/** Loops that are due, on the same walk: the mark of what grows is read. */
+export function loopWork(diary: Diary, date: LocalDate, by: string): void {
+  const { zone } = diary.place;
+  let time = gardenDay(diary.place, date).sunrise + 280 * MINUTE;
+  for (const { flower, growing } of loopsDue(diary.state, zone, date)) {
+    const outcome = trueOutcome(diary.state, diary.seed, flower, growing, zone);
+    const day = daysBetween(workedOn(flower, zone) as LocalDate, date);
+    if (lookOn(diary.seed, flower, growing, outcome, day) !== 'growing') continue;
+    time += MINUTE;
+    diary.write(time, by, {
+      kind: 'lookedAt',
+      flower: flower.id,
+      result: 'growing',
+      sizeMm: null,
+      markRead: true,
+    });
   }
 }
 

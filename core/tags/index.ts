@@ -1,1 +1,1 @@
-export * from './tagPdf';
+export * from './tagSizes';

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useRouter } from 'expo-router';
-import { markInCode } from '@core/formats';
 import type { Flower } from '@core/ledger';
 import { findMark, marksBeginning } from '@core/purity';
+import { markInCode } from '@core/tags';
 import { useGarden } from '@/data/garden/garden';
 import { Button, Field } from '@/ui/controls';
 import { gated } from '@/ui/Gate';

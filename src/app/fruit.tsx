@@ -43,6 +43,7 @@ function Fruit() {
     return (
       <Page
         title="Fruit"
+        corner={<FindButton />}
         foot={<Button title="Go to Today" look="main" onPress={() => router.replace('/')} />}
       >
         <Txt>
@@ -60,13 +61,7 @@ function Fruit() {
       over={working ? 'Adding up …' : 'Set, drop, and whether it is luck'}
       corner={
         <>
-          <Button
-            title="Find"
-            label="Find a fruit by its mark"
-            look="quiet"
-            small
-            onPress={() => router.navigate('/find')}
-          />
+          <FindButton />
           <Button title="Purity" look="quiet" small onPress={() => router.navigate('/purity')} />
           <Button title="The week" look="quiet" small onPress={() => router.navigate('/week')} />
         </>
@@ -112,6 +107,20 @@ function Fruit() {
       <DropCard study={study} />
       <FateCard study={study} />
     </Page>
+  );
+}
+
+/** To a fruit by its mark, and to tags, which are printed before there is any. */
+function FindButton() {
+  const router = useRouter();
+  return (
+    <Button
+      title="Find"
+      label="Find a fruit by its mark"
+      look="quiet"
+      small
+      onPress={() => router.navigate('/find')}
+    />
   );
 }
 

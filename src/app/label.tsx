@@ -2,7 +2,7 @@ import { useMemo, useRef } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { isEdible } from '@core/crops';
 import { labelHtml } from '@core/formats';
-import { fatherVarietyOf, growing, plantName } from '@core/patch';
+import { crossFather, growing, plantName } from '@core/patch';
 import { dayText, localDateOf } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { PaperView } from '@/ui/card/PaperView';
@@ -10,6 +10,7 @@ import { Button } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
+import { parentsText } from '@/ui/words';
 
 /** The label of one marked fruit, to print and tie on. */
 function LabelPage() {
@@ -21,13 +22,12 @@ function LabelPage() {
   const found = flower ? growing(state, flower.plant) : null;
   const html = useMemo(() => {
     if (!flower || !found || flower.mark === null) return null;
-    const father = state.varieties.get(fatherVarietyOf(found))?.name;
-    const cross = father !== undefined && father !== found.variety.name;
+    const cross = crossFather(state, found) !== null;
     const worked = flower.pollinations[0];
     return labelHtml([
       {
         mark: flower.mark,
-        parents: cross ? `${found.variety.name} × ${father}` : found.variety.name,
+        parents: parentsText(state, found),
         what: `${found.crop.name}, ${cross ? 'cross (F1), mother × father' : 'for seed'}`,
         plant: plantName(found),
         date: dayText(localDateOf(Date.parse(worked?.at ?? flower.marking?.at ?? ''), place.zone)),

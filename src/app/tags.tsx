@@ -1,10 +1,10 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useRouter } from 'expo-router';
-import { TAG_SIZES, tagsOn, type Tag } from '@core/formats';
-import { fatherVarietyOf, growing, plantName } from '@core/patch';
+import { growing, plantName } from '@core/patch';
 import { markAt, readCode, rollOf } from '@core/purity';
 import type { Flower, State } from '@core/ledger';
+import { TAG_SIZES, tagsOn, type Tag } from '@core/tags';
 import { dayText, localDateOf } from '@core/time';
 import { saveFile } from '@/data/device/files';
 import type { Job } from '@/data/device/worker';
@@ -15,11 +15,9 @@ import { Button, Card, Field, Notice, Tile, Tiles } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
-import { plural } from '@/ui/words';
+import { parentsText, plural } from '@/ui/words';
 
 const SHEETS = [1, 2, 5, 10] as const;
-/** More are not written at once. */
-const MOST = 650;
 
 /** Tags to print: with marks still to be given out, or for the fruits that have theirs. */
 function TagsPage() {
@@ -48,15 +46,12 @@ function TagsPage() {
     Number.isInteger(skip) && skip >= 0 && skip < tagsOn(size)
       ? null
       : `A whole number from 0 to ${tagsOn(size) - 1}`;
-  const count =
-    which === 'fruits'
-      ? Math.min(MOST, fruits.length)
-      : Math.min(MOST, sheets * tagsOn(size) - (usedWrong ? 0 : skip));
+  const count = which === 'fruits' ? fruits.length : sheets * tagsOn(size) - (usedWrong ? 0 : skip);
   const save = async () => {
     if (!first.ok || fromWrong || usedWrong) return;
     const tags: readonly Tag[] =
       which === 'fruits'
-        ? fruits.slice(0, MOST)
+        ? fruits
         : Array.from({ length: count }, (_, i) => ({
             mark: markAt(first.n + i, roll),
             parents: '',
@@ -185,12 +180,10 @@ function fruitTags(state: State, year: string, zone: string): readonly Tag[] {
     if (flower.mark === null || !worked || !found || flower.lost) return [];
     const day = localDateOf(Date.parse(worked), zone);
     if (!day.startsWith(year)) return [];
-    const father = state.varieties.get(fatherVarietyOf(found))?.name;
     return [
       {
         mark: flower.mark,
-        parents:
-          father && father !== found.variety.name ? `${found.variety.name} × ${father}` : found.variety.name,
+        parents: parentsText(state, found),
         about: `${plantName(found)} · ${dayText(day)}`,
       },
     ];

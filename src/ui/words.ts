@@ -1,3 +1,4 @@
+import type { Units } from '@/data/device/prefs';
 import {
   setsByItself,
   stalkTells,
@@ -22,7 +23,7 @@ import type {
 } from '@core/ledger';
 import type { Fate } from '@core/fruitset';
 import type { Skill } from '@core/practice';
-import { growing, plantName, type Growing } from '@core/patch';
+import { growing, plantName, type Growing, crossFather } from '@core/patch';
 import type { StopWork } from '@core/rounds';
 
 // One word per thing, everywhere.
@@ -216,13 +217,18 @@ export function flowerName(state: State, flower: Flower): string {
   return `${found ? plantName(found) : 'A plant'}, ${flowerPlace(flower)}`;
 }
 
+/** `Tallow Bead × Lock Keeper` of a cross, else the variety. */
+export function parentsText(state: State, mother: Growing): string {
+  const father = crossFather(state, mother);
+  return father === null ? mother.variety.name : `${mother.variety.name} × ${father}`;
+}
+
 /** A length of tape in the grower's units. */
-export function tapeText(cm: number, units: 'metric' | 'us'): string {
+export function tapeText(cm: number, units: Units): string {
   if (units === 'us') return `${Math.ceil(cm / 30.48)} ft`;
   return cm < 100 ? `${Math.ceil(cm)} cm` : `${(cm / 100).toFixed(1)} m`;
 }
 
-export type Units = 'metric' | 'us';
 const FOOT_M = 0.3048;
 const MILE_M = 1609.344;
 

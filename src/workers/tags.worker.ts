@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
-import type { Tag, TagSize } from '@core/formats';
-import { tagPdf } from '@core/tags';
+import { tagPdf } from '@core/sheets';
+import type { Tag, TagSize } from '@core/tags';
 
 /** Text that JSON could hold, of a file of the app's own. */
 async function base64Of(path: string): Promise<string> {

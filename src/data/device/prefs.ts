@@ -5,10 +5,13 @@ export const LIGHTS = ['by-itself', 'day', 'sun', 'before-dawn'] as const;
 export type Light = (typeof LIGHTS)[number];
 export type Space = 'own' | 'demo';
 
+/** What lengths, warmth and rain are read and typed in. */
+export type Units = 'metric' | 'us';
+
 /** Choices of this device, not of the patch. Kept where the page can read them before it draws (localStorage). */
 export interface Prefs {
   readonly light: Light;
-  readonly units: 'metric' | 'us';
+  readonly units: Units;
   readonly clock: '24' | '12';
   readonly space: Space | null;
   /** Weather from the made-up station; the demo always has it. */

@@ -2,6 +2,7 @@ import { csvRows } from '@core/formats';
 import { MOST_DAYS, notedDay, type Draft, type Felt, type NotedDay } from '@core/ledger';
 import type { PatchId } from '@core/ids';
 import { isLocalDate, type LocalDate } from '@core/time';
+import type { Units } from '../device/prefs';
 
 export interface TypedWeather {
   readonly minimum: string;
@@ -12,8 +13,6 @@ export interface TypedWeather {
   readonly wind: number | null;
   readonly felt: Felt | null;
 }
-
-type Units = 'metric' | 'us';
 
 const number = (text: string): number | null | undefined => {
   if (text.trim() === '') return null;

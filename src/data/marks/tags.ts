@@ -1,4 +1,4 @@
-import type { Tag, TagSize } from '@core/formats';
+import type { Tag, TagSize } from '@core/tags';
 import type { TagMaker } from '../../workers/tags.worker';
 import { inWorkerOf, type Job } from '../device/worker';
 

@@ -5,7 +5,8 @@ import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { Button, Card, Notice } from '../controls';
 import { Txt, useColours } from '../theme';
-import { distanceText, plural, type Units } from '../words';
+import type { Units } from '@/data/device/prefs';
+import { distanceText, plural } from '../words';
 import { NeighbourSheet } from './NeighbourSheet';
 import { betweenWords, compassOf, plantingName } from './words';
 

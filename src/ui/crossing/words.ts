@@ -2,7 +2,8 @@ import type { Rival, StandIsolation, WayOut } from '@core/isolation';
 import { kindName, type CrossingKind } from '@core/crops';
 import type { Beside, Between, KnownBy } from '@core/ledger';
 import { WINDS } from '../weather/words';
-import { distanceText, type Units } from '../words';
+import type { Units } from '@/data/device/prefs';
+import { distanceText } from '../words';
 
 export const verdictWords: Record<StandIsolation['verdict'], string> = {
   fine: 'far enough',

@@ -1,10 +1,9 @@
-import { View } from 'react-native';
 import { plantName } from '@core/patch';
 import type { LoopDue } from '@core/purity';
 import { useRecording } from '@/data/garden/useRecording';
 import { Card, Tile, Tiles } from '../controls';
-import { Txt } from '../theme';
 import { flowerPlace } from '../words';
+import { FruitHead } from './FruitHead';
 
 /** A marked fruit that is owed no other look: its mark is read, and its loop loosened where the stalk has filled it. */
 export function LoopRow({ due: { flower, growing, days } }: { due: LoopDue }) {
@@ -12,12 +11,10 @@ export function LoopRow({ due: { flower, growing, days } }: { due: LoopDue }) {
   const name = `${plantName(growing)}, ${flowerPlace(flower)}`;
   return (
     <Card style={{ paddingVertical: 8 }}>
-      <View>
-        <Txt size="strong">{name}</Txt>
-        <Txt size="label" tone="muted">
-          {`Marked ${flower.mark} ${days === 14 ? 'two' : 'four'} weeks ago: loosen the loop where it is tight. ${growing.bed.name}`}
-        </Txt>
-      </View>
+      <FruitHead
+        name={name}
+        says={`Marked ${flower.mark} ${days === 14 ? 'two' : 'four'} weeks ago: loosen the loop where it is tight. ${growing.bed.name}`}
+      />
       <Tiles question="Its mark" hideQuestion>
         <Tile
           title="it grows, mark read"

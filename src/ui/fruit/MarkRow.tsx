@@ -7,26 +7,21 @@ import { useRecording } from '@/data/garden/useRecording';
 import { Button, Card } from '../controls';
 import { Txt } from '../theme';
 import { flowerPlace } from '../words';
+import { FruitHead } from './FruitHead';
 
 /** A seed fruit that has no mark yet: nothing else tells it from the rest. */
 export function MarkRow({ flower, growing }: { flower: Flower; growing: Growing }) {
   const { busy, save } = useRecording();
   const mark = useNextMark();
+  const name = `${plantName(growing)}, ${flowerPlace(flower)}`;
   return (
     <Card style={{ paddingVertical: 8 }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-        <View style={{ flex: 1 }}>
-          <Txt size="strong">
-            {plantName(growing)}, {flowerPlace(flower)}
-          </Txt>
-          <Txt size="label" tone="muted">
-            no mark yet · {growing.bed.name}
-          </Txt>
-        </View>
+        <FruitHead name={name} says={`no mark yet · ${growing.bed.name}`} />
         <Button
           title={`Mark ${mark} is on`}
           small
-          label={`${plantName(growing)}, ${flowerPlace(flower)}: mark ${mark} is on`}
+          label={`${name}: mark ${mark} is on`}
           disabled={busy}
           onPress={() => void save({ kind: 'marked', flower: flower.id, mark })}
         />

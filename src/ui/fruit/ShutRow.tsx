@@ -1,10 +1,9 @@
-import { View } from 'react-native';
 import { CLOSURE_FOUND, type Flower } from '@core/ledger';
 import { plantName, type Growing } from '@core/patch';
 import { useRecording } from '@/data/garden/useRecording';
 import { Button, Card, Tile, Tiles } from '../controls';
-import { Txt } from '../theme';
 import { checkWords, flowerPlace } from '../words';
+import { FruitHead } from './FruitHead';
 
 /** How a closure can be found the day after the work; a flower that is gone is said at its look. */
 const FOUND = CLOSURE_FOUND.filter((each) => each !== 'not-open' && each !== 'gone');
@@ -31,12 +30,10 @@ export function ShutRow({ flower, growing }: { flower: Flower; growing: Growing 
   const name = `${plantName(growing)}, ${flowerPlace(flower)}`;
   return (
     <Card style={{ paddingVertical: 8 }}>
-      <View>
-        <Txt size="strong">{name}</Txt>
-        <Txt size="label" tone="muted">
-          {`Is it still shut? ${growing.bed.name}${flower.mark ? ` · mark ${flower.mark}` : ''}`}
-        </Txt>
-      </View>
+      <FruitHead
+        name={name}
+        says={`Is it still shut? ${growing.bed.name}${flower.mark ? ` · mark ${flower.mark}` : ''}`}
+      />
       <Tiles question="Its closure" hideQuestion>
         {FOUND.map((result) => (
           <Tile

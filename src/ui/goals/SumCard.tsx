@@ -7,6 +7,7 @@ import { Badge, Card } from '../controls';
 import { Txt, useColours } from '../theme';
 import { closureWords, plural, tapeText } from '../words';
 import { fromWords, standingSentence, standingTone, standingWords } from './words';
+import type { Units } from '@/data/device/prefs';
 
 const pct = (share: number) => `${Math.round(share * 100)} %`;
 
@@ -112,7 +113,7 @@ function pollinationsRow({ pollinations, setShare, setRate, goal, doubt }: GoalS
   ];
 }
 
-function shuttingRows(sum: GoalSum, units: 'metric' | 'us', father: string | null): SumLine[] {
+function shuttingRows(sum: GoalSum, units: Units, father: string | null): SumLine[] {
   const { crop } = sum;
   const length = tapeText(sum.tapeCm, units);
   const perfect = crop.flowers.perfect !== undefined;

@@ -4,7 +4,8 @@ import type { Bed, Draft } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
 import { Field, Button, Sheet } from '../controls';
 import { Txt } from '../theme';
-import { groundUnit, type Units } from '../words';
+import type { Units } from '@/data/device/prefs';
+import { groundUnit } from '../words';
 
 /** A bed's name, size and place on the plan; new or put right. */
 export function BedSheet({

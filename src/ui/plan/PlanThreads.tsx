@@ -2,7 +2,8 @@ import { G, Line, Path, Text as SvgText } from 'react-native-svg';
 import type { StandIsolation } from '@core/isolation';
 import { FONT, type Colours } from '../theme';
 import { verdictTone } from '../crossing/words';
-import { distanceText, type Units } from '../words';
+import type { Units } from '@/data/device/prefs';
+import { distanceText } from '../words';
 import { LABEL, pathOf, type Scene } from './scene';
 
 /** The chosen distance around a stand: as wide an edge around its ground. */

@@ -5,7 +5,7 @@ import { bedCornerTo, cornersOf, moveBy, shapeTo, snapped, type Thing } from '@c
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording, type Recording } from '@/data/garden/useRecording';
-import type { Units } from '../words';
+import type { Units } from '@/data/device/prefs';
 import { planScene, type Scene } from './scene';
 import { thingIn, thingName } from './words';
 

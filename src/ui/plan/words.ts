@@ -2,7 +2,8 @@ import type { StandIsolation } from '@core/isolation';
 import type { Draft, ObstacleKind, State } from '@core/ledger';
 import type { Thing } from '@core/patch';
 import { plantingName, verdictWords } from '../crossing/words';
-import { distanceText, type Units } from '../words';
+import type { Units } from '@/data/device/prefs';
+import { distanceText } from '../words';
 
 export const obstacleWords: Readonly<Record<ObstacleKind, string>> = {
   hedge: 'Hedge',

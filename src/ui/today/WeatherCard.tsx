@@ -9,6 +9,7 @@ import { useWeather } from '@/data/weather/weather';
 import { Card, Button, Notice } from '../controls';
 import { Txt } from '../theme';
 import { degrees, rainText, sourceText } from '../weather/words';
+import type { Units } from '@/data/device/prefs';
 
 /** The weather of the day that matters, where it comes from, and what it asks for. */
 export function WeatherCard({ bloomDay }: { bloomDay: BloomDay }) {
@@ -54,7 +55,7 @@ export function WeatherCard({ bloomDay }: { bloomDay: BloomDay }) {
   );
 }
 
-function weatherLine(day: WeatherDay, units: 'metric' | 'us'): string {
+function weatherLine(day: WeatherDay, units: Units): string {
   const parts = [`${degrees(day.minC, units, false)} to ${degrees(day.maxC, units)}`];
   if (!isKnownWeather(day))
     parts.push(`give or take ${Math.round(units === 'us' ? day.spreadC * 1.8 : day.spreadC)}`);

@@ -5,6 +5,7 @@ import type { WeatherDay } from '@core/sky';
 import { dayText, weekdayText, type LocalDate } from '@core/time';
 import { FONT, Txt, useColours } from '../theme';
 import { degrees, rainText, sourceWords } from './words';
+import type { Units } from '@/data/device/prefs';
 
 const HEIGHT = 190;
 const TOP = 22;
@@ -18,7 +19,7 @@ export function WeatherChart({
 }: {
   days: readonly WeatherDay[];
   today: LocalDate;
-  units: 'metric' | 'us';
+  units: Units;
 }) {
   const colours = useColours();
   const [width, setWidth] = useState(340);
@@ -114,7 +115,7 @@ export function WeatherChart({
   );
 }
 
-function rainShort(mm: number | null, units: 'metric' | 'us'): string {
+function rainShort(mm: number | null, units: Units): string {
   if (mm === null) return '';
   return mm < 0.05 ? '0' : units === 'us' ? (mm / 25.4).toFixed(1) : String(Math.round(mm));
 }

@@ -12,6 +12,7 @@ import {
 import { Card, Button, Notice, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 import { plural } from '../words';
+import type { Units } from '@/data/device/prefs';
 
 const useWords = {
   date: 'Date',
@@ -28,7 +29,7 @@ export function WeatherImport() {
   const { patch, record } = useGarden();
   const [table, setTable] = useState<WeatherTable | null>(null);
   const [columns, setColumns] = useState<ColumnMap>({});
-  const [units, setUnits] = useState<'metric' | 'us'>('metric');
+  const [units, setUnits] = useState<Units>('metric');
   const [told, setTold] = useState<{ good: boolean; text: string } | null>(null);
   const open = async () => {
     const file = await pickFile('.csv,text/csv,text/plain');

@@ -1,7 +1,6 @@
 import type { Felt } from '@core/ledger';
 import type { WeatherDay, WeatherSource } from '@core/sky';
-
-type Units = 'metric' | 'us';
+import type { Units } from '@/data/device/prefs';
 
 /** `17 °C` or `63 °F`; without the sign inside a range. */
 export function degrees(celsius: number, units: Units, sign = true): string {

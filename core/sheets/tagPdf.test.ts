@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { tagPlace, tagsOn, TAG_SIZES, codeText, markInCode, type Tag } from '../formats';
+import { tagPlace, tagsOn, TAG_SIZES, codeText, markInCode, type Tag } from '../tags';
 import { markAt } from '../purity';
 import { tagPdf } from '.';
 

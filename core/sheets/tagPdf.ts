@@ -1,6 +1,6 @@
 import { jsPDF } from 'jspdf';
 import { create } from 'qrcode';
-import { codeText, DO_NOT_PICK, tagPlace, tagsOn, type Tag, type TagSize } from '../formats';
+import { codeText, DO_NOT_PICK, tagPlace, tagsOn, type Tag, type TagSize } from '../tags';
 
 /** A typeface that has accents, as base64 of its TTF files. */
 export interface TagFonts {
@@ -20,8 +20,8 @@ const QUIET = 4;
 const MOST_CODE_MM = 26;
 
 /**
- * Sheets of tags, each with its mark, its square code, the warning not to pick, parents and day. Loaded by the worker alone: the package
- * that writes the file is large.
+ * Sheets of tags, each with its mark, its square code, the warning not to pick, parents and day. A folder of its own, which a worker alone
+ * loads: the package that writes the file is large.
  * @param skip so many labels at the head of the first sheet are used up already
  */
 export function tagPdf(

@@ -1,0 +1,14 @@
+import { View } from 'react-native';
+import { Txt } from '../theme';
+
+/** Which fruit a row speaks of, and what it is asked. */
+export function FruitHead({ name, says }: { name: string; says: string }) {
+  return (
+    <View style={{ flex: 1 }}>
+      <Txt size="strong">{name}</Txt>
+      <Txt size="label" tone="muted">
+        {says}
+      </Txt>
+    </View>
+  );
+}

@@ -92,6 +92,11 @@ export class TestGarden {
       device: 'test',
       ...draft,
     } as LedgerEvent;
+    return this.add(event);
+  }
+
+  /** An entry as it came, of another phone for instance. */
+  add(event: LedgerEvent): LedgerEvent {
     this.events.push(event);
     this.state = apply(this.state, event as AnyEvent);
     return event;

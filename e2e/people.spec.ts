@@ -3,7 +3,7 @@ import { toJson } from '../core/formats';
 import type { PlantId } from '../core/ids';
 import type { LedgerEvent } from '../core/ledger';
 import { TestGarden } from '../core/testGarden';
-import { setTime, takeOver, today } from './helpers';
+import { openDemo, setTime, takeOver, today } from './helpers';
 
 const DAWN = '2026-07-14';
 
@@ -93,4 +93,19 @@ test('a phone gives its record to another by the system’s own sheet, and the o
   await there.getByRole('button', { name: /^Add \d+ records/ }).click();
   await expect(there.getByText(/records added/)).toBeVisible();
   await there.context().close();
+});
+
+test('three on a round share it by variety, or go in a chain', async ({ page }) => {
+  await openDemo(page);
+  await expect(page.getByText('How do you share it?')).toHaveCount(0);
+  for (const _ of [1, 2]) await page.getByRole('button', { name: 'People on this round: one more' }).click();
+  await page.getByRole('radio', { name: 'By variety' }).click();
+  await expect(page.getByText(/^You: .+ \(\d+ flowers?\)/)).toBeVisible();
+  await expect(page.getByText(/^Helper 2: .+ \(\d+ flowers?\)/)).toBeVisible();
+  await page.getByRole('radio', { name: 'In a chain' }).click();
+  await expect(
+    page.getByText('One looks and opens, one brings the pollen, one shuts and marks.', { exact: true }),
+  ).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('radio', { name: 'In a chain' })).toBeChecked();
 });

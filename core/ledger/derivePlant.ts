@@ -45,9 +45,9 @@ export function derivePlant(id: string, events: readonly LedgerEvent[]): Plant |
 function plantChange(event: LedgerEvent): Partial<PlantParts> | null {
   switch (event.kind) {
     case 'plantRemoved':
-      return { ended: { at: event.at, how: 'removed', cause: null } };
+      return { ended: { event: event.id, at: event.at, how: 'removed', cause: null } };
     case 'plantDied':
-      return { ended: { at: event.at, how: 'died', cause: event.cause } };
+      return { ended: { event: event.id, at: event.at, how: 'died', cause: event.cause } };
     case 'plantChecked':
       return { health: event.health, healthAt: event.at };
     case 'plantPassed':
@@ -101,7 +101,8 @@ export function deriveFlower(id: string, events: readonly LedgerEvent[]): Flower
     // A bud is seen again on later evenings; which plant and sex it is, the latest look decides.
     founding = event;
     node = event.node ?? node;
-    sightings.push({ event: event.id, at: event.at, stage: event.stage, ovaryMm: event.ovaryMm ?? null });
+    const { id: seenAs, at, plant, stage, ovaryMm = null } = event;
+    sightings.push({ event: seenAs, at, stage, ovaryMm, plant });
   }
   if (!founding) return null;
   const { plant, sex } = founding;

@@ -192,6 +192,7 @@ export interface Plant {
   /** When it was written down; when it was planted, where nobody said. */
   readonly addedAt: Instant;
   readonly ended: {
+    readonly event: EventId;
     readonly at: Instant;
     readonly how: 'removed' | 'died';
     readonly cause: LossCause | null;
@@ -216,6 +217,8 @@ export interface Sighting {
   readonly at: Instant;
   readonly stage: Stage;
   readonly ovaryMm: number | null;
+  /** The plant it was said to grow on. */
+  readonly plant: PlantId;
 }
 /** When a flower was shut, how and by whom. */
 export interface Shutting {

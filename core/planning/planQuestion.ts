@@ -31,6 +31,8 @@ export interface PlanWorker {
   readonly pollen?: string | null;
   /** Collecting already done. */
   readonly has?: readonly string[];
+  /** The only pollen this person handles; left out: any. */
+  readonly only?: readonly string[];
 }
 
 /** All that a plan hangs on. */

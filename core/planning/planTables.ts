@@ -82,7 +82,12 @@ export function prepare(request: PlanRequest): Search {
   );
   const people = workers.map((worker) => ({
     from: Float64Array.from(stops, (stop) => leg(worker.at ?? start, stop)),
-    service: Float64Array.from(stops, (stop) => stop.serviceS * 1000 * (worker.pace ?? 1)),
+    // What is another's takes for ever.
+    service: Float64Array.from(stops, (stop) =>
+      worker.only && stop.pollen !== null && !worker.only.includes(stop.pollen)
+        ? Infinity
+        : stop.serviceS * 1000 * (worker.pace ?? 1),
+    ),
     pollen: pollenOf(worker.pollen ?? null),
     has: new Set((worker.has ?? []).flatMap((id) => index.get(id) ?? [])),
   }));

@@ -4,6 +4,7 @@ import type { Flower, State } from '../ledger';
 import { growing, mainPatch, type Growing } from '../patch';
 import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
 import { fitForSeed, type FitReason } from './fitForSeed';
+import { FATHER_ODD, odditiesOf, type Oddity } from './oddities';
 import { PROOF_LINKS, type GradedLink, type ProofInput, type ProofLinkKind, type Share } from './gradeProof';
 
 /** What a link says, for words: as `fitForSeed` has it, and what only the whole chain knows. */
@@ -20,7 +21,10 @@ export type LinkSays =
   | 'not-read'
   | 'marked-again'
   | 'father-off-type'
-  | 'mother-off-type';
+  | 'mother-off-type'
+  | 'father-odd'
+  | 'two-mothers'
+  | 'mark-on-two';
 
 /** One link of a fruit's proof: how it stands, on what entries it rests, and until when it can still be made good. */
 export interface ProofLink extends GradedLink {
@@ -33,6 +37,8 @@ export interface ProofLink extends GradedLink {
 /** The proof of one fruit, link by link. */
 export interface ProofChain extends ProofInput {
   readonly links: readonly ProofLink[];
+  /** What can't be so as it was written. */
+  readonly oddities: readonly Oddity[];
 }
 
 /** How many days after the work a closure must be seen whole: until the silk is brown, the petals have fallen, or next day [M]. */
@@ -75,7 +81,24 @@ export function proofOf(
           readLink(about),
         ];
   const rank = (link: ProofLinkKind) => PROOF_LINKS.indexOf(link);
-  return { links: [...links].sort((a, b) => rank(a.link) - rank(b.link)), way, pressure };
+  const oddities = odditiesOf(flower, state, day);
+  return {
+    links: links.map((link) => doubted(link, oddities)).sort((a, b) => rank(a.link) - rank(b.link)),
+    way,
+    pressure,
+    oddities,
+  };
+}
+
+/** A link that rests on what can't be so is not seen, whatever was written. */
+function doubted(link: ProofLink, oddities: readonly Oddity[]): ProofLink {
+  const odd = (wanted: (what: Oddity['what']) => boolean) => oddities.find(({ what }) => wanted(what));
+  const father = link.link === 'fathers' && link.state === 'seen' && odd((what) => FATHER_ODD.has(what));
+  if (father) return { ...link, state: 'not-recorded', says: 'father-odd', events: father.events };
+  const which = odd((what) => what === 'two-mothers' || what === 'mark-on-two');
+  if (link.link !== 'mark-read' || !which) return link;
+  const says = which.what === 'two-mothers' ? 'two-mothers' : 'mark-on-two';
+  return { ...link, state: 'not-recorded', says, events: which.events, doubtful: true };
 }
 
 /** Shut, and no work written down: somebody's pollen it must have had, if it bears seed. */

@@ -123,7 +123,7 @@ export function gradeProof(chain: ProofInput): Proof {
     .map(({ link }) => link);
   return {
     grade: gradeOf(chain),
-    foreignShare: rangeOf(sharesOf(chain)),
+    foreignShare: known(chain).range,
     weakest: reasons[0]?.link ?? null,
     reasons,
   };
@@ -148,19 +148,30 @@ export function rangeOf(shares: ShareDistribution): Share {
   };
 }
 
+/** How likely each share is, and its range. */
+interface Known {
+  readonly shares: ShareDistribution;
+  readonly range: Share;
+}
+
 /** Thousands of fruits have a few dozen kinds of chain among them; beyond so many, the memory is begun anew. */
 const MOST_KEPT = 2000;
-const kept = new Map<string, ShareDistribution>();
+const kept = new Map<string, Known>();
 
 /** How likely each share of foreign seed is, by the links. */
 export function sharesOf(chain: ProofInput): ShareDistribution {
+  return known(chain).shares;
+}
+
+function known(chain: ProofInput): Known {
   const key = keyOf(chain);
   const found = kept.get(key);
   if (found) return found;
   if (kept.size >= MOST_KEPT) kept.clear();
   const shares = reckoned(chain);
-  kept.set(key, shares);
-  return shares;
+  const made = { shares, range: rangeOf(shares) };
+  kept.set(key, made);
+  return made;
 }
 
 function keyOf({ links, way, pressure }: ProofInput): string {

@@ -11,3 +11,4 @@ export * from './loopsDue';
 export { MARK_ALPHABET, markAt, readCode, type ReadCode } from './codes';
 export * from './findMark';
 export * from './lostMark';
+export * from './oddities';

@@ -6,6 +6,7 @@ import { remembered } from '../remember';
 import type { LocalDate } from '../time';
 import { proofOf, type ProofChain, type ProofLink } from './chain';
 import { GRADES, gradeProof, type Grade, type Proof, type Share } from './gradeProof';
+import { doubleMarks } from './findMark';
 import { lotShare, weakestGrade } from './lotProof';
 
 /** One fruit with its evidence and what that comes to. */
@@ -72,11 +73,43 @@ const aboutStand = remembered(
 
 /** The evidence of one fruit on a day, and what it comes to; a fruit is graded again only when it, its males or its schools change. */
 export function fruitProof(state: State, flower: Flower, today: LocalDate): FruitProof {
-  const found = growing(state, flower.plant);
-  const about = found ? aboutStand(state, today)(found.stand.id) : null;
-  const chain = proofOf(flower, state, today, about, mainPatch(state)?.schools);
-  return { flower, chain, proof: gradeProof(chain) };
+  const stand = state.plants.get(flower.plant)?.stand;
+  return graded(flower, state, today, stand === undefined ? null : aboutStand(state, today)(stand));
 }
+
+const marksTwice = remembered(
+  ({ flowers }: State) => [flowers],
+  (state): ReadonlySet<FlowerId> => new Set(doubleMarks(state).flatMap(({ flowers }) => flowers)),
+);
+
+/** Kept by fruit: one new entry grades one fruit, whoever else there is. */
+const graded = remembered(
+  (flower: Flower, state: State, today: LocalDate, about: Share | null) => {
+    const { plants, flowers, stands, beds, varieties } = state;
+    const fathers = flower.pollinations.flatMap((visit) => visit.fathers);
+    return [
+      flower,
+      today,
+      about?.low,
+      about?.likely,
+      about?.high,
+      stands,
+      beds,
+      varieties,
+      mainPatch(state),
+      plants.get(flower.plant),
+      marksTwice(state).has(flower.id),
+      ...fathers.flatMap((father) => [
+        plants.get(father.plant),
+        ...father.flowers.map((male) => flowers.get(male)),
+      ]),
+    ];
+  },
+  (flower, state, today, about): FruitProof => {
+    const chain = proofOf(flower, state, today, about, mainPatch(state)?.schools);
+    return { flower, chain, proof: gradeProof(chain) };
+  },
+);
 
 /** Whether a flower became, or may still become, a fruit whose seed is wanted. */
 function bearsSeed(flower: Flower): boolean {

@@ -2,7 +2,7 @@
 export type ShareDistribution = Float64Array;
 
 // Looked up once: this runs in the innermost of loops.
-const { floor, min } = Math;
+const { ceil, floor, max, min } = Math;
 
 const STEPS = 250;
 /** What is less likely than this is left out. */
@@ -23,24 +23,19 @@ export function unsure(failures: readonly Failure[]): ShareDistribution {
   for (const { chance, usual, worst } of failures) {
     if (chance <= 0 || worst <= 0) continue;
     const next = new Float64Array(STEPS + 1);
-    const ways = [
-      [1 - chance, 0],
-      [chance / 2, usual],
-      [chance / 2, worst],
-    ] as const;
-    let reach = 0;
+    const [holds, fails] = [1 - chance, chance / 2];
+    const [some, most] = [min(1, usual), min(1, worst)];
     for (let bin = 0; bin <= top; bin++) {
       const had = now[bin] as number;
       if (had <= NEGLIGIBLE) continue;
-      const clean = 1 - bin / STEPS;
-      for (const [part, share] of ways) {
-        const at = share === 0 ? bin : STEPS * (1 - clean * (1 - Math.min(1, share)));
-        spread(next, at, had * part);
-        reach = Math.max(reach, Math.min(STEPS, Math.ceil(at)));
-      }
+      // Of what is still clean a part goes: as far up as that part of the way to the top.
+      const clean = STEPS - bin;
+      next[bin] = (next[bin] as number) + had * holds;
+      spread(next, bin + clean * some, had * fails);
+      spread(next, bin + clean * most, had * fails);
     }
+    top = min(STEPS, ceil(top + (STEPS - top) * max(some, most)));
     now = next;
-    top = reach;
   }
   return now;
 }

@@ -23,7 +23,9 @@ const FAILED = new Set(['yellowing', 'gone']);
 /** Whether two entries of one subject and one garden day exclude each other. Told in the order of the clock. */
 function excludes(a: LedgerEvent, b: LedgerEvent): boolean {
   if (a.kind === 'flowerSeen' && b.kind === 'flowerSeen')
-    return a.sex !== b.sex || (a.node !== null && b.node !== null && a.node !== b.node);
+    return (
+      a.plant !== b.plant || a.sex !== b.sex || (a.node !== null && b.node !== null && a.node !== b.node)
+    );
   if (a.kind === 'closureChecked' && b.kind === 'closureChecked')
     // One that was not open yet may be anything an hour later; whole and torn on one morning can't both be.
     return a.result !== b.result && a.result !== 'not-open' && (isWhole(a.result) || isWhole(b.result));

@@ -14,6 +14,7 @@ import {
   type PlanStop,
   type PlanWorker,
 } from '../planning';
+import { chainPace, shareByVariety, type TeamShare, type TeamWay } from './teams';
 import { inHand, givesPollen, LATE_OPENER_MIN, maleUses, stopsOf, type Stop } from './stops';
 
 const MINUTE = 60_000;
@@ -67,6 +68,8 @@ export interface DawnOptions {
   readonly deadline: number;
   readonly pace?: number;
   readonly carrying?: string | null;
+  /** How they share the work; by the shortest way where nobody said. */
+  readonly split?: TeamWay;
   /** Where the first person stands. */
   readonly at?: { readonly xM: number; readonly yM: number };
 }
@@ -83,9 +86,8 @@ export function dawnQuestion(
   morning: BloomDay,
   options: DawnOptions,
 ): DawnQuestion {
-  const stops = stopsOf(state, date, place.zone, kind).filter(
-    ({ state: how }) => how === 'to-do' || how === 'later',
-  );
+  const all = stopsOf(state, date, place.zone, kind);
+  const stops = all.filter(({ state: how }) => how === 'to-do' || how === 'later');
   const males = freeMales(state, place, date);
   const match = matchedPollen(state, stops, males);
   const { collecting, needs } = gathered(match, males);
@@ -113,6 +115,7 @@ export function dawnQuestion(
       ],
       workers: workersOf(
         options,
+        options.split === 'by-variety' ? shareByVariety(state, all, options.people) : [],
         collecting.filter(({ males: all }) => all.every(picked)).map(({ id }) => id),
       ),
       deadline: last,
@@ -213,10 +216,17 @@ function flowerStop(
 }
 
 /** The people of the round; where somebody stands, and what is in hand, is known of the one who records. */
-function workersOf({ people, pace = 1, at, carrying }: DawnOptions, has: readonly string[]): PlanWorker[] {
-  return people.map((id, i) => ({
+function workersOf(
+  { people, pace = 1, at, carrying, split }: DawnOptions,
+  shares: readonly TeamShare[],
+  has: readonly string[],
+): PlanWorker[] {
+  // A chain walks as one.
+  const chain = split === 'chain' ? chainPace(people.length) : 1;
+  return (split === 'chain' ? people.slice(0, 1) : people).map((id, i) => ({
     id,
-    pace,
+    pace: pace * chain,
+    ...(shares[i] ? { only: shares[i].varieties.map(({ variety }) => variety) } : {}),
     ...(i === 0 && at ? { at } : {}),
     ...(i === 0 && carrying !== undefined ? { pollen: carrying } : {}),
     ...(i === 0 && has.length > 0 ? { has } : {}),

@@ -8,3 +8,4 @@ export * from './card';
 export * from './progress';
 export * from './missed';
 export * from './contradictions';
+export * from './teams';

@@ -18,6 +18,7 @@ const PREFS: Prefs = {
   clock: '24',
   space: 'own',
   station: 'none',
+  team: 'as-it-comes',
   helpers: 0,
   by: 'Oda',
   device: 'test',

@@ -206,6 +206,9 @@ export function plural(count: number, one: string, many = `${one}s`): string {
   return `${count} ${count === 1 ? one : many}`;
 }
 
+/** `a, b, and c`. */
+export const listText = (items: readonly string[]): string => new Intl.ListFormat('en').format(items);
+
 export function flowerPlace({ node, thread }: Pick<Flower, 'node' | 'thread'>): string {
   if (thread === null) return node === null ? 'no node given' : `node ${node}`;
   return node === null ? `${thread} thread` : `node ${node}, ${thread} thread`;

@@ -12,7 +12,15 @@ import { Page } from '@/ui/Page';
 import { storyWords } from '@/ui/patch/storyWords';
 import { FruitLife } from '@/ui/purity/FruitLife';
 import { LinkMark, ProofDrawing } from '@/ui/purity/ProofDrawing';
-import { gradeTone, gradeWords, linkNames, reasonText, shareWords, stillToDo } from '@/ui/purity/words';
+import {
+  gradeTone,
+  gradeWords,
+  linkNames,
+  oddityText,
+  reasonText,
+  shareWords,
+  stillToDo,
+} from '@/ui/purity/words';
 import { Txt, useColours } from '@/ui/theme';
 import { flowerPlace } from '@/ui/words';
 
@@ -34,6 +42,10 @@ function ProofPage() {
       </Page>
     );
   const { chain, proof } = fruit;
+  const nameOf = (plant: string | null) => {
+    const grown = plant === null ? null : growing(state, plant);
+    return grown ? plantName(grown) : 'a plant that is not on this phone';
+  };
   const entries = entriesOf(state, flower);
   // From the day on which it tells: next day, or when the silk is brown and the petals have fallen.
   const lookable = chain.links.some(
@@ -72,6 +84,17 @@ function ProofPage() {
           <Notice key={words} tone="pollen" text={words} />
         ))}
       </Card>
+      {chain.oddities.length > 0 ? (
+        <Card>
+          <Txt size="heading">This cannot be so</Txt>
+          {chain.oddities.map(({ what, plant }, i) => (
+            <Notice key={`${what} ${i}`} tone="brick" text={oddityText[what](nameOf(plant))} />
+          ))}
+          <Txt size="label" tone="muted">
+            It is kept as it was written, and counts as not recorded. Put it right in the story of its plant.
+          </Txt>
+        </Card>
+      ) : null}
       {lookable ? <ShutRow flower={flower} growing={found} /> : null}
       <Card>
         {chain.links.map((link) => (

@@ -1,4 +1,5 @@
 import AsyncStorage from '@react-native-async-storage/async-storage';
+import type { TeamWay } from '@core/rounds';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 
 export const LIGHTS = ['by-itself', 'day', 'sun', 'before-dawn'] as const;
@@ -18,6 +19,8 @@ export interface Prefs {
   readonly station: 'none' | 'simulated';
   /** Who goes along on a round, besides the one who records. */
   readonly helpers: number;
+  /** How they share it. */
+  readonly team: TeamWay;
   /** Who is working: written into each record. */
   readonly by: string;
   readonly device: string;
@@ -36,6 +39,7 @@ function defaults(): Prefs {
     space: null,
     station: 'none',
     helpers: 0,
+    team: 'as-it-comes',
     by: '',
     device: `device-${crypto.getRandomValues(new Uint32Array(2)).join('-')}`,
     exportedAt: null,

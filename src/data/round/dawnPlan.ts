@@ -63,9 +63,10 @@ export function useDawnPlan(round: PollinationRound | null): DawnPlan | null {
       deadline: minute < round.end ? round.end : Math.max(round.window.closes, minute),
       pace: progress.pace,
       carrying: progress.hands,
+      split: prefs.team,
       ...(progress.at ? { at: progress.at } : {}),
     });
-  }, [state, place, round, morning, progress, prefs.helpers, minute]);
+  }, [state, place, round, morning, progress, prefs.helpers, prefs.team, minute]);
   const [answer, setAnswer] = useState<{ round: string; plan: RoundPlan; question: DawnQuestion } | null>(
     null,
   );

@@ -3,7 +3,7 @@ import { doubleMarks, twiceMarked } from '@core/purity';
 import { useGarden } from '@/data/garden/garden';
 import { Card, Notice } from '../controls';
 import { Txt } from '../theme';
-import { flowerPlace } from '../words';
+import { flowerPlace, listText } from '../words';
 import { TwoMarks } from './FoundMark';
 
 /** What the record says of marks and can't be: two on one fruit, or one on two. */
@@ -24,7 +24,7 @@ export function MarkQuestions() {
         <Notice
           key={mark}
           tone="brick"
-          text={`${mark} is on ${new Intl.ListFormat('en').format(flowers.map(nameOf))}. Key it under “Find a fruit”, and say which one it is not on.`}
+          text={`${mark} is on ${listText(flowers.map(nameOf))}. Key it under “Find a fruit”, and say which one it is not on.`}
         />
       ))}
       {twice.map((flower) => (

@@ -1,4 +1,4 @@
-import type { Grade, LinkSays, ProofLink, ProofLinkKind, Share } from '@core/purity';
+import type { Grade, LinkSays, Oddity, ProofLink, ProofLinkKind, Share } from '@core/purity';
 import { shortDayText } from '@core/time';
 
 /** What a link says, in words. */
@@ -41,6 +41,24 @@ export const reasonText: Record<LinkSays, string> = {
   'marked-again': 'its mark was lost and put on again: it may be another fruit',
   'father-off-type': 'a father turned out not to be true to the variety',
   'mother-off-type': 'its plant turned out not to be true to the variety',
+  'father-odd': 'what was written of its father cannot be so',
+  'two-mothers': 'two plants were named for it',
+  'mark-on-two': 'its mark hangs on another fruit as well',
+};
+
+/** What cannot be so as it was written; `plant`: the father, or the other plant. */
+export const oddityText: Readonly<Record<Oddity['what'], (plant: string) => string>> = {
+  'worked-before-seen': () =>
+    'It was worked before anybody saw it, by what was written. Look at the hours of the two entries.',
+  'worked-when-gone': () => 'It was worked after it was lost or picked, by what was written.',
+  'father-gone': (plant) => `${plant} was gone before the day on which its pollen is said to have been used.`,
+  'father-not-yet': (plant) =>
+    `${plant} was only planted after the day on which its pollen is said to have been used.`,
+  'father-elsewhere': (plant) => `The male that was used grew on ${plant}, not on the father that was named.`,
+  'circular-fathers': () =>
+    'The flower that gave its pollen had its own pollen from this one: the two cannot both be so.',
+  'two-mothers': (plant) => `Somebody said that it grows on ${plant}. Which plant is its mother?`,
+  'mark-on-two': (plant) => `A fruit of ${plant} wears the same mark. Which of the two is meant?`,
 };
 
 /** The links in words, as they stand in the chain. */

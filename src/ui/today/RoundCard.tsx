@@ -1,15 +1,15 @@
 import { View } from 'react-native';
 import { closureFacts } from '@core/crops';
-import type { PollinationRound, Round } from '@core/rounds';
+import { teamMinutes, type PollinationRound, type Round } from '@core/rounds';
 import { clockText } from '@core/time';
 import { reasonFor } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
 import { useNextMark } from '@/data/garden/nextMark';
-import { useChangePrefs } from '@/data/device/prefs';
-import { Badge, Card, Button, Row, Stat, Stepper } from '../controls';
+import { Badge, Card, Button, Row, Stat } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
+import { TeamTiles, useShares } from './TeamTiles';
 import { plural, tapeText } from '../words';
 
 const SHOWN = 6;
@@ -52,9 +52,9 @@ function PollinationCard({ round, onStart }: { round: PollinationRound; onStart:
   const { place, prefs, now, today, patch } = useGarden();
   const time = (epochMs: number) => clockText(epochMs, place.zone, prefs.clock === '12');
   const { toDo, males, fatherPlants, startBy, kind, window } = round;
-  const changePrefs = useChangePrefs();
   const people = prefs.helpers + 1;
-  const minutes = Math.ceil(round.minutes / people);
+  const shares = useShares(round);
+  const minutes = teamMinutes(round.minutes, people, prefs.team, shares);
   const done = round.stops.length - toDo.length;
   const left = Math.round((round.end - now) / 60_000);
   const varieties = new Set(toDo.map(({ growing }) => growing.variety.id)).size;
@@ -126,13 +126,7 @@ function PollinationCard({ round, onStart }: { round: PollinationRound; onStart:
         look="main"
         onPress={onStart}
       />
-      <Stepper
-        label="People on this round"
-        value={people}
-        least={1}
-        most={6}
-        onChange={(many) => void changePrefs({ helpers: many - 1 })}
-      />
+      <TeamTiles people={people} shares={shares} />
     </Card>
   );
 }

@@ -66,6 +66,26 @@ describe('the round to come', () => {
     expect(screen.getByLabelText('People on this round: 2')).toBeTruthy();
   });
 
+  test('shared by variety each keeps to one, and the longest part sets the time; in a chain all know their part', async () => {
+    const { garden, now } = shut();
+    const show = async (team: 'by-variety' | 'chain', helpers = 1) =>
+      renderIn(
+        await gardenOf(garden.events, now),
+        <RoundCard round={round(garden)} onStart={() => undefined} />,
+        { helpers, team },
+      );
+    const { unmount } = await show('by-variety');
+    const shared = screen.getAllByText(/^(You|Helper 1): (Slate Dome|Quiet Bell) \(2 flowers\)$/);
+    expect(shared).toHaveLength(2);
+    unmount();
+    await show('chain', 3);
+    expect(
+      screen.getByText(
+        'One looks and opens, one brings the pollen, one shuts and marks; whoever is over carries and writes it down.',
+      ),
+    ).toBeTruthy();
+  });
+
   test('in US units the tape is in feet', async () => {
     const { garden, now } = shut();
     renderIn(

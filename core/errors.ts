@@ -54,7 +54,22 @@ export type TrowelReason =
   | 'assurance'
   | 'rows'
   | 'covariates'
-  | 'cluster';
+  | 'cluster'
+  // lineage
+  | 'duplicate'
+  | 'cycle'
+  | 'unknown'
+  | 'males'
+  | 'females'
+  | 'gametes'
+  | 'seedsPerPlant'
+  | 'sizes'
+  | 'alleleFrequency'
+  | 'inbreeding'
+  | 'filial'
+  | 'genes'
+  | 'share'
+  | 'backcrosses';
 
 /**
  * The one error class of the core. `reason` is what the interface words and tests match. `field` names what the person typed or

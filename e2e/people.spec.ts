@@ -99,13 +99,13 @@ test('three on a round share it by variety, or go in a chain', async ({ page }) 
   await openDemo(page);
   await expect(page.getByText('How do you share it?')).toHaveCount(0);
   for (const _ of [1, 2]) await page.getByRole('button', { name: 'People on this round: one more' }).click();
-  await page.getByRole('radio', { name: 'By variety' }).click();
+  await page.getByRole('button', { name: 'By variety' }).click();
   await expect(page.getByText(/^You: .+ \(\d+ flowers?\)/)).toBeVisible();
   await expect(page.getByText(/^Helper 2: .+ \(\d+ flowers?\)/)).toBeVisible();
-  await page.getByRole('radio', { name: 'In a chain' }).click();
+  await page.getByRole('button', { name: 'In a chain' }).click();
   await expect(
     page.getByText('One looks and opens, one brings the pollen, one shuts and marks.', { exact: true }),
   ).toBeVisible();
   await page.reload();
-  await expect(page.getByRole('radio', { name: 'In a chain' })).toBeChecked();
+  await expect(page.getByRole('button', { name: 'In a chain' })).toHaveAttribute('aria-pressed', 'true');
 });

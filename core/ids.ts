@@ -17,6 +17,7 @@ export const SUBJECT_KINDS = [
   'flower',
   'neighbour',
   'obstacle',
+  'lot',
 ] as const;
 export type SubjectKind = (typeof SUBJECT_KINDS)[number];
 
@@ -37,6 +38,8 @@ export type FlowerId = IdByKind['flower'];
 export type NeighbourId = IdByKind['neighbour'];
 /** A hedge, a building: what stands on the plan besides beds. */
 export type ObstacleId = IdByKind['obstacle'];
+/** Seed kept together. */
+export type LotId = IdByKind['lot'];
 
 const ULID = '[0-7][0-9A-HJKMNP-TV-Z]{25}';
 /** What an event’s id looks like. */

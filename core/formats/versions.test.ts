@@ -10,6 +10,7 @@ import versionSeven from './fixtures/version-7.json';
 import versionSix from './fixtures/version-6.json';
 import versionTen from './fixtures/version-10.json';
 import versionThree from './fixtures/version-3.json';
+import versionTwelve from './fixtures/version-12.json';
 import versionTwo from './fixtures/version-2.json';
 
 test('the fixture of version 1 is read for ever', () => {
@@ -169,4 +170,20 @@ test('events of version 11 are read for ever: off-types, a lost mark, clean hand
   ]);
   expect([...state.flowers.values()].every(({ markLost }) => markLost !== null)).toBe(true);
   expect([...state.plants.values()].filter(({ offType }) => offType !== null)).toHaveLength(1);
+});
+
+test('events of version 12 are read for ever: a bed of another size; no lot, no clone and no keeper that nobody named', () => {
+  const read = fromJson(JSON.stringify(versionTwelve));
+  if (!read.ok) throw new Error(read.message);
+  const state = fold(read.events);
+  expect([...state.beds.values()]).toMatchObject([{ lengthM: 20, sized: true }]);
+  expect(state.lots.size).toBe(0);
+  expect([...state.stands.values()]).toMatchObject([{ sown: null }]);
+  expect([...state.plants.values()].map(({ sown, cloneOf, keepers }) => [sown, cloneOf, keepers])).toEqual([
+    [null, null, []],
+    [null, null, []],
+  ]);
+  expect([...state.plants.values()].flatMap(({ offType }) => offType ?? [])).toMatchObject([
+    { shownBy: 'leaf', rogued: null },
+  ]);
 });

@@ -1,5 +1,5 @@
 import type { LedgerEvent } from './events';
-import type { Bed, Neighbour, Note, Obstacle, Stand, Variety } from './views';
+import type { Bed, Lot, Neighbour, Note, Obstacle, SownView, Stand, Variety } from './views';
 
 /** A view while its events are read. */
 export type Draftable<T> = { -readonly [K in keyof T]: T[K] extends readonly (infer U)[] ? U[] : T[K] };
@@ -97,10 +97,31 @@ export function deriveVariety(id: string, events: readonly LedgerEvent[]): Varie
   let variety: Variety | null = null;
   for (const event of events) {
     if (event.kind !== 'varietyAdded') continue;
-    const { patch, name, crop, shape, system = null, traits = {} } = event;
-    variety = { id, patch, name, crop, shape, system, traits, event: event.id };
+    const { patch, name, crop, shape, system = null, traits = {}, from = null } = event;
+    variety = { id, patch, name, crop, shape, system, traits, from, event: event.id };
   }
   return variety;
+}
+
+/** A lot from the events in force that speak of it; `null` where none begins it. */
+export function deriveLot(id: string, events: readonly LedgerEvent[]): Lot | null {
+  let lot: Lot | null = null;
+  const growOuts: Lot['growOuts'][number][] = [];
+  const notes: Note[] = [];
+  for (const event of events)
+    if (event.kind === 'lotBegun') {
+      const { patch, variety, from, fruits, year, note, at: begunAt } = event;
+      lot = { id, patch, variety, from, fruits, year, note, event: event.id, begunAt, growOuts, notes };
+    } else if (event.kind === 'grownOut') {
+      const { at, by, fruit, stage, grown, off } = event;
+      growOuts.push({ event: event.id, at, by, fruit, stage, grown, off });
+    } else if (event.kind === 'noted') notes.push(noteOf(event));
+  return lot;
+}
+
+/** What a stand or a plant was sown from. */
+export function sownOf({ id, at, lot, fruit }: Extract<LedgerEvent, { kind: 'sownFrom' }>): SownView {
+  return { event: id, at, lot, fruit };
 }
 
 /** A stand from the events in force that speak of it; `null` where none adds it. */
@@ -116,6 +137,7 @@ export function deriveStand(id: string, events: readonly LedgerEvent[]): Stand |
   let reason: Stand['reason'] | null = null;
   let moved: Stand['moved'] = { alongM: 0, acrossM: 0 };
   let outline: Stand['outline'] = null;
+  let sown: Stand['sown'] = null;
   for (const event of events) {
     if (event.kind === 'standAdded') {
       const { bed, variety } = event;
@@ -128,11 +150,13 @@ export function deriveStand(id: string, events: readonly LedgerEvent[]): Stand |
         moved,
         outline,
         goal: null,
+        sown: null,
         leaving: null,
         ...lists,
         event: event.id,
       };
     } else if (event.kind === 'reasonSet') reason = event.reason;
+    else if (event.kind === 'sownFrom') sown = sownOf(event);
     else if (event.kind === 'standPlaced') moved = { alongM: event.alongM, acrossM: event.acrossM };
     else if (event.kind === 'outlineSet') outline = event.outline;
     else if (event.kind === 'fruitsPicked') {
@@ -152,7 +176,7 @@ export function deriveStand(id: string, events: readonly LedgerEvent[]): Stand |
       groups.push({ event: event.id, at, by, plant, from, to, how, worked, set, bent, early });
     }
   }
-  return stand && { ...stand, moved, outline, goal, leaving, reason: reason ?? stand.reason };
+  return stand && { ...stand, moved, outline, goal, sown, leaving, reason: reason ?? stand.reason };
 }
 
 /** A note on a patch, a bed, a plant or a flower. */

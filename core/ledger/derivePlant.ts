@@ -1,11 +1,11 @@
-import { noteOf } from './derive';
+import { noteOf, sownOf } from './derive';
 import type { EventOf, LedgerEvent } from './events';
 import type { Flower, LookView, Note, Plant } from './views';
 
 /** What later events change of a plant, but for its lists. */
 type PlantParts = Pick<
   Plant,
-  'ended' | 'health' | 'healthAt' | 'reason' | 'passedAt' | 'offType' | 'strippedAt'
+  'ended' | 'health' | 'healthAt' | 'reason' | 'passedAt' | 'offType' | 'strippedAt' | 'sown' | 'cloneOf'
 >;
 
 const NONE: readonly never[] = [];
@@ -17,6 +17,8 @@ const UNTOUCHED: PlantParts = {
   passedAt: null,
   offType: null,
   strippedAt: null,
+  sown: null,
+  cloneOf: null,
 };
 
 /** A plant from the events in force that speak of it; `null` where none adds it. */
@@ -26,6 +28,7 @@ export function derivePlant(id: string, events: readonly LedgerEvent[]): Plant |
   // A season of a plant is long: its lists grow in place.
   const males: Plant['males'][number][] = [];
   const tallies: Plant['tallies'][number][] = [];
+  const keepers: Plant['keepers'][number][] = [];
   const notes: Note[] = [];
   for (const event of events)
     if (event.kind === 'plantAdded') founding = event;
@@ -34,12 +37,15 @@ export function derivePlant(id: string, events: readonly LedgerEvent[]): Plant |
     else if (event.kind === 'tallied') {
       const { at, by, tool, flowers, truss, puff = null } = event;
       tallies.push({ event: event.id, at, by, tool, flowers, truss, puff });
+    } else if (event.kind === 'keeperChosen') {
+      const { at, by, trait, note } = event;
+      keepers.push({ event: event.id, at, by, trait, note });
     } else if (event.kind === 'noted') notes.push(noteOf(event));
     else parts = { ...parts, ...plantChange(event) };
   if (!founding) return null;
   const { stand, label, xM, yM, plantedOn } = founding;
   const planted = { id, stand, label, xM, yM, plantedOn, event: founding.id, addedAt: founding.at };
-  return { ...planted, ...parts, males, tallies, notes };
+  return { ...planted, ...parts, males, tallies, keepers, notes };
 }
 
 function plantChange(event: LedgerEvent): Partial<PlantParts> | null {
@@ -55,7 +61,13 @@ function plantChange(event: LedgerEvent): Partial<PlantParts> | null {
     case 'stripped':
       return { strippedAt: event.at };
     case 'offTypeFound':
-      return { offType: { event: event.id, at: event.at, shownBy: event.shownBy } };
+      return {
+        offType: { event: event.id, at: event.at, shownBy: event.shownBy, rogued: event.rogued ?? null },
+      };
+    case 'sownFrom':
+      return { sown: sownOf(event) };
+    case 'clonedFrom':
+      return { cloneOf: event.parent };
     case 'reasonSet':
       return { reason: event.reason };
     default:

@@ -49,6 +49,7 @@ import type {
   VarietyAdded,
   WeatherNoted,
 } from './gardenEvents';
+import type { ClonedFrom, GrownOut, KeeperChosen, LotBegun, SownFrom } from './lotEvents';
 import type {
   BedPlaced,
   NeighbourGone,
@@ -61,7 +62,7 @@ import type {
 } from './planEvents';
 
 /** The version written into new events. Older ones are read for ever (`upcast`). */
-export const SCHEMA_VERSION = 12;
+export const SCHEMA_VERSION = 13;
 
 /** Every event there is. */
 export type LedgerEvent =
@@ -92,6 +93,11 @@ export type LedgerEvent =
   | PlantPassed
   | Stripped
   | OffTypeFound
+  | LotBegun
+  | SownFrom
+  | ClonedFrom
+  | GrownOut
+  | KeeperChosen
   | MalesCounted
   | Tallied
   | GroupCounted
@@ -162,6 +168,11 @@ export const SUBJECT_FIELD: Readonly<Record<EventKind, SubjectKind | 'subject'>>
   plantPassed: 'plant',
   stripped: 'plant',
   offTypeFound: 'plant',
+  lotBegun: 'lot',
+  sownFrom: 'subject',
+  clonedFrom: 'plant',
+  grownOut: 'lot',
+  keeperChosen: 'plant',
   malesCounted: 'plant',
   tallied: 'plant',
   groupCounted: 'stand',

@@ -2,7 +2,7 @@ import type { CropId, FruitShape, Reason, SchoolKey, SexSystem, Stage, Tool, Var
 import type { BedId, FlowerId, PatchId, PlantId, StandId, VarietyId } from '../ids';
 import type { LocalDate } from '../time';
 import type { Goal, NotedDay, Place, Recorded } from './eventParts';
-import type { ClockNote, Health, LossCause, OffTypeBy, Shelter, WeatherOrigin } from './values';
+import type { ClockNote, Health, LossCause, OffTypeBy, Rogued, Shelter, WeatherOrigin } from './values';
 
 /** A patch is begun: the first event of a log. */
 export interface PatchBegun extends Recorded<'patchBegun'> {
@@ -54,6 +54,8 @@ export interface VarietyAdded extends Recorded<'varietyAdded'> {
   readonly system?: SexSystem;
   /** What else was said of it. Since version 5. */
   readonly traits?: VarietyTraits;
+  /** The plant it began with: a potato seedling, kept by its tubers, is a finished variety. Since version 13. */
+  readonly from?: PlantId;
 }
 /** Plants of one variety in one bed, grown for one reason. */
 export interface StandAdded extends Recorded<'standAdded'> {
@@ -125,6 +127,8 @@ export interface OffTypeFound extends Recorded<'offTypeFound'> {
   readonly plant: PlantId;
   /** What showed it. */
   readonly shownBy: OffTypeBy;
+  /** Whether it was pulled before it shed pollen. Since version 13. */
+  readonly rogued?: Rogued;
 }
 /** Male buds of a plant counted, not noted one by one. */
 export interface MalesCounted extends Recorded<'malesCounted'> {

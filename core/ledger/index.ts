@@ -4,6 +4,7 @@ export * from './eventParts';
 export * from './flowerEvents';
 export * from './gardenEvents';
 export * from './planEvents';
+export * from './lotEvents';
 export * from './views';
 export { placeSchema, notedDay, MOST_DAYS, MOST_CORNERS } from './payloadParts';
 export { validateEvent, eventSchema, type Validation } from './validate';

@@ -17,6 +17,14 @@ export const text = (most: number, lines = false) =>
 export const name = text(80).trim().min(1).required();
 /** The id of a subject of one kind. */
 export const id = (kind: SubjectKind) => Joi.string().pattern(subjectIdPattern(kind)).required();
+/** The same, or `null`. */
+export const orNull = (kind: SubjectKind) =>
+  Joi.string().pattern(subjectIdPattern(kind)).allow(null).required();
+/** The id of a subject of one of some kinds. */
+export const subjectOf = (...kinds: readonly SubjectKind[]) =>
+  Joi.string()
+    .pattern(new RegExp(kinds.map((kind) => subjectIdPattern(kind).source).join('|')))
+    .required();
 /** One of some words. */
 export const oneOf = (values: readonly string[]) =>
   Joi.string()
@@ -60,10 +68,7 @@ export const placeSchema = Joi.object({
 });
 
 /** The id of a subject of any kind. */
-export const anySubject = () =>
-  Joi.string()
-    .pattern(new RegExp(SUBJECT_KINDS.map((kind) => subjectIdPattern(kind).source).join('|')))
-    .required();
+export const anySubject = () => subjectOf(...SUBJECT_KINDS);
 
 const share = () => Joi.number().greater(0).max(1);
 /** What a stand is to bring. */

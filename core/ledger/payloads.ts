@@ -13,7 +13,7 @@ import {
   STAGES,
   TOOLS,
 } from '../crops';
-import { EVENT_ID, subjectIdPattern } from '../ids';
+import { EVENT_ID } from '../ids';
 import { isLocalDate } from '../time';
 import type { EventKind } from './events';
 import {
@@ -29,6 +29,8 @@ import {
   corners,
   placeSchema,
   anySubject,
+  subjectOf,
+  orNull,
   goal,
   notedDay,
   MOST_DAYS,
@@ -45,7 +47,10 @@ import {
   LOSS_CAUSES,
   MISSED_WHY,
   OBSTACLES,
+  GROW_OUT_STAGES,
+  LOT_FROM,
   OFF_TYPE_BY,
+  ROGUED,
   PURPOSES,
   SHELTERS,
   THREAD_COLOURS,
@@ -152,16 +157,11 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
       seedless: Joi.boolean().optional(),
       small: Joi.boolean().optional(),
     }).optional(),
+    from: id('plant').optional(),
   }),
   standAdded: () => ({ stand: id('stand'), bed: id('bed'), variety: id('variety'), reason: oneOf(REASONS) }),
   reasonSet: () => ({
-    subject: Joi.string()
-      .pattern(
-        new RegExp(
-          (['stand', 'plant', 'flower'] as const).map((kind) => subjectIdPattern(kind).source).join('|'),
-        ),
-      )
-      .required(),
+    subject: subjectOf('stand', 'plant', 'flower'),
     reason: oneOf(REASONS),
   }),
   goalSet: () => ({ stand: id('stand'), goal: goal().allow(null).required() }),
@@ -192,7 +192,52 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
   plantChecked: () => ({ plant: id('plant'), health: oneOf(HEALTH) }),
   plantPassed: () => ({ plant: id('plant') }),
   stripped: () => ({ plant: id('plant') }),
-  offTypeFound: () => ({ plant: id('plant'), shownBy: oneOf(OFF_TYPE_BY) }),
+  offTypeFound: () => ({
+    plant: id('plant'),
+    shownBy: oneOf(OFF_TYPE_BY),
+    rogued: Joi.string()
+      .valid(...ROGUED)
+      .optional(),
+  }),
+  lotBegun: () => ({
+    lot: id('lot'),
+    patch: id('patch'),
+    variety: id('variety'),
+    from: oneOf(LOT_FROM),
+    fruits: Joi.array().items(id('flower').optional()).max(5000).unique().required(),
+    year: Joi.number().integer().min(1900).max(2199).required(),
+    note: text(200).trim().allow('').required(),
+  }),
+  sownFrom: () => ({
+    subject: subjectOf('stand', 'plant'),
+    lot: orNull('lot'),
+    fruit: orNull('flower'),
+  }),
+  clonedFrom: () => ({ plant: id('plant'), parent: orNull('plant') }),
+  grownOut: () => ({
+    lot: id('lot'),
+    fruit: orNull('flower'),
+    stage: oneOf(GROW_OUT_STAGES),
+    grown: count.min(1).max(100_000).required(),
+    off: Joi.array()
+      .items(
+        Joi.object({
+          reason: text(80).trim().min(1).required(),
+          count: count.min(1).max(100_000).required(),
+          rogued: Joi.string()
+            .valid(...ROGUED)
+            .allow(null)
+            .required(),
+        }),
+      )
+      .max(50)
+      .required(),
+  }),
+  keeperChosen: () => ({
+    plant: id('plant'),
+    trait: text(80).trim().min(1).required(),
+    note: text(500, true).trim().allow('').required(),
+  }),
   malesCounted: () => ({ plant: id('plant'), stage: oneOf(STAGES), count: count.max(500).required() }),
   tallied: () => ({
     plant: id('plant'),
@@ -203,7 +248,7 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
   }),
   groupCounted: () => ({
     stand: id('stand'),
-    plant: Joi.string().pattern(subjectIdPattern('plant')).allow(null).required(),
+    plant: orNull('plant'),
     from: localDate.required(),
     to: localDate.required(),
     how: oneOf([...TOOLS, 'insects', 'before']),
@@ -214,7 +259,7 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
   }),
   fruitsPicked: () => ({
     stand: id('stand'),
-    plant: Joi.string().pattern(subjectIdPattern('plant')).allow(null).required(),
+    plant: orNull('plant'),
     count: count.min(1).max(100_000).required(),
     weightG: Joi.number().min(0).max(20_000_000).allow(null).required(),
   }),

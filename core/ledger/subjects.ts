@@ -1,9 +1,9 @@
 import type { SubjectId, SubjectKind } from '../ids';
-import { deriveBed, deriveNeighbour, deriveObstacle, deriveStand, deriveVariety } from './derive';
+import { deriveBed, deriveLot, deriveNeighbour, deriveObstacle, deriveStand, deriveVariety } from './derive';
 import { derivePatch } from './derivePatch';
 import { deriveFlower, derivePlant } from './derivePlant';
 import type { LedgerEvent } from './events';
-import type { Bed, Flower, Neighbour, Obstacle, Patch, Plant, Stand, Variety } from './views';
+import type { Bed, Flower, Lot, Neighbour, Obstacle, Patch, Plant, Stand, Variety } from './views';
 
 /** The view of each kind of subject. */
 interface ViewOf {
@@ -15,6 +15,7 @@ interface ViewOf {
   readonly flower: Flower;
   readonly neighbour: Neighbour;
   readonly obstacle: Obstacle;
+  readonly lot: Lot;
 }
 
 interface Subject<View, Table extends string> {
@@ -34,6 +35,7 @@ export const SUBJECTS = {
   flower: { table: 'flowers', derive: deriveFlower },
   neighbour: { table: 'neighbours', derive: deriveNeighbour },
   obstacle: { table: 'obstacles', derive: deriveObstacle },
+  lot: { table: 'lots', derive: deriveLot },
 } as const satisfies { readonly [Kind in SubjectKind]: Subject<ViewOf[Kind], string> };
 
 /** The tables of views in a state. */

@@ -30,6 +30,8 @@ const STEPS: readonly (((event: Loose) => Loose) | null)[] = [
   null,
   // 12: beds of another size. Optional.
   null,
+  // 13: lots of seed, what plants were sown from, clones, growing out, plants picked out to keep.
+  null,
 ];
 
 if (STEPS.length !== SCHEMA_VERSION - 1)

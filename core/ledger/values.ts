@@ -11,9 +11,21 @@ export type CheckResult = (typeof CHECK_RESULTS)[number];
 export const LOOK_RESULTS = ['growing', 'bent', 'same', 'yellowing', 'gone'] as const;
 export type LookResult = (typeof LOOK_RESULTS)[number];
 
-/** What a plant showed that it is not true to its variety by: its leaves and vine, its flowers, or its fruit. */
-export const OFF_TYPE_BY = ['leaf', 'flower', 'fruit'] as const;
+/** What a plant showed that it is not true to its variety by: its leaves and vine, its flowers, its fruit, or what came of its seed. */
+export const OFF_TYPE_BY = ['leaf', 'flower', 'fruit', 'offspring'] as const;
 export type OffTypeBy = (typeof OFF_TYPE_BY)[number];
+
+/** Whether an off-type was pulled before it shed pollen, or after. */
+export const ROGUED = ['before', 'after'] as const;
+export type Rogued = (typeof ROGUED)[number];
+
+/** Where the seed of a lot is from. */
+export const LOT_FROM = ['fruits', 'bought', 'given', 'unknown'] as const;
+export type LotFrom = (typeof LOT_FROM)[number];
+
+/** How far plants had grown when they were looked over: only what can show by then counts. */
+export const GROW_OUT_STAGES = ['seedling', 'leaf', 'flower', 'fruit'] as const;
+export type GrowOutStage = (typeof GROW_OUT_STAGES)[number];
 
 /** What flowers and fruits are lost to. */
 export const LOSS_CAUSES = [

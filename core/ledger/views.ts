@@ -14,6 +14,7 @@ import type {
   BedId,
   EventId,
   FlowerId,
+  LotId,
   NeighbourId,
   ObstacleId,
   PatchId,
@@ -24,6 +25,7 @@ import type {
 import type { Instant, LocalDate } from '../time';
 import type { Father, Goal, NotedDay, Place } from './eventParts';
 import type { FruitsPicked, GroupCounted, ShelterSet } from './gardenEvents';
+import type { GrownOut, KeeperChosen, LotBegun, SownFrom } from './lotEvents';
 import type { Corner, NeighbourNoted, ObstacleNoted } from './planEvents';
 import type {
   CheckResult,
@@ -33,6 +35,7 @@ import type {
   LossCause,
   MissedWhy,
   OffTypeBy,
+  Rogued,
   Purpose,
   WeatherOrigin,
   ThreadColour,
@@ -107,6 +110,22 @@ export type Obstacle = Pick<ObstacleNoted, 'patch' | 'what' | 'corners' | 'area'
   readonly event: EventId;
   readonly goneAt: Instant | null;
 };
+/** A lot of seed as its events leave it. */
+export type Lot = Pick<LotBegun, 'patch' | 'variety' | 'from' | 'fruits' | 'year' | 'note'> & {
+  readonly id: LotId;
+  readonly event: EventId;
+  readonly begunAt: Instant;
+  readonly growOuts: readonly GrowOutView[];
+  readonly notes: readonly Note[];
+};
+/** Plants of a lot looked over, as it was written. */
+export type GrowOutView = Pick<GrownOut, 'at' | 'by' | 'fruit' | 'stage' | 'grown' | 'off'> & {
+  readonly event: EventId;
+};
+/** What a stand or a plant was sown from. */
+export type SownView = Pick<SownFrom, 'at' | 'lot' | 'fruit'> & { readonly event: EventId };
+/** Why a plant was picked out to keep seed of. */
+export type KeeperView = Pick<KeeperChosen, 'at' | 'by' | 'trait' | 'note'> & { readonly event: EventId };
 /** Something that stands, or stood, over a bed. */
 export type ShelterView = Pick<ShelterSet, 'at' | 'shelter' | 'insects' | 'lampHours' | 'from' | 'to'> & {
   readonly event: EventId;
@@ -123,6 +142,8 @@ export interface Variety {
   /** `null`: the crop's usual way. */
   readonly system: SexSystem | null;
   readonly traits: VarietyTraits;
+  /** The plant it began with. */
+  readonly from: PlantId | null;
   readonly event: EventId;
 }
 /** A counted group of flowers, as it was entered. */
@@ -153,6 +174,8 @@ export interface Stand {
   /** Its ground, in the measure of its plants; `null`: as its plants stand. */
   readonly outline: readonly Corner[] | null;
   readonly goal: Goal | null;
+  /** `null`: nobody said. */
+  readonly sown: SownView | null;
   readonly clock: readonly { readonly at: Instant; readonly what: ClockNote }[];
   readonly groups: readonly GroupView[];
   readonly picked: readonly PickedView[];
@@ -202,7 +225,19 @@ export interface Plant {
   /** When it was last looked over without a find. */
   readonly passedAt: Instant | null;
   /** When it was found not true to its variety, and by what. */
-  readonly offType: { readonly event: EventId; readonly at: Instant; readonly shownBy: OffTypeBy } | null;
+  readonly offType: {
+    readonly event: EventId;
+    readonly at: Instant;
+    readonly shownBy: OffTypeBy;
+    /** `null`: nobody said, or it still stands. */
+    readonly rogued: Rogued | null;
+  } | null;
+  /** Where it differs from its stand's; `null`: as its stand. */
+  readonly sown: SownView | null;
+  /** The plant it is a runner, a tuber or a cutting of. */
+  readonly cloneOf: PlantId | null;
+  /** What it was picked out to keep seed of for. */
+  readonly keepers: readonly KeeperView[];
   /** When its open flowers and set fruit were last taken off. */
   readonly strippedAt: Instant | null;
   readonly males: readonly MaleCount[];

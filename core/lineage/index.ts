@@ -1,3 +1,7 @@
 export { inbreeding, kinship, type PedigreeRow } from './pedigree';
 export * from './effectiveSize';
 export * from './generations';
+export * from './descent';
+export * from './generation';
+export * from './mixing';
+export * from './growOut';

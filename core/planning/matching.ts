@@ -35,6 +35,8 @@ export interface PollenRules {
   readonly femalesPerMale: number;
   /** Kinship of two plants, 0..1, where lineage is known. */
   readonly kinship?: (mother: string, father: string) => number;
+  /** Females that a plant fathered before, where the season is to be evened out and not this morning alone. */
+  readonly already?: (father: string) => number;
 }
 
 /** One male for one female. */
@@ -72,7 +74,7 @@ const PER_SQUARE = 1;
  * Which male goes to which female: exact optimum. As many pairs as can be; among those the least of
  * `-1000 value gain(n) + 400 kinship + (uses of a father plant)^2` summed over females (gains 1, 1/2, 1/4, 1/8 of
  * the first to fourth male), pairs and father plants. So females of more worth go first when males are short, close kin are
- * avoided, and fathers are used evenly. What is in hand goes before what is still to be fetched (40 each). Males of one plant are alike (those that may serve fewer, or are in hand, are groups of their own); a female gets no male twice. Where other
+ * avoided, and fathers are used evenly, over the season where `already` says what they gave before. What is in hand goes before what is still to be fetched (40 each). Males of one plant are alike (those that may serve fewer, or are in hand, are groups of their own); a female gets no male twice. Where other
  * plants come first, own males only go to females left without any, as a second matching. For seed only pure males.
  * Throws `wants`, `value` or `femalesPerMale` out of range.
  */
@@ -161,6 +163,7 @@ function give(
     (inHand && !group.picked ? PER_FETCH : 0);
   const best = females.reduce((high, { value }) => Math.max(high, value), 0);
   const before = [...uses];
+  const earlier = groups.map(({ plant }) => rules.already?.(plant) ?? 0);
   const had = [...got];
   const found = leastCostFlow({
     sources: groups.length,
@@ -173,7 +176,7 @@ function give(
       const female = females[j] as PollenFemale;
       return fits(group, female, j) ? pairCost(group, female) : null;
     },
-    supplyCost: (i, n) => PER_SQUARE * (2 * ((before[i] as number) + n) + 1),
+    supplyCost: (i, n) => usesCost((earlier[i] as number) + (before[i] as number) + n),
     // Worth is turned into cost by what is missing to the best, which is the same for every count of pairs.
     demandCost: (j, n) =>
       PER_VALUE *
@@ -185,7 +188,7 @@ function give(
       const female = females[j] as PollenFemale;
       for (let k = 0; k < visits; k++) {
         sharing.objective -= PER_VALUE * female.value * (MALE_GAINS[got[j] as number] as number);
-        sharing.objective += PER_SQUARE * (2 * (uses[i] as number) + 1);
+        sharing.objective += usesCost((earlier[i] as number) + (uses[i] as number));
         got[j] = (got[j] as number) + 1;
         uses[i] = (uses[i] as number) + 1;
         left[i] = (left[i] as number) - 1;
@@ -194,6 +197,9 @@ function give(
       (flow[i] as number[])[j] = ((flow[i] as number[])[j] as number) + visits;
     }
 }
+
+/** What one use more adds to the square of a father's uses. */
+const usesCost = (uses: number) => PER_SQUARE * (2 * uses + 1);
 
 interface Group {
   readonly plant: string;

@@ -5,6 +5,7 @@ import { growing, mainPatch, type Growing } from '../patch';
 import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
 import { fitForSeed, type FitReason } from './fitForSeed';
 import { FATHER_ODD, odditiesOf, type Oddity } from './oddities';
+import { offspringOff } from './offspring';
 import { PROOF_LINKS, type GradedLink, type ProofInput, type ProofLinkKind, type Share } from './gradeProof';
 
 /** What a link says, for words: as `fitForSeed` has it, and what only the whole chain knows. */
@@ -22,6 +23,7 @@ export type LinkSays =
   | 'marked-again'
   | 'father-off-type'
   | 'mother-off-type'
+  | 'offspring-off'
   | 'father-odd'
   | 'two-mothers'
   | 'mark-on-two';
@@ -166,15 +168,24 @@ function fromReasons(reasons: readonly FitReason[], flower: Flower, state: State
   return [...links.values()];
 }
 
-/** A father, or the mother, found later not to be true to the variety. */
-function offTypeFather({ pollinations, plant }: Flower, state: State): ProofLink | null {
+/** A father, or the mother, found later not to be true to the variety, or what came of its seed. */
+function offTypeFather({ id, pollinations, plant }: Flower, state: State): ProofLink | null {
   const mother = state.plants.get(plant)?.offType ?? null;
   const father = pollinations
     .flatMap(({ fathers }) => fathers)
     .map((each) => state.plants.get(each.plant)?.offType ?? null)
     .find((found) => found !== null);
   const found = mother ?? father;
-  if (!found) return null;
+  const offspring = offspringOff(state).get(id);
+  if (!found && offspring === undefined) return null;
+  if (!found)
+    return {
+      link: 'fathers',
+      state: 'broken',
+      says: 'offspring-off',
+      events: offspring === undefined ? [] : [offspring],
+      until: null,
+    };
   return {
     link: 'fathers',
     state: 'broken',

@@ -12,3 +12,4 @@ export { MARK_ALPHABET, markAt, readCode, type ReadCode } from './codes';
 export * from './findMark';
 export * from './lostMark';
 export * from './oddities';
+export * from './offspring';

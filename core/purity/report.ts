@@ -7,6 +7,7 @@ import type { LocalDate } from '../time';
 import { proofOf, type ProofChain, type ProofLink } from './chain';
 import { GRADES, gradeProof, type Grade, type Proof, type Share } from './gradeProof';
 import { doubleMarks } from './findMark';
+import { offspringOff } from './offspring';
 import { lotShare, weakestGrade } from './lotProof';
 
 /** One fruit with its evidence and what that comes to. */
@@ -99,6 +100,7 @@ const graded = remembered(
       mainPatch(state),
       plants.get(flower.plant),
       marksTwice(state).has(flower.id),
+      offspringOff(state).get(flower.id),
       ...fathers.flatMap((father) => [
         plants.get(father.plant),
         ...father.flowers.map((male) => flowers.get(male)),
@@ -112,7 +114,7 @@ const graded = remembered(
 );
 
 /** Whether a flower became, or may still become, a fruit whose seed is wanted. */
-function bearsSeed(flower: Flower): boolean {
+export function bearsSeed(flower: Flower): boolean {
   const { sex, pollinations, lost, harvested, looks } = flower;
   if (sex === 'male' || lost || harvested?.harvestFor === 'kitchen') return false;
   if (harvested) return true;
@@ -121,17 +123,17 @@ function bearsSeed(flower: Flower): boolean {
 }
 
 /** The year in which a fruit was worked, by the calendar. */
-const yearOf = ({ pollinations, harvested, sightings }: Flower): string =>
+export const workedIn = ({ pollinations, harvested, sightings }: Flower): string =>
   (pollinations[0] ?? harvested ?? sightings[0])?.at.slice(0, 4) ?? '';
 
 /** The fruits for seed of a year by variety, in the order in which those were added; `null`: of the last year that has any. */
 export function yearPurity(state: State, today: LocalDate, wanted: string | null): YearPurity {
   const bearing = [...state.flowers.values()].filter(bearsSeed);
-  const years = [...new Set(bearing.map(yearOf))].sort().reverse();
+  const years = [...new Set(bearing.map(workedIn))].sort().reverse();
   const year = wanted ?? years[0] ?? null;
   const by = new Map<VarietyId, Flower[]>();
   for (const flower of bearing) {
-    const found = yearOf(flower) === year ? growing(state, flower.plant) : null;
+    const found = workedIn(flower) === year ? growing(state, flower.plant) : null;
     if (!found) continue;
     const list = by.get(found.variety.id);
     if (list) list.push(flower);

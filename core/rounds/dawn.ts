@@ -1,5 +1,6 @@
 import type { FlowerId, PlantId } from '../ids';
 import type { Place, State } from '../ledger';
+import { fatherHistory } from '../lineage';
 import { fatherVarietyOf, growing, mainPatch, plantPlace, walkOrder } from '../patch';
 import type { LocalDate } from '../time';
 import { lastCheck, type BloomDay, type OpenWindow, shutMales } from '../bloom';
@@ -89,7 +90,7 @@ export function dawnQuestion(
   const all = stopsOf(state, date, place.zone, kind);
   const stops = all.filter(({ state: how }) => how === 'to-do' || how === 'later');
   const males = freeMales(state, place, date);
-  const match = matchedPollen(state, stops, males);
+  const match = matchedPollen(state, stops, males, date.slice(0, 4));
   const { collecting, needs } = gathered(match, males);
   const picked = (id: FlowerId) => {
     const male = state.flowers.get(id);
@@ -124,7 +125,13 @@ export function dawnQuestion(
 }
 
 /** Whose pollen goes where, by the patch's way with a plant's own. */
-function matchedPollen(state: State, stops: readonly Stop[], males: readonly PollenMale[]): PollenMatch {
+function matchedPollen(
+  state: State,
+  stops: readonly Stop[],
+  males: readonly PollenMale[],
+  year: string,
+): PollenMatch {
+  const { already, kinship } = fatherHistory(state, year);
   const selfing = mainPatch(state)?.schools.selfing;
   const females = stops.map((stop): PollenFemale => ({
     id: stop.flower.id,
@@ -143,6 +150,9 @@ function matchedPollen(state: State, stops: readonly Stop[], males: readonly Pol
       selfing: selfing === 'allowed' || selfing === 'never' ? selfing : 'others-first',
       // Each male comes with what it may still serve.
       femalesPerMale: 1,
+      already,
+      // Whether a plant may have its own pollen is for the school to say.
+      kinship: (mother, father) => (mother === father ? 0 : kinship(mother, father)),
     },
   });
 }

@@ -1,6 +1,7 @@
 import { kindName, SCHOOLS } from '@core/crops';
 import { isKnown, type AnyEvent, type LedgerEvent, type State } from '@core/ledger';
 import { growing, plantName } from '@core/patch';
+import { lotName } from '@core/seed';
 import { shortDayText } from '@core/time';
 import {
   causeWords,
@@ -127,6 +128,21 @@ function wordsOf(state: State, event: LedgerEvent, events: readonly LedgerEvent[
       return `${healthWords[event.health]}: ${plantAt(event.plant)}`;
     case 'plantPassed':
       return `nothing to write on ${plantAt(event.plant)}`;
+    case 'lotBegun':
+      return `the lot ${state.varieties.get(event.variety)?.name ?? 'of a variety'} ${event.year}`;
+    case 'sownFrom': {
+      const lot = event.lot === null ? undefined : state.lots.get(event.lot);
+      const what = state.plants.has(event.subject) ? plantAt(event.subject) : standAt(event.subject);
+      return `${what}: sown from ${lot ? lotName(lot, state) : 'nobody knows what'}`;
+    }
+    case 'clonedFrom':
+      return event.parent === null
+        ? `no cutting: ${plantAt(event.plant)}`
+        : `${plantAt(event.plant)} is from ${plantAt(event.parent)}`;
+    case 'grownOut':
+      return `${plural(event.grown, 'plant')} grown out, ${event.off.reduce((sum, { count }) => sum + count, 0)} off`;
+    case 'keeperChosen':
+      return `kept for ${event.trait}: ${plantAt(event.plant)}`;
     case 'offTypeFound':
       return `not true to its variety: ${plantAt(event.plant)}`;
     case 'stripped':

@@ -128,6 +128,7 @@ const shownBy: Readonly<Record<OffTypeBy, string>> = {
   leaf: 'leaf and vine',
   flower: 'its flowers',
   fruit: 'its fruit',
+  offspring: 'what came of its seed',
 };
 
 /** A plant that turns out not to be what its seed promised: every fruit that its pollen served is flagged. */

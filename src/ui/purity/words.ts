@@ -41,6 +41,7 @@ export const reasonText: Record<LinkSays, string> = {
   'marked-again': 'its mark was lost and put on again: it may be another fruit',
   'father-off-type': 'a father turned out not to be true to the variety',
   'mother-off-type': 'its plant turned out not to be true to the variety',
+  'offspring-off': 'plants that were not true came of its seed',
   'father-odd': 'what was written of its father cannot be so',
   'two-mothers': 'two plants were named for it',
   'mark-on-two': 'its mark hangs on another fruit as well',

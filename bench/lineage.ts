@@ -1,0 +1,32 @@
+import { inbreeding, kinship, type PedigreeRow } from '../core/lineage';
+import { seededRandom } from '../core/random';
+
+/** A pedigree of so many rows: ten founders, parents among the two hundred before, a fifth of them selfed. */
+function madeUp(rows: number, seed: number): PedigreeRow[] {
+  const random = seededRandom(seed);
+  return Array.from({ length: rows }, (_, i) => {
+    if (i < 10) return { id: `p${i}`, mother: null, father: null };
+    const one = () => `p${Math.max(0, i - 1 - Math.floor(random() * Math.min(i, 200)))}`;
+    const mother = one();
+    return { id: `p${i}`, mother, father: random() < 0.2 ? mother : one() };
+  });
+}
+
+/** Prints how long inbreeding and kinship take for pedigrees of a few and of very many plants. */
+export function benchLineage(): void {
+  for (const [rows, wanted] of [
+    [2_000, 500],
+    [20_000, 5_000],
+  ] as const) {
+    const made = madeUp(rows, 3);
+    const start = performance.now();
+    inbreeding(made);
+    const between = performance.now();
+    const asked = made.slice(-Math.min(rows, 2_000)).map(({ id }) => id);
+    kinship(made, asked);
+    const end = performance.now();
+    console.log(
+      `lineage, ${rows} rows: inbreeding ${(between - start).toFixed(0)} ms, kinship among ${asked.length} of them ${(end - between).toFixed(0)} ms (wanted under ${wanted})`,
+    );
+  }
+}

@@ -1,0 +1,372 @@
+import fc from 'fast-check';
+import type { FlowerId, LotId, PlantId, StandId, VarietyId } from '../ids';
+import type { CropId } from '../crops';
+import { matchPollen } from '../planning';
+import { seededRandom } from '../random';
+import { TestGarden } from '../testGarden';
+import {
+  ancestorsFirst,
+  effectiveSizeFromSexes,
+  expectedMakeup,
+  fatherHistory,
+  generationCode,
+  generationOfFruit,
+  generationOfPlant,
+  growOutOf,
+  inbreeding,
+  kinship,
+  kinshipAmong,
+  lineageOf,
+  mixingOf,
+  mixingWith,
+  mixtureOf,
+  smallPopulation,
+  type PedigreeRow,
+} from '.';
+
+/** A garden in which years go by: plants are sown from lots, fruits worked, lots begun. */
+class Seasons {
+  readonly garden = new TestGarden(undefined, '2020-05-20');
+  private lots = 0;
+  private readonly fruits = new Map<FlowerId, VarietyId>();
+
+  stand(name: string, count: number, crop: CropId = 'squash-maxima') {
+    const { stand, variety, plants } = this.garden.plant(crop, name, count);
+    return { stand, variety, plants: [...plants] };
+  }
+
+  /** A fruit of one plant with the pollen of others. */
+  fruit(mother: PlantId, fathers: readonly PlantId[], date = '2020-07-13'): FlowerId {
+    const { garden } = this;
+    const males = fathers.map((father) => garden.shut(date, father, 'male'));
+    const female = garden.shut(date, mother, 'female');
+    garden.work(garden.time(date, 23), female, males);
+    garden.write(garden.time('2020-10-01', 9), {
+      kind: 'harvested',
+      flower: female,
+      harvestFor: 'seed',
+      weightG: null,
+    });
+    this.fruits.set(female, garden.growing(mother).variety.id);
+    return female;
+  }
+
+  lot(variety: VarietyId, fruits: readonly FlowerId[], year = 2020): LotId {
+    const lot = `lot:01KS22Y8C047C4FEZDQK8Y${String(1000 + this.lots++)}` as LotId;
+    this.garden.write(this.garden.time('2020-10-02', 9), {
+      kind: 'lotBegun',
+      lot,
+      patch: this.garden.patchId,
+      variety,
+      from: 'fruits',
+      fruits,
+      year,
+      note: '',
+    });
+    return lot;
+  }
+
+  sow(subject: PlantId | StandId, lot: LotId | null, fruit: FlowerId | null = null): void {
+    this.garden.write(this.garden.time('2020-10-03', 9), { kind: 'sownFrom', subject, lot, fruit });
+  }
+
+  get state() {
+    return this.garden.state;
+  }
+}
+
+const lineageIn = (seasons: Seasons) => lineageOf(seasons.state);
+
+describe('descent', () => {
+  test('plants sown from the fruit of two are sisters; those of a bought lot are founders', () => {
+    const s = new Seasons();
+    const { variety, plants } = s.stand('Slate Dome', 2);
+    const [a, b] = plants as [PlantId, PlantId];
+    const fruit = s.fruit(a, [b]);
+    const next = s.stand('Slate Dome', 2);
+    s.sow(next.stand, s.lot(variety, [fruit]));
+    const [c, d] = next.plants as [PlantId, PlantId];
+    const kin = kinshipAmong(lineageIn(s), [a, b, c, d]);
+    expect([kin(a, b), kin(a, c), kin(c, d), kin(c, c)]).toEqual([0, 0.25, 0.25, 0.5]);
+    s.sow(c, null);
+    expect(kinshipAmong(lineageIn(s), [a, c, d])(c, d)).toBe(0);
+  });
+
+  test('of a mixed lot each pair of parents counts by how likely it is', () => {
+    const s = new Seasons();
+    const { variety, plants } = s.stand('Slate Dome', 4);
+    const [a, b, c, d] = plants as [PlantId, PlantId, PlantId, PlantId];
+    const lot = s.lot(variety, [s.fruit(a, [b]), s.fruit(c, [d])]);
+    const next = s.stand('Slate Dome', 2);
+    s.sow(next.stand, lot);
+    const [e, f] = next.plants as [PlantId, PlantId];
+    // Half of the time both come from one fruit and are sisters.
+    expect(kinshipAmong(lineageIn(s), [e, f])(e, f)).toBeCloseTo(0.125, 10);
+    expect(lineageIn(s).of(e).pairs).toHaveLength(2);
+  });
+
+  test('runners and tubers are one plant, and a cross between them is selfing', () => {
+    const s = new Seasons();
+    const { variety, plants } = s.stand('Slate Dome', 3);
+    const [a, b, c] = plants as [PlantId, PlantId, PlantId];
+    s.garden.write(s.garden.time('2020-06-01', 9), { kind: 'clonedFrom', plant: b, parent: a });
+    s.garden.write(s.garden.time('2020-06-01', 9), { kind: 'clonedFrom', plant: c, parent: b });
+    expect(kinshipAmong(lineageIn(s), [a, c])(a, c)).toBe(0.5);
+    const fruit = s.fruit(c, [a]);
+    const next = s.stand('Slate Dome', 1);
+    s.sow(next.stand, s.lot(variety, [fruit]));
+    const [d] = next.plants as [PlantId];
+    expect(kinshipAmong(lineageIn(s), [d])(d, d)).toBe(0.75);
+    expect(mixingOf(s.state, variety, '2020')).toMatchObject({ selfed: 1, mothers: 1, fathers: 1, size: 1 });
+  });
+
+  test('where each plant has one pair of parents it is the plain pedigree', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 8 }), fc.nat(), (many, seed) => {
+        const random = seededRandom(seed);
+        const s = new Seasons();
+        const first = s.stand('Slate Dome', 3);
+        const all = [...first.plants];
+        const rows: PedigreeRow[] = all.map((id) => ({ id, mother: null, father: null }));
+        const pick = () => all[Math.floor(random() * all.length)] as PlantId;
+        for (let i = 0; i < many; i++) {
+          const [mother, father] = [pick(), pick()];
+          const { plants } = s.stand('Slate Dome', 1);
+          const child = plants[0] as PlantId;
+          s.sow(child, s.lot(first.variety, [s.fruit(mother, [father])]));
+          all.push(child);
+          rows.push({ id: child, mother, father });
+        }
+        const kin = kinshipAmong(lineageIn(s), all);
+        for (const [i, row] of kinship(rows, all).entries())
+          for (const [j, value] of row.entries())
+            expect(kin(all[i] as PlantId, all[j] as PlantId)).toBeCloseTo(value, 10);
+        expect(inbreeding(rows).size).toBe(all.length);
+      }),
+      { numRuns: 20 },
+    );
+  });
+
+  test('its own ancestor, its own cutting, a lot without fruits, a mother never planted: told, and unknown from there', () => {
+    const s = new Seasons();
+    const { variety, plants } = s.stand('Slate Dome', 3);
+    const [a, b, c] = plants as [PlantId, PlantId, PlantId];
+    const fruit = s.fruit(a, [b]);
+    const lot = s.lot(variety, [fruit]);
+    s.sow(a, lot);
+    expect(lineageIn(s).of(a)).toMatchObject({ pairs: [], oddities: ['cycle'] });
+    expect(ancestorsFirst(lineageIn(s), [a, b, c])).toHaveLength(3);
+    s.garden.write(s.garden.time('2020-06-01', 9), { kind: 'clonedFrom', plant: b, parent: b });
+    expect(lineageIn(s).of(b).oddities).toEqual(['own-clone']);
+    s.sow(c, s.lot(variety, []));
+    expect(lineageIn(s).of(c)).toMatchObject({ pairs: [], oddities: ['no-fruits'] });
+    s.sow(c, s.lot(variety, ['flower:01KS22Y8C047C4FEZDQK8YZG00' as FlowerId]));
+    expect(lineageIn(s).of(c).oddities).toEqual(['no-mother']);
+    s.sow(c, s.lot(variety, [fruit], 2024));
+    expect(lineageIn(s).of(c).oddities).toEqual(['sown-before-ripe']);
+  });
+
+  test('thirty generations from seed to seed', () => {
+    const s = new Seasons();
+    const { variety, plants } = s.stand('Slate Dome', 1);
+    let last = plants[0] as PlantId;
+    for (let i = 0; i < 30; i++) {
+      const next = s.stand('Slate Dome', 1).plants[0] as PlantId;
+      s.sow(next, s.lot(variety, [s.fruit(last, [last])]));
+      last = next;
+    }
+    expect(2 * kinshipAmong(lineageIn(s), [last])(last, last) - 1).toBeCloseTo(1 - 2 ** -30, 12);
+  });
+});
+
+describe('generations', () => {
+  function cross() {
+    const s = new Seasons();
+    const lamp = s.stand("Ferryman's Lamp", 2);
+    const dome = s.stand('Slate Dome', 2);
+    const [mother] = lamp.plants as [PlantId];
+    const [father] = dome.plants as [PlantId];
+    const fruit = s.fruit(mother, [father]);
+    const code = (plant: PlantId) => generationCode(generationOfPlant(s.state, plant));
+    const child = (from: FlowerId, name = 'Lamp × Dome') => {
+      const { stand, variety, plants } = s.stand(name, 1);
+      s.sow(stand, s.lot(variety, [from]));
+      return plants[0] as PlantId;
+    };
+    return { s, lamp, dome, mother, father, fruit, code, child };
+  }
+
+  test('F1, F2, F3 by selfing; reciprocals are two things', () => {
+    const { s, fruit, code, child, mother, father } = cross();
+    const f1 = child(fruit);
+    const f2 = child(s.fruit(f1, [f1]));
+    const f3 = child(s.fruit(f2, [f2]));
+    expect([f1, f2, f3].map(code)).toEqual(['F1', 'F2', 'F3']);
+    expect(expectedMakeup(generationOfPlant(s.state, f3))).toEqual({ heterozygosity: 0.25, recurrent: null });
+    const other = child(s.fruit(father, [mother]));
+    expect(generationOfPlant(s.state, other)).not.toEqual(generationOfPlant(s.state, f1));
+    expect(code(other)).toBe('F1');
+    // An F1 with its reciprocal: the same two parents, selfed as far.
+    expect(code(child(s.fruit(f1, [other])))).toBe('F2');
+  });
+
+  test('backcrosses are counted, towards one parent only, and selfed after', () => {
+    const { s, lamp, dome, fruit, code, child } = cross();
+    const [, recurrent] = lamp.plants as [PlantId, PlantId];
+    const bc1 = child(s.fruit(child(fruit), [recurrent]));
+    const bc2 = child(s.fruit(recurrent, [bc1]));
+    expect([bc1, bc2].map(code)).toEqual(['BC1', 'BC2']);
+    expect(expectedMakeup(generationOfPlant(s.state, bc2))).toEqual({
+      heterozygosity: 0.25,
+      recurrent: 0.875,
+    });
+    expect(code(child(s.fruit(bc2, [bc2])))).toBe('BC2F2');
+    const other = child(s.fruit(bc2, [dome.plants[0] as PlantId]));
+    expect(generationOfPlant(s.state, other).kind).toBe('mixed');
+  });
+
+  test('a father nobody knows leaves it unknown; two kinds of father in one fruit make it mixed', () => {
+    const { s, mother, father, lamp } = cross();
+    const kind = (...fathers: PlantId[]) => {
+      const fruit = s.fruit(mother, fathers);
+      return generationOfFruit(s.state, fruit).kind;
+    };
+    const own = lamp.plants[1] as PlantId;
+    expect([kind(), kind(father, own), kind(own), kind(father)]).toEqual([
+      'unknown',
+      'mixed',
+      'pure',
+      'cross',
+    ]);
+  });
+});
+
+describe('mixing', () => {
+  test('ten mothers and one father are 3.6 plants, with ten others as fathers 20, and ten both ways 10', () => {
+    const s = new Seasons();
+    const { variety, plants } = s.stand('Slate Dome', 21);
+    const mothers = plants.slice(0, 10);
+    const size = (fathers: readonly PlantId[]) =>
+      mixtureOf(
+        mothers.map((mother, i) => ({
+          fruit: 'flower:x' as FlowerId,
+          pairs: [{ mother, father: fathers[i % fathers.length] as PlantId, weight: 1 }],
+        })),
+        kinshipAmong(lineageIn(s), plants),
+      );
+    expect(size(plants.slice(20)).size).toBeCloseTo(effectiveSizeFromSexes(1, 10), 10);
+    expect(size(plants.slice(10, 20)).size).toBeCloseTo(20, 10);
+    expect(size([...mothers.slice(1), mothers[0] as PlantId])).toMatchObject({ selfed: 0, evenness: 1 });
+    expect(size([...mothers.slice(1), mothers[0] as PlantId]).size).toBeCloseTo(10, 10);
+    expect(mixingOf(s.state, variety, '2020')).toMatchObject({ fruits: 0, size: 0, selfed: 0 });
+  });
+
+  test('kin counts: two sisters are fewer than two strangers', () => {
+    const s = new Seasons();
+    const { variety, plants } = s.stand('Slate Dome', 4);
+    const [a, b, c, d] = plants as [PlantId, PlantId, PlantId, PlantId];
+    const next = s.stand('Slate Dome', 2);
+    s.sow(next.stand, s.lot(variety, [s.fruit(a, [b])]));
+    const [e, f] = next.plants as [PlantId, PlantId];
+    const strangers = mixingWith(s.state, variety, '2021', [{ mother: c, fathers: [d] }]);
+    const sisters = mixingWith(s.state, variety, '2021', [{ mother: e, fathers: [f] }]);
+    expect(strangers.size).toBeCloseTo(2, 10);
+    expect(sisters.size).toBeCloseTo(4 / 3, 10);
+    expect(sisters.sizeUnrelated).toBeCloseTo(2, 10);
+  });
+
+  test('tonight’s matching takes who gave least this year, and no sister where there is another', () => {
+    const s = new Seasons();
+    const { variety, plants } = s.stand('Slate Dome', 3);
+    const [a, b, c] = plants as [PlantId, PlantId, PlantId];
+    s.fruit(a, [b]);
+    const history = fatherHistory(s.state, '2020');
+    expect([history.already(b), history.already(c)]).toEqual([1, 0]);
+    const match = (rules: Partial<Parameters<typeof matchPollen>[0]['rules']>) =>
+      matchPollen({
+        females: [{ id: 'f', plant: a, variety, value: 1, wants: 1, purpose: 'seed' }],
+        males: [b, c].map((plant) => ({ id: `m ${plant}`, plant, variety, pure: true })),
+        rules: { selfing: 'never', femalesPerMale: 1, ...rules },
+      }).pairs[0]?.male;
+    expect(match({})).toBe(`m ${b}`);
+    expect(match(history)).toBe(`m ${c}`);
+    expect(match({ kinship: (_, father) => (father === b ? 0.25 : 0) })).toBe(`m ${c}`);
+  });
+
+  test('what a small lot loses: 5 % of ten plants a generation, all but nothing of a hundred', () => {
+    expect(smallPopulation(10)).toMatchObject({ lost: 0.05, plantsForRare: 30 });
+    expect(smallPopulation(10).lostInTen).toBeCloseTo(1 - 0.95 ** 10, 10);
+    expect(smallPopulation(25).keepsRare).toBeCloseTo(0.923, 3);
+    expect(smallPopulation(0).lost).toBe(1);
+  });
+});
+
+describe('growing out', () => {
+  test('none off among sixty proves under 5 %; two off among sixty no more than about 10', () => {
+    const s = new Seasons();
+    const { variety, plants } = s.stand('Slate Dome', 2);
+    const [a, b] = plants as [PlantId, PlantId];
+    const lot = s.lot(variety, [s.fruit(a, [b])]);
+    const count = (off: number, stage: 'leaf' | 'fruit', grown = 60) =>
+      s.garden.write(s.garden.time('2021-06-01', 9 + off), {
+        kind: 'grownOut',
+        lot,
+        fruit: null,
+        stage,
+        grown,
+        off: off === 0 ? [] : [{ reason: 'round fruit', count: off, rogued: 'after' }],
+      });
+    const found = () => growOutOf(s.state, s.state.lots.get(lot) as never);
+    expect(found()).toMatchObject({ grown: 0, upTo: null, range: null });
+    count(0, 'leaf');
+    expect(found()).toMatchObject({ grown: 60, off: 0, stage: 'leaf' });
+    expect(found().upTo).toBeCloseTo(1 - 0.05 ** (1 / 60), 8);
+    count(2, 'fruit', 58);
+    expect(found()).toMatchObject({ grown: 60, off: 2, stage: 'fruit' });
+    // Published: 2 of 60, one-sided 95 %.
+    expect(found().upTo).toBeCloseTo(0.1011, 3);
+  });
+
+  test('two off-types traced to the one father who served all fruits that gave them', () => {
+    const s = new Seasons();
+    const { variety, plants } = s.stand('Slate Dome', 4);
+    const [a, b, good, bad] = plants as [PlantId, PlantId, PlantId, PlantId];
+    const [one, two, three] = [s.fruit(a, [bad]), s.fruit(b, [bad]), s.fruit(a, [good])];
+    const lot = s.lot(variety, [one, two, three]);
+    for (const [fruit, off] of [
+      [one, 1],
+      [two, 1],
+      [three, 0],
+    ] as const)
+      s.garden.write(s.garden.time('2021-06-01', 9 + off), {
+        kind: 'grownOut',
+        lot,
+        fruit,
+        stage: 'fruit',
+        grown: 20,
+        off: off === 0 ? [] : [{ reason: 'warts', count: off, rogued: null }],
+      });
+    const { fathers } = growOutOf(s.state, s.state.lots.get(lot) as never);
+    expect(fathers).toMatchObject([
+      { father: bad, grown: 40, off: 2, fruits: 2, stands: true },
+      { father: good, grown: 20, off: 0, fruits: 1, stands: false },
+    ]);
+  });
+
+  test('plants on record count one by one, off where they were found so', () => {
+    const s = new Seasons();
+    const { variety, plants } = s.stand('Slate Dome', 2);
+    const [a, b] = plants as [PlantId, PlantId];
+    const lot = s.lot(variety, [s.fruit(a, [b])]);
+    const next = s.stand('Slate Dome', 5);
+    s.sow(next.stand, lot);
+    const [off] = next.plants as [PlantId];
+    s.garden.write(s.garden.time('2021-07-01', 9), {
+      kind: 'offTypeFound',
+      plant: off,
+      shownBy: 'leaf',
+      rogued: 'before',
+    });
+    expect(growOutOf(s.state, s.state.lots.get(lot) as never)).toMatchObject({ grown: 5, off: 1 });
+  });
+});

@@ -1,0 +1,125 @@
+import { proportionInterval, upperBound, type Interval } from '../fruitset';
+import type { FlowerId, LotId, PlantId } from '../ids';
+import type { GrowOutStage, Lot, OffTypes, State } from '../ledger';
+import { sownFrom } from './descent';
+
+/** Plants grown from seed, and how many of them were off. */
+export interface Grown {
+  readonly grown: number;
+  readonly off: number;
+}
+
+/** What growing out proves, one-sided: with this confidence no more than this share is off. */
+export interface GrowOutFinding extends Grown {
+  /** `null` while nothing was grown. */
+  readonly upTo: number | null;
+  /** Two-sided. */
+  readonly range: Interval | null;
+  /** How far the plants had grown at the last look: what shows later does not count. */
+  readonly stage: GrowOutStage | null;
+  readonly reasons: readonly OffTypes[];
+  /** By fruit, where the seed of each was sown apart. */
+  readonly fruits: readonly (Grown & { readonly fruit: FlowerId })[];
+  /** By father: his fruits' seed together. */
+  readonly fathers: readonly FatherFinding[];
+}
+
+/** What came of the seed that one father gave his pollen to. */
+export interface FatherFinding extends Grown {
+  readonly father: PlantId;
+  readonly fruits: number;
+  /** He is the only one who fathered all fruits that gave off-types, and others fathered fruits that gave none. */
+  readonly stands: boolean;
+}
+
+const CONFIDENCE = 0.95;
+
+/**
+ * What 0, or some, off-types among n plants say of a lot (exact, one-sided: Clopper & Pearson 1934). Counted sowings (the largest
+ * count of plants, all off-types of its stages) and the plants recorded one by one, which are taken for other plants.
+ */
+export function growOutOf(state: State, lot: Lot): GrowOutFinding {
+  const sowings = [...counted(lot), ...recorded(state, lot.id)];
+  const all = sowings.reduce((sum, { grown, off }) => ({ grown: sum.grown + grown, off: sum.off + off }), {
+    grown: 0,
+    off: 0,
+  });
+  const fruits = byFruit(sowings);
+  return {
+    ...all,
+    upTo: all.grown === 0 ? null : upperBound(all.off, all.grown, CONFIDENCE),
+    range:
+      all.grown === 0
+        ? null
+        : proportionInterval(all.off, all.grown, { method: 'clopper-pearson', confidence: CONFIDENCE }),
+    stage: lot.growOuts.at(-1)?.stage ?? null,
+    reasons: lot.growOuts.flatMap(({ off }) => off),
+    fruits,
+    fathers: byFather(state, fruits),
+  };
+}
+
+interface Sowing extends Grown {
+  readonly fruit: FlowerId | null;
+}
+
+function counted(lot: Lot): Sowing[] {
+  const by = new Map<FlowerId | null, { grown: number; off: number }>();
+  for (const { fruit, grown, off } of lot.growOuts) {
+    const had = by.get(fruit) ?? { grown: 0, off: 0 };
+    const now = off.reduce((sum, { count }) => sum + count, 0);
+    by.set(fruit, { grown: Math.max(had.grown, grown), off: had.off + now });
+  }
+  return [...by].map(([fruit, { grown, off }]) => ({ fruit, grown: Math.max(grown, off), off }));
+}
+
+/** Plants on record that were sown from the lot: each one grown, and off where it was found so. */
+function recorded(state: State, lot: LotId): Sowing[] {
+  const sowings: Sowing[] = [];
+  for (const plant of state.plants.values()) {
+    const sown = sownFrom(plant, state);
+    if (sown?.lot === lot) sowings.push({ fruit: sown.fruit, grown: 1, off: plant.offType ? 1 : 0 });
+  }
+  return sowings;
+}
+
+function byFruit(sowings: readonly Sowing[]): (Grown & { readonly fruit: FlowerId })[] {
+  const by = new Map<FlowerId, Grown>();
+  for (const { fruit, grown, off } of sowings) {
+    if (fruit === null) continue;
+    const had = by.get(fruit) ?? { grown: 0, off: 0 };
+    by.set(fruit, { grown: had.grown + grown, off: had.off + off });
+  }
+  return [...by].map(([fruit, found]) => ({ fruit, ...found }));
+}
+
+function byFather(state: State, fruits: readonly (Grown & { readonly fruit: FlowerId })[]): FatherFinding[] {
+  const by = new Map<PlantId, { grown: number; off: number; fruits: number; bad: number }>();
+  const bad = fruits.filter(({ off }) => off > 0).length;
+  for (const { fruit, grown, off } of fruits) {
+    const fathers = new Set(
+      (state.flowers.get(fruit)?.pollinations ?? []).flatMap((each) =>
+        each.fathers.map(({ plant }) => plant),
+      ),
+    );
+    for (const father of fathers) {
+      const had = by.get(father) ?? { grown: 0, off: 0, fruits: 0, bad: 0 };
+      by.set(father, {
+        grown: had.grown + grown,
+        off: had.off + off,
+        fruits: had.fruits + 1,
+        bad: had.bad + (off > 0 ? 1 : 0),
+      });
+    }
+  }
+  const inAll = [...by.values()].filter((each) => bad > 0 && each.bad === bad).length;
+  return [...by]
+    .map(([father, { grown, off, fruits: many, bad: his }]) => ({
+      father,
+      grown,
+      off,
+      fruits: many,
+      stands: bad > 0 && his === bad && inAll === 1 && fruits.some((each) => each.off === 0),
+    }))
+    .sort((a, b) => b.off / b.grown - a.off / a.grown || b.off - a.off);
+}

@@ -1,0 +1,242 @@
+import type { FlowerId, PlantId, VarietyId } from '../ids';
+import { Shards, type Flower, type State } from '../ledger';
+import { growing, standingOrder } from '../patch';
+import { bearsSeed, workedIn } from '../purity';
+import { remembered } from '../remember';
+import { fruitPairs, kinshipAmong, lineageOf, type ParentPair } from './descent';
+import { alleleCapture, effectiveParents } from './effectiveSize';
+
+/** What one plant gives to the coming lot, in fruits: one it bears counts a half for it, and a half goes to its fathers. */
+export interface Contribution {
+  readonly plant: PlantId;
+  readonly asMother: number;
+  readonly asFather: number;
+}
+
+/** How a lot is mixed, or would be. */
+export interface Mixture {
+  /** Those that gave most first. */
+  readonly plants: readonly Contribution[];
+  readonly fruits: number;
+  readonly mothers: number;
+  readonly fathers: number;
+  /** Fruits' worth of pollen of which nobody knows the father. */
+  readonly unknownFathers: number;
+  /** Share of the seed of which mother and father are one plant. */
+  readonly selfed: number;
+  /** As many plants that gave the same, and were not akin, would make as varied a lot (status number; Lindgren et al. 1996). 0 of none. */
+  readonly size: number;
+  /** The same, as if none of them were akin. */
+  readonly sizeUnrelated: number;
+  /** How even they gave: `sizeUnrelated` over the plants that gave. 0 of none. */
+  readonly evenness: number;
+}
+
+/** Who gave pollen to which fruit, worked out once for both. */
+export interface FruitParents {
+  readonly fruit: FlowerId;
+  readonly pairs: readonly ParentPair[];
+}
+
+/** The fruits for seed of a variety, worked in a year, that may come into one lot. */
+export function fruitsForSeed(state: State, variety: VarietyId, year: string): Flower[] {
+  return Shards.of(state.flowers)
+    .parts.flatMap((part) => seedFruitsIn(part, year))
+    .filter((flower) => growing(state, flower.plant)?.variety.id === variety);
+}
+
+type Part = ReadonlyMap<unknown, Flower>;
+
+/** The fruits for seed of a year among some hundred flowers; kept for as long as none of them changes. */
+const seedFruitsIn = remembered(
+  (part: Part, year: string) => [part, year],
+  (part, year): readonly Flower[] =>
+    [...part.values()].filter((flower) => bearsSeed(flower) && workedIn(flower) === year),
+);
+
+/** Pollen given to those, by the plant that gave it, in fruits' worth. */
+const givenIn = remembered(
+  (part: Part, year: string) => [part, year],
+  (part, year): ReadonlyMap<PlantId, number> => {
+    const given = new Map<PlantId, number>();
+    for (const { pollinations } of seedFruitsIn(part, year)) {
+      const fathers = pollinations.flatMap((visit) => visit.fathers);
+      const males = fathers.reduce((sum, father) => sum + father.males, 0);
+      for (const father of fathers)
+        given.set(father.plant, (given.get(father.plant) ?? 0) + father.males / males);
+    }
+    return given;
+  },
+);
+
+/** The parents of some fruits. */
+export function parentsOfFruits(state: State, fruits: readonly Flower[]): FruitParents[] {
+  const { self } = lineageOf(state);
+  return fruits.map((flower) => ({ fruit: flower.id, pairs: fruitPairs(state, flower, self) }));
+}
+
+/**
+ * How varied a lot of these fruits is, each giving the same amount of seed. Parents by lineage count with their kin: size is
+ * 1 / (2 sum c_i c_j f_ij) over shares c and kinship f.
+ */
+export function mixtureOf(
+  parents: readonly FruitParents[],
+  kinship: (a: PlantId, b: PlantId) => number,
+): Mixture {
+  const given = new Map<PlantId, { asMother: number; asFather: number }>();
+  const give = (plant: PlantId, as: 'asMother' | 'asFather', part: number) => {
+    const had = given.get(plant) ?? { asMother: 0, asFather: 0 };
+    given.set(plant, { ...had, [as]: had[as] + part });
+  };
+  let selfed = 0;
+  let unknownFathers = 0;
+  for (const { pairs } of parents)
+    for (const { mother, father, weight } of pairs) {
+      if (mother !== null) give(mother, 'asMother', weight);
+      if (father === null) unknownFathers += weight;
+      else give(father, 'asFather', weight);
+      if (mother !== null && mother === father) selfed += weight;
+    }
+  const plants = [...given]
+    .map(([plant, parts]) => ({ plant, ...parts }))
+    .sort((a, b) => total(b) - total(a) || (a.plant < b.plant ? -1 : 1));
+  const sizeUnrelated = effectiveParents(plants.map(total));
+  return {
+    plants,
+    fruits: parents.length,
+    mothers: plants.filter(({ asMother }) => asMother > 0).length,
+    fathers: plants.filter(({ asFather }) => asFather > 0).length,
+    unknownFathers,
+    selfed: parents.length === 0 ? 0 : selfed / parents.length,
+    size: statusNumber(plants, kinship),
+    sizeUnrelated,
+    evenness: plants.length === 0 ? 0 : sizeUnrelated / plants.length,
+  };
+}
+
+const total = ({ asMother, asFather }: Contribution) => asMother + asFather;
+
+function statusNumber(plants: readonly Contribution[], kinship: (a: PlantId, b: PlantId) => number): number {
+  const all = plants.reduce((sum, each) => sum + total(each), 0);
+  if (all === 0) return 0;
+  let akin = 0;
+  for (const a of plants) for (const b of plants) akin += total(a) * total(b) * kinship(a.plant, b.plant);
+  return all ** 2 / (2 * akin);
+}
+
+/** How a variety's coming lot is mixed so far. */
+export function mixingOf(state: State, variety: VarietyId, year: string): Mixture {
+  const parents = parentsOfFruits(state, fruitsForSeed(state, variety, year));
+  return mixtureOf(parents, kinOf(state, parents));
+}
+
+function kinOf(state: State, parents: readonly FruitParents[]) {
+  const plants = parents.flatMap(({ pairs }) =>
+    pairs.flatMap(({ mother, father }) => [mother, father].filter((id) => id !== null)),
+  );
+  return kinshipAmong(lineageOf(state), [...new Set(plants)]);
+}
+
+/** The lot as it would be with some pairs more, say tonight's. */
+export function mixingWith(
+  state: State,
+  variety: VarietyId,
+  year: string,
+  more: readonly { readonly mother: PlantId; readonly fathers: readonly PlantId[] }[],
+): Mixture {
+  const { self } = lineageOf(state);
+  const parents = [
+    ...parentsOfFruits(state, fruitsForSeed(state, variety, year)),
+    ...more
+      .filter(({ fathers }) => fathers.length > 0)
+      .map(({ mother, fathers }, i) => ({
+        fruit: `flower:${i}` as FlowerId,
+        pairs: fathers.map((father) => ({
+          mother: self(mother),
+          father: self(father),
+          weight: 1 / fathers.length,
+        })),
+      })),
+  ];
+  return mixtureOf(parents, kinOf(state, parents));
+}
+
+/** A plant that could give pollen tomorrow. */
+export interface FatherAdvice {
+  readonly plant: PlantId;
+  /** Fruits it fathered so far, and bears. */
+  readonly asFather: number;
+  readonly asMother: number;
+}
+
+/** The standing plants of a variety, those that gave least so far first: tomorrow's fathers. */
+export function fathersNext(state: State, variety: VarietyId, year: string): FatherAdvice[] {
+  const { self } = lineageOf(state);
+  const given = new Map(mixingOf(state, variety, year).plants.map((each) => [each.plant, each]));
+  return standingOrder(state)
+    .filter((each) => each.variety.id === variety && each.plant.offType === null)
+    .map(({ plant }) => {
+      const found = given.get(self(plant.id));
+      return { plant: plant.id, asFather: found?.asFather ?? 0, asMother: found?.asMother ?? 0 };
+    })
+    .sort((a, b) => a.asFather - b.asFather || a.asFather + a.asMother - (b.asFather + b.asMother));
+}
+
+/** What the fathers of a round are chosen by besides the round itself. */
+export interface FatherHistory {
+  /** Fruits' worth of pollen that a plant's clone gave so far this year. */
+  already(plant: PlantId): number;
+  kinship(a: PlantId, b: PlantId): number;
+}
+
+/** What each plant has given this year, and who is akin: for the matching of a morning. */
+export const fatherHistory: (state: State, year: string) => FatherHistory = remembered(
+  ({ flowers, plants, lots, stands }: State, year: string) => [flowers, plants, lots, stands, year],
+  (state, year): FatherHistory => {
+    const lineage = lineageOf(state);
+    const given = new Map<PlantId, number>();
+    for (const part of Shards.of(state.flowers).parts)
+      for (const [plant, fruits] of givenIn(part, year)) {
+        const father = lineage.self(plant);
+        given.set(father, (given.get(father) ?? 0) + fruits);
+      }
+    // Nobody is akin to anybody where no plant was sown from fruits of this record, or is a cutting.
+    const known = [...state.lots.values()].some(({ from }) => from === 'fruits') || hasClones(state);
+    const kin = known
+      ? kinshipAmong(
+          lineage,
+          standingOrder(state).map(({ plant }) => plant.id),
+        )
+      : () => 0;
+    return { already: (plant) => given.get(lineage.self(plant)) ?? 0, kinship: kin };
+  },
+);
+
+const hasClones = ({ plants }: State) => [...plants.values()].some(({ cloneOf }) => cloneOf !== null);
+
+/** What a lot of such a size loses and keeps. */
+export interface SmallPopulation {
+  /** Share of what varies that is lost in this generation: 1 / (2 N). */
+  readonly lost: number;
+  /** The same after ten such generations. */
+  readonly lostInTen: number;
+  /** The chance that an allele of 5 % is in it. */
+  readonly keepsRare: number;
+  /** Plants, unrelated and giving alike, that keep it with 95 %. */
+  readonly plantsForRare: number;
+}
+
+/**
+ * What is lost per generation with such an effective size (Wright 1931), and what becomes of an allele of 5 %.
+ * @example smallPopulation(10).lost // 0.05
+ */
+export function smallPopulation(size: number): SmallPopulation {
+  const lost = size <= 0.5 ? 1 : 1 / (2 * size);
+  const rare = alleleCapture({ alleleFrequency: 0.05, inbreeding: 0, plants: Math.max(0, size) });
+  return {
+    lost,
+    lostInTen: 1 - (1 - lost) ** 10,
+    keepsRare: rare.probability,
+    plantsForRare: rare.plantsFor95,
+  };
+}

@@ -1,0 +1,169 @@
+import { cropOf, isEdible, type Crop } from '../crops';
+import type { FlowerId, LotId, VarietyId } from '../ids';
+import type { Flower, Lot, State, Variety } from '../ledger';
+import {
+  generationOfLot,
+  kinshipAmong,
+  lineageOf,
+  mixtureOf,
+  parentsOfFruits,
+  plantsOfLot,
+  type Generation,
+  type Mixture,
+} from '../lineage';
+import { growing } from '../patch';
+import {
+  fruitProof,
+  lotShare,
+  weakestGrade,
+  workedIn,
+  type FruitProof,
+  type Grade,
+  type Share,
+} from '../purity';
+import { remembered } from '../remember';
+import type { LocalDate } from '../time';
+
+/** What cannot be so of a lot as it was written; it stays as it is, and is told. */
+export type LotOddity =
+  /** From fruits, and none is named. */
+  | 'no-fruits'
+  /** A fruit of it is not on this phone. */
+  | 'missing-fruit'
+  /** A fruit is in another lot as well. */
+  | 'fruit-twice'
+  /** Its mothers are of more than one variety. */
+  | 'two-varieties'
+  /** Its seed would be older than the work on a fruit of it. */
+  | 'year-before'
+  /** A fruit of it was lost, by what was written. */
+  | 'lost-fruit';
+
+/** A lot of seed, and all that follows from its record. */
+export interface LotStanding {
+  readonly lot: Lot;
+  readonly variety: Variety | null;
+  readonly crop: Crop | null;
+  readonly generation: Generation;
+  /** Its fruits with their proof; none of a lot from elsewhere. */
+  readonly fruits: readonly FruitProof[];
+  /** That of its weakest fruit; `null` where nobody can say. */
+  readonly grade: Grade | null;
+  readonly share: Share | null;
+  /** `null` of a lot from elsewhere. */
+  readonly mixture: Mixture | null;
+  /** Plants on record that were sown from it. */
+  readonly sown: number;
+  readonly oddities: readonly LotOddity[];
+  /** Its crop's caution, where seed of it may come bitter or worse. */
+  readonly caution: string | null;
+}
+
+/** A lot with its parents and its purity, on a day. */
+export function lotStanding(state: State, lot: Lot, today: LocalDate): LotStanding {
+  const variety = state.varieties.get(lot.variety) ?? null;
+  const crop = variety && cropOf(variety.crop);
+  const flowers = lot.fruits.flatMap((id) => state.flowers.get(id) ?? []);
+  const fruits = flowers.map((flower) => fruitProof(state, flower, today));
+  const parents = parentsOfFruits(state, flowers);
+  const plants = parents.flatMap(({ pairs }) =>
+    pairs.flatMap(({ mother, father }) => [mother, father].filter((id) => id !== null)),
+  );
+  return {
+    lot,
+    variety,
+    crop,
+    generation: generationOfLot(state, lot),
+    fruits,
+    grade: weakestGrade(fruits.map(({ proof }) => proof.grade)),
+    share: fruits.length === 0 ? null : lotShare(fruits.map(({ chain }) => ({ chain, seeds: 1 }))),
+    mixture:
+      lot.from === 'fruits' ? mixtureOf(parents, kinshipAmong(lineageOf(state), [...new Set(plants)])) : null,
+    sown: plantsOfLot(state, lot.id).length,
+    oddities: odditiesOfLot(state, lot, flowers),
+    caution: crop && !isEdible(crop) ? crop.caution : null,
+  };
+}
+
+function odditiesOfLot(state: State, lot: Lot, flowers: readonly Flower[]): LotOddity[] {
+  if (lot.from !== 'fruits') return [];
+  const mothers = new Set(flowers.flatMap(({ plant }) => growing(state, plant)?.variety.id ?? []));
+  const elsewhere = lotsByFruit(state);
+  const checks: readonly (readonly [LotOddity, boolean])[] = [
+    ['no-fruits', lot.fruits.length === 0],
+    ['missing-fruit', flowers.length < lot.fruits.length],
+    ['fruit-twice', lot.fruits.some((fruit) => (elsewhere.get(fruit)?.length ?? 0) > 1)],
+    ['two-varieties', mothers.size > 1],
+    ['year-before', flowers.some((flower) => Number(workedIn(flower)) > lot.year)],
+    ['lost-fruit', flowers.some(({ lost }) => lost !== null)],
+  ];
+  return checks.flatMap(([what, so]) => (so ? [what] : []));
+}
+
+/** The lots in which each fruit is. */
+const lotsByFruit = remembered(
+  ({ lots }: State) => [lots],
+  ({ lots }): ReadonlyMap<FlowerId, readonly LotId[]> => {
+    const by = new Map<FlowerId, LotId[]>();
+    for (const lot of lots.values())
+      for (const fruit of lot.fruits) {
+        const had = by.get(fruit);
+        if (had) had.push(lot.id);
+        else by.set(fruit, [lot.id]);
+      }
+    return by;
+  },
+);
+
+/** All lots, the latest year first, then by variety. */
+export function lotsInOrder(state: State): Lot[] {
+  const name = ({ variety }: Lot) => state.varieties.get(variety)?.name ?? '';
+  return [...state.lots.values()].sort(
+    (a, b) => b.year - a.year || name(a).localeCompare(name(b), 'en') || (a.begunAt < b.begunAt ? -1 : 1),
+  );
+}
+
+/** Fruits picked for seed of one variety and year that are in no lot yet. */
+export interface FruitsWaiting {
+  readonly variety: Variety;
+  readonly year: string;
+  readonly fruits: readonly Flower[];
+}
+
+/** What was picked for seed and is in no lot yet. */
+export function fruitsWaiting(state: State): FruitsWaiting[] {
+  const placed = lotsByFruit(state);
+  const by = new Map<string, { variety: Variety; year: string; fruits: Flower[] }>();
+  for (const flower of state.flowers.values()) {
+    if (flower.harvested?.harvestFor !== 'seed' || placed.has(flower.id)) continue;
+    const variety = growing(state, flower.plant)?.variety;
+    if (!variety) continue;
+    const year = workedIn(flower);
+    const key = `${variety.id}/${year}`;
+    const had = by.get(key);
+    if (had) had.fruits.push(flower);
+    else by.set(key, { variety, year, fruits: [flower] });
+  }
+  return [...by.values()];
+}
+
+/**
+ * `Slate Dome 2025`: how a lot is called; of two of one variety and year the later begun is `Slate Dome 2025 (2)`.
+ * @example lotName(lot, state) // 'Slate Dome 2025'
+ */
+export function lotName(
+  lot: Pick<Lot, 'id' | 'variety' | 'year' | 'begunAt'>,
+  state: Pick<State, 'lots' | 'varieties'>,
+): string {
+  const name = state.varieties.get(lot.variety)?.name ?? 'A variety not on this phone';
+  const alike = lotsAlike(state, lot.variety, lot.year);
+  const at = alike.indexOf(lot.id);
+  return at > 0 ? `${name} ${lot.year} (${at + 1})` : `${name} ${lot.year}`;
+}
+
+function lotsAlike({ lots }: Pick<State, 'lots'>, variety: VarietyId, year: number): LotId[] {
+  return [...lots.values()]
+    .filter((lot) => lot.variety === variety && lot.year === year)
+    .sort((a, b) => (a.begunAt === b.begunAt ? (a.id < b.id ? -1 : 1) : a.begunAt < b.begunAt ? -1 : 1))
+    .map(({ id }) => id);
+}

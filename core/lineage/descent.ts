@@ -50,15 +50,23 @@ export function sownFrom(plant: Plant, { stands }: Pick<State, 'stands'>): SownV
 }
 
 /** The plant from which a runner, a tuber or a cutting was taken in the end; the plant itself where it would go round in a circle. */
-function originOf(plant: PlantId, { plants }: Pick<State, 'plants'>): PlantId {
+function originOf(plant: PlantId, state: Known): PlantId {
   const seen = new Set([plant]);
   let at = plant;
-  for (let up = plants.get(at)?.cloneOf ?? null; up !== null; up = plants.get(at)?.cloneOf ?? null) {
+  for (let up = takenFrom(at, state); up !== null; up = takenFrom(at, state)) {
     if (seen.has(up)) return plant;
     seen.add(up);
     at = up;
   }
   return at;
+}
+
+/** The plant of which one is a cutting, as it was said; else the seedling with which its variety began. */
+function takenFrom(id: PlantId, { plants, stands, varieties }: Known): PlantId | null {
+  const plant = plants.get(id);
+  if (!plant) return null;
+  const began = varieties.get(stands.get(plant.stand)?.variety ?? '')?.from ?? null;
+  return plant.cloneOf ?? (began === id ? null : began);
 }
 
 /**

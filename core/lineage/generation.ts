@@ -1,6 +1,7 @@
 import type { FlowerId, LotId, PlantId, VarietyId } from '../ids';
 import type { Lot, State } from '../ledger';
-import { fruitPairs, lineageOf, type Lineage, type ParentPair } from './descent';
+import { remembered } from '../remember';
+import { fruitPairs, lineageOf, sownFrom, type Lineage, type ParentPair } from './descent';
 import { heterozygosityOf, recurrentShare } from './generations';
 
 /**
@@ -172,8 +173,21 @@ export function expectedMakeup(
 }
 
 /** Plants sown from a lot, each once; clones of one are as many as there are. */
-export function plantsOfLot(state: State, lot: LotId): PlantId[] {
-  return [...state.plants.values()]
-    .filter((plant) => (plant.sown ?? state.stands.get(plant.stand)?.sown)?.lot === lot)
-    .map(({ id }) => id);
+export function plantsOfLot(state: State, lot: LotId): readonly PlantId[] {
+  return plantsByLot(state).get(lot) ?? [];
 }
+
+const plantsByLot = remembered(
+  ({ plants, stands }: State) => [plants, stands],
+  (state): ReadonlyMap<LotId, readonly PlantId[]> => {
+    const by = new Map<LotId, PlantId[]>();
+    for (const plant of state.plants.values()) {
+      const lot = sownFrom(plant, state)?.lot ?? null;
+      if (lot === null) continue;
+      const had = by.get(lot);
+      if (had) had.push(plant.id);
+      else by.set(lot, [plant.id]);
+    }
+    return by;
+  },
+);

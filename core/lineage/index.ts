@@ -5,3 +5,4 @@ export * from './descent';
 export * from './generation';
 export * from './mixing';
 export * from './growOut';
+export * from './tree';

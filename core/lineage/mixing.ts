@@ -54,16 +54,17 @@ const seedFruitsIn = remembered(
     [...part.values()].filter((flower) => bearsSeed(flower) && workedIn(flower) === year),
 );
 
-/** Pollen given to those, by the plant that gave it, in fruits' worth. */
+/** What each plant gave to those, as mother and as father, in fruits' worth. */
 const givenIn = remembered(
   (part: Part, year: string) => [part, year],
   (part, year): ReadonlyMap<PlantId, number> => {
     const given = new Map<PlantId, number>();
-    for (const { pollinations } of seedFruitsIn(part, year)) {
+    const give = (plant: PlantId, fruits: number) => given.set(plant, (given.get(plant) ?? 0) + fruits);
+    for (const { plant, pollinations } of seedFruitsIn(part, year)) {
+      give(plant, 1);
       const fathers = pollinations.flatMap((visit) => visit.fathers);
       const males = fathers.reduce((sum, father) => sum + father.males, 0);
-      for (const father of fathers)
-        given.set(father.plant, (given.get(father.plant) ?? 0) + father.males / males);
+      for (const father of fathers) give(father.plant, father.males / males);
     }
     return given;
   },
@@ -114,7 +115,7 @@ export function mixtureOf(
   };
 }
 
-const total = ({ asMother, asFather }: Contribution) => asMother + asFather;
+const total = ({ asMother, asFather }: Omit<Contribution, 'plant'>) => asMother + asFather;
 
 function statusNumber(plants: readonly Contribution[], kinship: (a: PlantId, b: PlantId) => number): number {
   const all = plants.reduce((sum, each) => sum + total(each), 0);
@@ -179,12 +180,12 @@ export function fathersNext(state: State, variety: VarietyId, year: string): Fat
       const found = given.get(self(plant.id));
       return { plant: plant.id, asFather: found?.asFather ?? 0, asMother: found?.asMother ?? 0 };
     })
-    .sort((a, b) => a.asFather - b.asFather || a.asFather + a.asMother - (b.asFather + b.asMother));
+    .sort((a, b) => total(a) - total(b) || a.asFather - b.asFather);
 }
 
 /** What the fathers of a round are chosen by besides the round itself. */
 export interface FatherHistory {
-  /** Fruits' worth of pollen that a plant's clone gave so far this year. */
+  /** What a plant and its clones gave so far this year, as mother and as father, in fruits. The least sum of squares mixes best. */
   already(plant: PlantId): number;
   kinship(a: PlantId, b: PlantId): number;
 }
@@ -197,8 +198,8 @@ export const fatherHistory: (state: State, year: string) => FatherHistory = reme
     const given = new Map<PlantId, number>();
     for (const part of Shards.of(state.flowers).parts)
       for (const [plant, fruits] of givenIn(part, year)) {
-        const father = lineage.self(plant);
-        given.set(father, (given.get(father) ?? 0) + fruits);
+        const self = lineage.self(plant);
+        given.set(self, (given.get(self) ?? 0) + fruits);
       }
     // Nobody is akin to anybody where no plant was sown from fruits of this record, or is a cutting.
     const known = [...state.lots.values()].some(({ from }) => from === 'fruits') || hasClones(state);

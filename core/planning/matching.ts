@@ -35,7 +35,7 @@ export interface PollenRules {
   readonly femalesPerMale: number;
   /** Kinship of two plants, 0..1, where lineage is known. */
   readonly kinship?: (mother: string, father: string) => number;
-  /** Females that a plant fathered before, where the season is to be evened out and not this morning alone. */
+  /** What a plant gave before, in fruits, where the season is to be evened out and not this morning alone. */
   readonly already?: (father: string) => number;
 }
 

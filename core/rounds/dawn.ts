@@ -124,6 +124,22 @@ export function dawnQuestion(
   };
 }
 
+/**
+ * Whose pollen goes where on a morning (or dusk), of what is shut for it and still to be worked.
+ * @example morningMatch(state, place, '2026-07-06', 'dawn').pairs // []
+ */
+export function morningMatch(
+  state: State,
+  place: Place,
+  date: LocalDate,
+  kind: 'dawn' | 'dusk',
+): PollenMatch {
+  const stops = stopsOf(state, date, place.zone, kind).filter(
+    ({ state: how }) => how === 'to-do' || how === 'later',
+  );
+  return matchedPollen(state, stops, freeMales(state, place, date), date.slice(0, 4));
+}
+
 /** Whose pollen goes where, by the patch's way with a plant's own. */
 function matchedPollen(
   state: State,
@@ -132,6 +148,8 @@ function matchedPollen(
   year: string,
 ): PollenMatch {
   const { already, kinship } = fatherHistory(state, year);
+  const tonight = new Map<PlantId, number>();
+  for (const { growing: each } of stops) tonight.set(each.plant.id, (tonight.get(each.plant.id) ?? 0) + 1);
   const selfing = mainPatch(state)?.schools.selfing;
   const females = stops.map((stop): PollenFemale => ({
     id: stop.flower.id,
@@ -150,7 +168,8 @@ function matchedPollen(
       selfing: selfing === 'allowed' || selfing === 'never' ? selfing : 'others-first',
       // Each male comes with what it may still serve.
       femalesPerMale: 1,
-      already,
+      // What bears fruit from today on has given its part as a mother.
+      already: (plant) => already(plant) + (tonight.get(plant) ?? 0),
       // Whether a plant may have its own pollen is for the school to say.
       kinship: (mother, father) => (mother === father ? 0 : kinship(mother, father)),
     },

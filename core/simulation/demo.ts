@@ -5,6 +5,7 @@ import { mainPatch, nextPlantPlaces, type Growing } from '../patch';
 import { NO_GOAL } from '../goals';
 import { addDays, atLocalTime, localDateOf, type LocalDate } from '../time';
 import { plantExtras } from './demoExtras';
+import { writeEarlierLots } from './demoLots';
 import { noteSurroundings } from './demoSurroundings';
 import { dawnWork, Diary, eveningWork, lookWork, loopWork } from './growers';
 import { budsOf, stageOn, type Bud } from './truth';
@@ -72,6 +73,7 @@ export function demoLog(seed: number = DEMO_SEED, onProgress?: (share: number) =
   if (patch) {
     plantExtras(diary, patch.id, DEMO_SEASON_START);
     noteSurroundings(diary, patch.id, DEMO_SEASON_START);
+    writeEarlierLots(diary, patch.id);
   }
   return diary.events;
 }

@@ -4,3 +4,4 @@ export * from './learner';
 export { closureAtDawn, lookOn, weatherOn, type Weather } from './truth';
 export { DEMO_DEVICE, trueOutcome } from './growers';
 export * from './contamination';
+export * from './fatherChoice';

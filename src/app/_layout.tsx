@@ -66,6 +66,7 @@ function Lit() {
         t: open ? () => router.navigate('/') : null,
         p: open ? () => router.navigate('/patch') : null,
         f: open ? () => router.navigate('/fruit') : null,
+        s: open ? () => router.navigate('/seed') : null,
         r: open ? () => router.navigate('/practice') : null,
         k: open ? () => router.navigate('/key') : null,
         '?': () => setKeysShown(true),

@@ -1,12 +1,12 @@
 import type { ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { mdiFruitCherries, mdiSchool, mdiSprout, mdiWeatherSunsetUp } from '@/ui/controls/iconPaths';
+import { mdiFruitCherries, mdiSchool, mdiSeed, mdiSprout, mdiWeatherSunsetUp } from '@/ui/controls/iconPaths';
 import { Icon } from './controls/Icon';
 import { Txt, useColours, useIsWide } from './theme';
 
 export interface FramePlace {
   readonly name: string;
-  readonly path: '/' | '/patch' | '/fruit' | '/practice';
+  readonly path: '/' | '/patch' | '/fruit' | '/seed' | '/practice';
   readonly icon: string;
 }
 
@@ -14,6 +14,7 @@ export const PLACES: readonly FramePlace[] = [
   { name: 'Today', path: '/', icon: mdiWeatherSunsetUp },
   { name: 'Patch', path: '/patch', icon: mdiSprout },
   { name: 'Fruit', path: '/fruit', icon: mdiFruitCherries },
+  { name: 'Seed', path: '/seed', icon: mdiSeed },
   { name: 'Practice', path: '/practice', icon: mdiSchool },
 ];
 
@@ -34,8 +35,12 @@ const WITHIN: Readonly<Record<string, FramePlace['path']>> = {
   '/crossing': '/patch',
   '/week': '/fruit',
   '/label': '/fruit',
-  '/proof': '/fruit',
-  '/purity': '/fruit',
+  '/proof': '/seed',
+  '/purity': '/seed',
+  '/lot': '/seed',
+  '/lineage': '/seed',
+  '/mixing': '/seed',
+  '/generations': '/seed',
   '/find': '/fruit',
   '/tags': '/fruit',
 };

@@ -6,6 +6,7 @@ const KEYS: readonly [key: string, what: string][] = [
   ['t', 'Today'],
   ['p', 'Patch'],
   ['f', 'Fruit'],
+  ['s', 'Seed'],
   ['r', 'Practice'],
   ['k', 'the key: what am I looking at?'],
   ['1 2 3 …', 'the answers of the key and the trainer; 0 = can’t tell, w = in words'],

@@ -15,6 +15,7 @@ import { gated } from '@/ui/Gate';
 import { CountedHere } from '@/ui/fruit/CountedHere';
 import { SetStats } from '@/ui/fruit/SetStats';
 import { Page } from '@/ui/Page';
+import { PlantSeed } from '@/ui/seed/PlantSeed';
 import { Txt } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
 import { healthWords, plural, quietWords } from '@/ui/words';
@@ -89,6 +90,12 @@ function PlantPage() {
           ) : null}
           {plant.ended || !hasRounds(crop) ? null : <ComingBuds growing={found} outlook={outlook} />}
           <PlantEdit growing={found} />
+          {found.stand.reason === 'fruit' && state.lots.size === 0 ? null : (
+            <PlantSeed
+              growing={found}
+              onTree={() => router.navigate({ pathname: '/lineage/[id]', params: { id: plant.id } })}
+            />
+          )}
         </>
       }
     >

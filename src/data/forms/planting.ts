@@ -6,7 +6,7 @@ import {
   type SexSystem,
   type VarietyTraits,
 } from '@core/crops';
-import type { PatchId } from '@core/ids';
+import type { FlowerId, LotId, PatchId } from '@core/ids';
 import type { Bed, Draft, State } from '@core/ledger';
 import { nextPlantPlaces } from '@core/patch';
 import type { LocalDate } from '@core/time';
@@ -21,6 +21,9 @@ export interface Planting {
   /** How its flowers are made; `null` = the crop's usual way. */
   readonly system?: SexSystem | null;
   readonly traits?: VarietyTraits;
+  /** The lot it is sown from, and which fruit of it; `null`: nobody said. */
+  readonly lot?: LotId | null;
+  readonly fruit?: FlowerId | null;
 }
 
 /** The facts of one new stand in a bed: its variety (the known one of that name and crop, or new), itself, its plants. */
@@ -29,7 +32,17 @@ export function plantingDrafts(
   state: State,
   patch: PatchId,
   bed: Pick<Bed, 'id' | 'first' | 'lengthM' | 'widthM'>,
-  { crop, variety: name, shape, plants, reason, system = null, traits = {} }: Planting,
+  {
+    crop,
+    variety: name,
+    shape,
+    plants,
+    reason,
+    system = null,
+    traits = {},
+    lot = null,
+    fruit = null,
+  }: Planting,
   plantedOn: LocalDate | null,
 ): Draft[] {
   const wanted = name.trim();
@@ -60,6 +73,7 @@ export function plantingDrafts(
           },
         ]),
     { kind: 'standAdded', stand, bed: bed.id, variety, reason },
+    ...(lot === null ? [] : [{ kind: 'sownFrom' as const, subject: stand, lot, fruit }]),
     ...nextPlantPlaces({ ...bed, ...bed.first }, standing, plants, cropOf(crop)).map(
       (position, i): Draft => ({
         kind: 'plantAdded',

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { reasonsOf } from '@core/crops';
-import { LOSS_CAUSES, OFF_TYPE_BY, type OffTypeBy } from '@core/ledger';
+import { LOSS_CAUSES, OFF_TYPE_BY, ROGUED, type OffTypeBy } from '@core/ledger';
 import { plantName, type Growing } from '@core/patch';
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
@@ -135,9 +135,32 @@ const shownBy: Readonly<Record<OffTypeBy, string>> = {
 function OffType({ growing: { plant, stand } }: { growing: Growing }) {
   const { record } = useGarden();
   const [asking, setAsking] = useState(false);
-  if (plant.offType)
+  const { offType } = plant;
+  if (offType)
     return (
-      <Txt>{`Not true to its variety, by ${shownBy[plant.offType.shownBy]}: its fruits, and those it fathered, are not pure.`}</Txt>
+      <>
+        <Txt>{`Not true to its variety, by ${shownBy[offType.shownBy]}: its fruits, and those it fathered, are not pure.`}</Txt>
+        {plant.ended ? (
+          <Tiles question="Pulled up: when?">
+            {ROGUED.map((each) => (
+              <Tile
+                key={each}
+                title={each === 'before' ? 'before it shed pollen' : 'after it shed pollen'}
+                small
+                chosen={offType.rogued === each}
+                onPress={() =>
+                  void record({
+                    kind: 'corrected',
+                    subject: plant.id,
+                    target: offType.event,
+                    changes: { rogued: each },
+                  })
+                }
+              />
+            ))}
+          </Tiles>
+        ) : null}
+      </>
     );
   if (stand.reason === 'fruit') return null;
   if (!asking)

@@ -6,6 +6,7 @@ import { Field, Button, Sheet, Tile, Tiles } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
 import { reasonText, systemWords } from '../words';
+import { SownTiles } from '../seed/SownTiles';
 import { TraitTiles } from './TraitTiles';
 import { VarietyAdvice } from './VarietyAdvice';
 
@@ -28,6 +29,7 @@ export function StandEditSheet({
   const usual = crop.sexSystem.value;
   const [system, setSystem] = useState(variety.system ?? usual);
   const systems = systemsOf(cropOf(variety.crop));
+  const [sown, setSown] = useState({ lot: stand.sown?.lot ?? null, fruit: stand.sown?.fruit ?? null });
   const [error, setError] = useState<string | null>(null);
   const save = async () => {
     const wanted = name.trim();
@@ -56,6 +58,8 @@ export function StandEditSheet({
       // From now on: what was worked before stays what it was worked for.
       drafts.push({ kind: 'reasonSet', subject: stand.id, reason });
     }
+    if (sown.lot !== (stand.sown?.lot ?? null) || sown.fruit !== (stand.sown?.fruit ?? null))
+      drafts.push({ kind: 'sownFrom', subject: stand.id, ...sown });
     if (drafts.length > 0) await record(...drafts);
     onClose();
   };
@@ -112,6 +116,12 @@ export function StandEditSheet({
         ))}
       </Tiles>
       <VarietyAdvice crop={crop} variety={{ traits, system }} reason={reason} />
+      <SownTiles
+        crop={variety.crop}
+        lot={sown.lot}
+        fruit={sown.fruit}
+        onChange={(lot, fruit) => setSown({ lot, fruit })}
+      />
       <Button title="Keep the change" look="main" onPress={() => void save()} />
       <Txt size="label" tone="muted">
         The name changes for every stand of this variety; what it was called before stays in the log.

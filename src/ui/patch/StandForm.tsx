@@ -15,6 +15,7 @@ import { Field, Notice, Stepper, Tile, Tiles } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
 import { systemNotes, systemWords, quietWords } from '../words';
+import { SownTiles } from '../seed/SownTiles';
 import { TraitTiles } from './TraitTiles';
 import { VarietyAdvice } from './VarietyAdvice';
 
@@ -28,6 +29,8 @@ export const NEW_STAND: StandDraft = {
   reason: 'seed',
   system: null,
   traits: {},
+  lot: null,
+  fruit: null,
 };
 
 const REASON_NOTES: readonly { value: Reason; title: string; note: string }[] = [
@@ -115,6 +118,12 @@ export function StandForm({
         most={200}
         onChange={(plants) => onChange({ plants })}
       />
+      <SownTiles
+        crop={value.crop}
+        lot={value.lot}
+        fruit={value.fruit}
+        onChange={(lot, fruit) => onChange({ lot, fruit })}
+      />
       <Tiles question={hasRounds(crop) ? 'Why pollinate by hand?' : 'What is it for?'}>
         {(hasRounds(crop) ? REASON_NOTES : QUIET_NOTES)
           .filter(({ value: reason }) => reasonsOf(crop).includes(reason))
@@ -145,6 +154,8 @@ function ofCrop(id: CropId, reason: Reason): Partial<StandDraft> {
     shape: crop.usualShape,
     system: null,
     traits: {},
+    lot: null,
+    fruit: null,
     reason: reasons.includes(reason) ? reason : (reasons[0] ?? 'fruit'),
   };
 }

@@ -1,0 +1,127 @@
+import { useMemo, useState } from 'react';
+import { useRouter } from 'expo-router';
+import { fruitsForSeed, mixingOf } from '@core/lineage';
+import { fruitsWaiting, lotsInOrder, lotStanding } from '@core/seed';
+import type { LotForm } from '@/data/forms/lotForm';
+import { useGarden } from '@/data/garden/garden';
+import { Button, Card, Notice, Row } from '@/ui/controls';
+import { gated } from '@/ui/Gate';
+import { Page } from '@/ui/Page';
+import { LotRow } from '@/ui/seed/LotRow';
+import { LotSheet } from '@/ui/seed/LotSheet';
+import { plantsText } from '@/ui/seed/words';
+import { Txt } from '@/ui/theme';
+import { UndoLine } from '@/ui/UndoLine';
+import { plural } from '@/ui/words';
+
+/** Is it pure, is it enough, who stands behind it: lots and what comes into the next. */
+function Seed() {
+  const { state, today } = useGarden();
+  const router = useRouter();
+  const [begun, setBegun] = useState<Partial<LotForm> | null>(null);
+  const lots = useMemo(() => lotsInOrder(state).map((lot) => lotStanding(state, lot, today)), [state, today]);
+  const waiting = useMemo(() => fruitsWaiting(state), [state]);
+  const openLot = (id: string) => router.navigate({ pathname: '/lot/[id]', params: { id } });
+  return (
+    <Page
+      title="Seed"
+      over="Lots, their parents, how pure they are"
+      corner={<Button title="Purity" look="quiet" small onPress={() => router.navigate('/purity')} />}
+      side={
+        <>
+          <ComingLots />
+          <Card>
+            <Txt size="heading">Reckon with generations</Txt>
+            <Txt tone="muted">
+              How many plants to find a trait, how many seasons until it breeds true, how many to grow out.
+            </Txt>
+            <Button title="Crosses and growing out" onPress={() => router.navigate('/generations')} />
+          </Card>
+        </>
+      }
+      foot={<Button title="Begin a lot" look="main" onPress={() => setBegun({})} />}
+    >
+      <UndoLine />
+      {waiting.map(({ variety, year, fruits }) => (
+        <Notice
+          key={`${variety.id} ${year}`}
+          tone="pollen"
+          text={`${plural(fruits.length, 'fruit', 'fruits')} of ${variety.name} of ${year}, picked for seed, ${fruits.length === 1 ? 'is' : 'are'} in no lot yet.`}
+        >
+          <Button
+            title="Make a lot of them"
+            small
+            label={`Make a lot of ${variety.name} ${year}`}
+            onPress={() =>
+              setBegun({
+                variety: variety.id,
+                from: 'fruits',
+                fruits: fruits.map(({ id }) => id),
+                year: Number(year),
+              })
+            }
+          />
+        </Notice>
+      ))}
+      {lots.length === 0 ? (
+        <Txt>
+          No lot yet. A lot is seed that is kept together: what you bought or were given to sow, and later
+          what comes of your own fruits. Plants that name their lot can be traced back.
+        </Txt>
+      ) : (
+        <Card>
+          <Txt size="heading">Lots</Txt>
+          {lots.map((standing) => (
+            <LotRow key={standing.lot.id} standing={standing} onOpen={() => openLot(standing.lot.id)} />
+          ))}
+        </Card>
+      )}
+      {begun ? (
+        <LotSheet
+          start={begun}
+          onClose={(lot) => {
+            setBegun(null);
+            if (lot) openLot(lot);
+          }}
+        />
+      ) : null}
+    </Page>
+  );
+}
+
+/** This year's varieties grown for seed: how their coming lots are mixed. */
+function ComingLots() {
+  const { state, today } = useGarden();
+  const router = useRouter();
+  const year = today.slice(0, 4);
+  const coming = useMemo(
+    () =>
+      [...state.varieties.values()].flatMap((variety) =>
+        fruitsForSeed(state, variety.id, year).length === 0
+          ? []
+          : [{ variety, mixture: mixingOf(state, variety.id, year) }],
+      ),
+    [state, year],
+  );
+  if (coming.length === 0) return null;
+  return (
+    <Card>
+      <Txt size="heading">{`The lots of ${year}, as they come`}</Txt>
+      {coming.map(({ variety, mixture }) => (
+        <Row key={variety.id}>
+          <Txt style={{ flex: 1 }}>
+            {`${variety.name}: ${plural(mixture.fruits, 'fruit', 'fruits')}, as varied as ${plantsText(mixture.size)} ${mixture.size === 1 ? 'plant' : 'plants'}`}
+          </Txt>
+          <Button
+            title="Mixing"
+            small
+            label={`How ${variety.name} is mixed`}
+            onPress={() => router.navigate({ pathname: '/mixing/[id]', params: { id: variety.id } })}
+          />
+        </Row>
+      ))}
+    </Card>
+  );
+}
+
+export default gated(Seed);

@@ -1,0 +1,39 @@
+import type { FlowerId, LotId, PatchId, VarietyId } from '@core/ids';
+import type { Draft, LotFrom } from '@core/ledger';
+
+/** What the form of a lot holds. */
+export interface LotForm {
+  readonly variety: VarietyId | null;
+  readonly from: LotFrom;
+  readonly fruits: readonly FlowerId[];
+  readonly year: number;
+  readonly note: string;
+}
+
+/** The first thing that is wrong with a form, and in which field; `null`: nothing. */
+export function wrongInLot({
+  variety,
+  from,
+  fruits,
+  note,
+}: LotForm): { field: string; message: string } | null {
+  if (variety === null) return { field: 'variety', message: 'Say which variety it is.' };
+  if (from === 'fruits' && fruits.length === 0)
+    return { field: 'fruits', message: 'Tick the fruits its seed was taken from, or say that nobody knows.' };
+  if (note.length > 200) return { field: 'note', message: 'The note may have 200 characters.' };
+  return null;
+}
+
+/** The entry that begins a lot. */
+export function lotDraft(lot: LotId, patch: PatchId, { variety, from, fruits, year, note }: LotForm): Draft {
+  return {
+    kind: 'lotBegun',
+    lot,
+    patch,
+    variety: variety as VarietyId,
+    from,
+    fruits: from === 'fruits' ? fruits : [],
+    year,
+    note: note.trim(),
+  };
+}

@@ -1,0 +1,106 @@
+import { View } from 'react-native';
+import type { PlantId } from '@core/ids';
+import type { Lot } from '@core/ledger';
+import type { FatherFinding, GrowOutFinding } from '@core/lineage';
+import { growing, plantName } from '@core/patch';
+import { useGarden } from '@/data/garden/garden';
+import { useRecording } from '@/data/garden/useRecording';
+import { Button, Card, Notice } from '../controls';
+import { Txt } from '../theme';
+import { plural } from '../words';
+import { percentText, roguedWords, stageTitles } from './words';
+
+/** What growing out has shown of a lot, by fruit and father, and what that proves. */
+export function GrowOutCard({
+  lot,
+  finding,
+  onCount,
+}: {
+  lot: Lot;
+  finding: GrowOutFinding;
+  onCount: () => void;
+}) {
+  const { state } = useGarden();
+  const { grown, off, upTo, range, stage, reasons, fruits, fathers } = finding;
+  return (
+    <Card>
+      <Txt size="heading">Growing out</Txt>
+      {grown === 0 || upTo === null || range === null ? (
+        <Txt>
+          {`Nothing was grown out yet. ${lot.from === 'fruits' ? 'Sow the seed of each fruit apart, and an off-type can be traced to its father.' : 'It is the only proof there is of seed from elsewhere.'}`}
+        </Txt>
+      ) : (
+        <>
+          <Txt>
+            {off === 0
+              ? `None of ${plural(grown, 'plant')} was off: with 95 % confidence no more than ${percentText(upTo)} of the lot is.`
+              : `${off} of ${plural(grown, 'plant')} ${off === 1 ? 'was' : 'were'} off: the true share lies between ${percentText(range.low)} and ${percentText(range.high)}.`}
+          </Txt>
+          {stage ? (
+            <Txt size="label" tone="muted">
+              {`Last looked over: ${stageTitles[stage]}. What shows only later is not in it.`}
+            </Txt>
+          ) : null}
+          {reasons.map(({ reason, count, rogued }, i) => (
+            <Txt key={`${reason} ${i}`}>
+              {`${count} × ${reason}${rogued ? `, ${roguedWords[rogued]}` : ''}`}
+            </Txt>
+          ))}
+          {fruits.length > 0 ? (
+            <View style={{ gap: 2 }}>
+              {fruits.map((each) => (
+                <Txt key={each.fruit}>
+                  {`Fruit ${state.flowers.get(each.fruit)?.mark ?? 'without a mark'}: ${each.off} of ${each.grown} off`}
+                </Txt>
+              ))}
+            </View>
+          ) : null}
+          <FatherLines fathers={fathers} />
+        </>
+      )}
+      <Button title="Write down a count" onPress={onCount} />
+    </Card>
+  );
+}
+
+/** The fathers by what came of their pollen, and the one in whom it all meets. */
+function FatherLines({ fathers }: { fathers: readonly FatherFinding[] }) {
+  const { state } = useGarden();
+  const { busy, problem, save } = useRecording();
+  if (fathers.length === 0) return null;
+  const name = (plant: PlantId) => {
+    const found = growing(state, plant);
+    return found ? plantName(found) : 'a plant not on this phone';
+  };
+  const suspect = fathers.find(({ stands }) => stands);
+  const told = suspect && state.plants.get(suspect.father)?.offType;
+  return (
+    <View style={{ gap: 4 }}>
+      {fathers.map(({ father, grown, off, fruits }) => (
+        <Txt key={father}>
+          {`Father ${name(father)}: ${off} of ${grown} off, from ${plural(fruits, 'fruit', 'fruits')}`}
+        </Txt>
+      ))}
+      {problem ? <Notice tone="brick" text={problem} /> : null}
+      {suspect ? (
+        <Notice
+          tone="brick"
+          text={
+            told
+              ? `${name(suspect.father)} is marked as off-type: every fruit that its pollen served is flagged.`
+              : `All off-types came from fruits of one father, ${name(suspect.father)}; others gave none. If you hold it for the cause, mark it, and every fruit that it served is flagged.`
+          }
+        >
+          {told ? null : (
+            <Button
+              title="Mark this father as off-type"
+              small
+              disabled={busy}
+              onPress={() => void save({ kind: 'offTypeFound', plant: suspect.father, shownBy: 'offspring' })}
+            />
+          )}
+        </Notice>
+      ) : null}
+    </View>
+  );
+}

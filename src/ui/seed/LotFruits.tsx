@@ -1,0 +1,53 @@
+import { Pressable, View } from 'react-native';
+import { growing, plantName } from '@core/patch';
+import type { FruitProof } from '@core/purity';
+import { useGarden } from '@/data/garden/garden';
+import { Badge, Card } from '../controls';
+import { gradeTone, gradeWords } from '../purity/words';
+import { Txt, useColours } from '../theme';
+import { listText } from '../words';
+
+/** The fruits of a lot with their parents, each with its proof. */
+export function LotFruits({
+  fruits,
+  onOpen,
+}: {
+  fruits: readonly FruitProof[];
+  onOpen: (flower: string) => void;
+}) {
+  const { state } = useGarden();
+  const colours = useColours();
+  if (fruits.length === 0) return null;
+  const name = (plant: string) => {
+    const found = growing(state, plant);
+    return found ? plantName(found) : 'a plant not on this phone';
+  };
+  return (
+    <Card>
+      <Txt size="heading">Its fruits</Txt>
+      {fruits.map(({ flower, proof: { grade } }) => {
+        const fathers = [
+          ...new Set(flower.pollinations.flatMap((visit) => visit.fathers.map(({ plant }) => plant))),
+        ];
+        const parents = `${name(flower.plant)} × ${fathers.length === 0 ? 'father not noted' : listText(fathers.map(name))}`;
+        return (
+          <Pressable
+            key={flower.id}
+            role="link"
+            aria-label={`${flower.mark ?? 'no mark'}: ${parents}; proof ${gradeWords[grade]}`}
+            onPress={() => onOpen(flower.id)}
+            style={{ borderTopWidth: 1, borderTopColor: colours.rule, paddingVertical: 8, minHeight: 48 }}
+          >
+            <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+              <Txt size="strong" style={{ flex: 1 }}>
+                {flower.mark ?? 'no mark'}
+              </Txt>
+              <Badge text={gradeWords[grade]} tone={gradeTone[grade]} />
+            </View>
+            <Txt>{parents}</Txt>
+          </Pressable>
+        );
+      })}
+    </Card>
+  );
+}

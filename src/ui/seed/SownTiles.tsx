@@ -1,0 +1,66 @@
+import type { CropId } from '@core/crops';
+import type { FlowerId, LotId } from '@core/ids';
+import { fruitsOfLot } from '@core/lineage';
+import { lotName, lotsInOrder } from '@core/seed';
+import { useMaybeGarden } from '@/data/garden/garden';
+import { Tile, Tiles } from '../controls';
+
+/** What it was sown from, of the lots of its crop; nothing where there is none. */
+export function SownTiles({
+  crop,
+  lot,
+  fruit,
+  asStand = false,
+  onChange,
+}: {
+  crop: CropId;
+  lot: LotId | null;
+  fruit: FlowerId | null;
+  /** A plant may be left to what its stand says. */
+  asStand?: boolean;
+  onChange: (lot: LotId | null, fruit: FlowerId | null) => void;
+}) {
+  // The first stand of a patch is asked for before there is one.
+  const state = useMaybeGarden()?.state;
+  if (!state) return null;
+  const lots = lotsInOrder(state).filter(({ variety }) => state.varieties.get(variety)?.crop === crop);
+  if (lots.length === 0) return null;
+  const fruits = lot === null ? [] : fruitsOfLot(state, lot);
+  return (
+    <>
+      <Tiles question="Sown from which lot?">
+        {lots.map((each) => (
+          <Tile
+            key={each.id}
+            title={lotName(each, state)}
+            small
+            chosen={lot === each.id}
+            onPress={() => onChange(each.id, null)}
+            minWidth={130}
+          />
+        ))}
+        <Tile
+          title={asStand ? 'none of these' : 'nobody knows'}
+          small
+          chosen={lot === null}
+          onPress={() => onChange(null, null)}
+          minWidth={130}
+        />
+      </Tiles>
+      {fruits.length > 1 ? (
+        <Tiles question="From the seed of which fruit?">
+          <Tile title="all mixed" small chosen={fruit === null} onPress={() => onChange(lot, null)} />
+          {fruits.map((id) => (
+            <Tile
+              key={id}
+              title={state.flowers.get(id)?.mark ?? 'no mark'}
+              small
+              chosen={fruit === id}
+              onPress={() => onChange(lot, id)}
+            />
+          ))}
+        </Tiles>
+      ) : null}
+    </>
+  );
+}

@@ -38,7 +38,7 @@ export default defineConfig({
       // What hangs on the width: the layout of every screen, the keyboard, and the journeys through the places. Storage, files,
       // tabs, updates, plans, and what a round or the key asks are the same at every size.
       testMatch:
-        /(sizes|demo|keys|first-season|fruit|kitchen|left|marks|own-rounds|crossing|plan|proof|find)\.spec\.ts/,
+        /(sizes|demo|keys|first-season|fruit|kitchen|left|marks|own-rounds|crossing|plan|proof|find|seed)\.spec\.ts/,
     },
   ],
   webServer: {

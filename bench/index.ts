@@ -2,6 +2,7 @@ import { benchAgainstR } from './againstR';
 import { benchBrowser } from './browser';
 import { benchCore } from './core';
 import { benchCoverage } from './coverage';
+import { benchLineage } from './lineage';
 import { benchPlan } from './plan';
 import { benchMarks } from './marks';
 import { benchProof } from './proof';
@@ -21,6 +22,7 @@ const FULL = {
   stands: 60,
   neighbours: 40,
   lots: 2000,
+  choices: 200,
 };
 const SMALLEST = {
   events: [6_000],
@@ -33,11 +35,23 @@ const SMALLEST = {
   stands: 6,
   neighbours: 4,
   lots: 50,
+  choices: 5,
 };
 
 async function main(): Promise<void> {
-  const { events, mornings, forecasts, seasons, repeats, fruits, covered, stands, neighbours, lots } =
-    process.argv.includes('--smallest') ? SMALLEST : FULL;
+  const {
+    events,
+    mornings,
+    forecasts,
+    seasons,
+    repeats,
+    fruits,
+    covered,
+    stands,
+    neighbours,
+    lots,
+    choices,
+  } = process.argv.includes('--smallest') ? SMALLEST : FULL;
   benchCore(events);
   benchReading(forecasts, events);
   benchRounds(mornings);
@@ -48,6 +62,7 @@ async function main(): Promise<void> {
   await benchPlan(stands, neighbours);
   benchProof(lots);
   benchMarks();
+  benchLineage(choices);
 }
 
 void main().catch((error: unknown) => {

@@ -1,5 +1,6 @@
 import { inbreeding, kinship, type PedigreeRow } from '../core/lineage';
 import { seededRandom } from '../core/random';
+import { fatherChoice } from '../core/simulation';
 
 /** A pedigree of so many rows: ten founders, parents among the two hundred before, a fifth of them selfed. */
 function madeUp(rows: number, seed: number): PedigreeRow[] {
@@ -12,8 +13,8 @@ function madeUp(rows: number, seed: number): PedigreeRow[] {
   });
 }
 
-/** Prints how long inbreeding and kinship take for pedigrees of a few and of very many plants. */
-export function benchLineage(): void {
+/** Prints how long pedigrees of a few and of very many plants take, and what choosing the fathers is worth over so many seasons. */
+export function benchLineage(seasons: number): void {
   for (const [rows, wanted] of [
     [2_000, 500],
     [20_000, 5_000],
@@ -29,4 +30,8 @@ export function benchLineage(): void {
       `lineage, ${rows} rows: inbreeding ${(between - start).toFixed(0)} ms, kinship among ${asked.length} of them ${(end - between).toFixed(0)} ms (wanted under ${wanted})`,
     );
   }
+  const size = fatherChoice(seasons);
+  console.log(
+    `fathers, ${seasons} seasons of ten plants: effective size ${size.advised.toFixed(1)} by the advice, ${size.nearest.toFixed(1)} with the nearest male (${(size.advised / size.nearest).toFixed(2)} times, wanted 1.3), ${size['nearest-other'].toFixed(1)} with the nearest of another plant (${(size.advised / size['nearest-other']).toFixed(2)} times)`,
+  );
 }

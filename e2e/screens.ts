@@ -13,6 +13,8 @@ const SCREENS = [
   '/crossing',
   '/plan-sheet',
   '/purity',
+  '/seed',
+  '/generations',
   '/find',
   '/tags',
   '/settings',

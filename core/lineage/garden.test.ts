@@ -1,9 +1,8 @@
 import fc from 'fast-check';
-import type { FlowerId, LotId, PlantId, StandId, VarietyId } from '../ids';
-import type { CropId } from '../crops';
+import type { FlowerId, PlantId } from '../ids';
 import { matchPollen } from '../planning';
 import { seededRandom } from '../random';
-import { TestGarden } from '../testGarden';
+import { Seasons } from '../testSeasons';
 import {
   ancestorsFirst,
   effectiveSizeFromSexes,
@@ -20,60 +19,12 @@ import {
   mixingOf,
   mixingWith,
   mixtureOf,
+  offspringLots,
   smallPopulation,
+  treeOf,
+  treeOfLot,
   type PedigreeRow,
 } from '.';
-
-/** A garden in which years go by: plants are sown from lots, fruits worked, lots begun. */
-class Seasons {
-  readonly garden = new TestGarden(undefined, '2020-05-20');
-  private lots = 0;
-  private readonly fruits = new Map<FlowerId, VarietyId>();
-
-  stand(name: string, count: number, crop: CropId = 'squash-maxima') {
-    const { stand, variety, plants } = this.garden.plant(crop, name, count);
-    return { stand, variety, plants: [...plants] };
-  }
-
-  /** A fruit of one plant with the pollen of others. */
-  fruit(mother: PlantId, fathers: readonly PlantId[], date = '2020-07-13'): FlowerId {
-    const { garden } = this;
-    const males = fathers.map((father) => garden.shut(date, father, 'male'));
-    const female = garden.shut(date, mother, 'female');
-    garden.work(garden.time(date, 23), female, males);
-    garden.write(garden.time('2020-10-01', 9), {
-      kind: 'harvested',
-      flower: female,
-      harvestFor: 'seed',
-      weightG: null,
-    });
-    this.fruits.set(female, garden.growing(mother).variety.id);
-    return female;
-  }
-
-  lot(variety: VarietyId, fruits: readonly FlowerId[], year = 2020): LotId {
-    const lot = `lot:01KS22Y8C047C4FEZDQK8Y${String(1000 + this.lots++)}` as LotId;
-    this.garden.write(this.garden.time('2020-10-02', 9), {
-      kind: 'lotBegun',
-      lot,
-      patch: this.garden.patchId,
-      variety,
-      from: 'fruits',
-      fruits,
-      year,
-      note: '',
-    });
-    return lot;
-  }
-
-  sow(subject: PlantId | StandId, lot: LotId | null, fruit: FlowerId | null = null): void {
-    this.garden.write(this.garden.time('2020-10-03', 9), { kind: 'sownFrom', subject, lot, fruit });
-  }
-
-  get state() {
-    return this.garden.state;
-  }
-}
 
 const lineageIn = (seasons: Seasons) => lineageOf(seasons.state);
 
@@ -307,21 +258,12 @@ describe('growing out', () => {
     const { variety, plants } = s.stand('Slate Dome', 2);
     const [a, b] = plants as [PlantId, PlantId];
     const lot = s.lot(variety, [s.fruit(a, [b])]);
-    const count = (off: number, stage: 'leaf' | 'fruit', grown = 60) =>
-      s.garden.write(s.garden.time('2021-06-01', 9 + off), {
-        kind: 'grownOut',
-        lot,
-        fruit: null,
-        stage,
-        grown,
-        off: off === 0 ? [] : [{ reason: 'round fruit', count: off, rogued: 'after' }],
-      });
     const found = () => growOutOf(s.state, s.state.lots.get(lot) as never);
     expect(found()).toMatchObject({ grown: 0, upTo: null, range: null });
-    count(0, 'leaf');
+    s.count(lot, null, 60, 0, 'leaf');
     expect(found()).toMatchObject({ grown: 60, off: 0, stage: 'leaf' });
     expect(found().upTo).toBeCloseTo(1 - 0.05 ** (1 / 60), 8);
-    count(2, 'fruit', 58);
+    s.count(lot, null, 58, 2);
     expect(found()).toMatchObject({ grown: 60, off: 2, stage: 'fruit' });
     // Published: 2 of 60, one-sided 95 %.
     expect(found().upTo).toBeCloseTo(0.1011, 3);
@@ -333,19 +275,9 @@ describe('growing out', () => {
     const [a, b, good, bad] = plants as [PlantId, PlantId, PlantId, PlantId];
     const [one, two, three] = [s.fruit(a, [bad]), s.fruit(b, [bad]), s.fruit(a, [good])];
     const lot = s.lot(variety, [one, two, three]);
-    for (const [fruit, off] of [
-      [one, 1],
-      [two, 1],
-      [three, 0],
-    ] as const)
-      s.garden.write(s.garden.time('2021-06-01', 9 + off), {
-        kind: 'grownOut',
-        lot,
-        fruit,
-        stage: 'fruit',
-        grown: 20,
-        off: off === 0 ? [] : [{ reason: 'warts', count: off, rogued: null }],
-      });
+    s.count(lot, one, 20, 1);
+    s.count(lot, two, 20, 1);
+    s.count(lot, three, 20, 0);
     const { fathers } = growOutOf(s.state, s.state.lots.get(lot) as never);
     expect(fathers).toMatchObject([
       { father: bad, grown: 40, off: 2, fruits: 2, stands: true },
@@ -353,7 +285,7 @@ describe('growing out', () => {
     ]);
   });
 
-  test('plants on record count one by one, off where they were found so', () => {
+  test('plants on record prove nothing of themselves: only those found off are told', () => {
     const s = new Seasons();
     const { variety, plants } = s.stand('Slate Dome', 2);
     const [a, b] = plants as [PlantId, PlantId];
@@ -367,6 +299,68 @@ describe('growing out', () => {
       shownBy: 'leaf',
       rogued: 'before',
     });
-    expect(growOutOf(s.state, s.state.lots.get(lot) as never)).toMatchObject({ grown: 5, off: 1 });
+    expect(growOutOf(s.state, s.state.lots.get(lot) as never)).toMatchObject({
+      grown: 0,
+      upTo: null,
+      onRecord: { grown: 5, off: 1 },
+    });
+  });
+});
+
+describe('the tree', () => {
+  /** Three generations: two founders, a lot of their fruits, its plants, and theirs. */
+  function three() {
+    const s = new Seasons();
+    const { variety, plants } = s.stand('Slate Dome', 2);
+    const [a, b] = plants as [PlantId, PlantId];
+    const first = s.lot(variety, [s.fruit(a, [b]), s.fruit(b, [a])]);
+    const sisters = s.stand('Slate Dome', 3);
+    s.sow(sisters.stand, first);
+    const [c, d, e] = sisters.plants as [PlantId, PlantId, PlantId];
+    const second = s.lot(variety, [s.fruit(c, [d]), s.fruit(d, [e])]);
+    const last = s.stand('Slate Dome', 1);
+    s.sow(last.stand, second);
+    return { s, a, b, c, d, e, first, second, last: last.plants[0] as PlantId };
+  }
+
+  test('one of several has the parents of all of them; no further than was asked', () => {
+    const { s, a, b, c, d, e, last, second } = three();
+    const tree = treeOf(s.state, last, 2);
+    expect(tree.parents).toMatchObject({
+      mother: { plants: [c, d] },
+      father: { plants: [d, e] },
+      selfed: false,
+    });
+    expect(tree.parents?.mother.parents).toMatchObject({
+      mother: { plants: [a, b] },
+      father: { plants: [b, a] },
+    });
+    expect(treeOf(s.state, last, 1).parents?.mother).toMatchObject({ parents: null, more: true });
+    const lot = s.state.lots.get(second);
+    expect(lot && treeOfLot(s.state, lot, 1).parents?.mother.plants).toEqual([c, d]);
+    expect(treeOf(s.state, a, 3)).toMatchObject({ parents: null, more: false });
+  });
+
+  test('what came of a plant: the lots it bore seed of, and those it fathered', () => {
+    const { s, d, first, second, last } = three();
+    expect(offspringLots(s.state, d)).toEqual([{ lot: second, asMother: 1, asFather: 1, sown: [last] }]);
+    expect(offspringLots(s.state, last)).toEqual([]);
+    expect(offspringLots(s.state, three().a).some(({ lot }) => lot === first)).toBe(true);
+  });
+
+  test('a potato seedling named as a variety is one plant with all that grow of its tubers', () => {
+    const s = new Seasons();
+    const [seedling] = s.stand('Seedlings', 1, 'potato').plants as [PlantId];
+    const named = s.stand('Number Nine', 2, 'potato');
+    const before = s.state.varieties.get(named.variety);
+    s.garden.write(s.garden.time('2020-10-01', 9), {
+      kind: 'corrected',
+      subject: named.variety,
+      target: before?.event as never,
+      changes: { from: seedling },
+    });
+    const [tuber] = named.plants as [PlantId];
+    expect(lineageIn(s).self(tuber)).toBe(seedling);
+    expect(kinshipAmong(lineageIn(s), [tuber, seedling])(tuber, seedling)).toBe(0.5);
   });
 });

@@ -9,8 +9,13 @@ export interface Grown {
   readonly off: number;
 }
 
-/** What growing out proves, one-sided: with this confidence no more than this share is off. */
+/**
+ * What growing out proves, one-sided: with 95 % no more than `upTo` is off. Of counted plants alone: that nobody found fault with a
+ * plant on record says nothing.
+ */
 export interface GrowOutFinding extends Grown {
+  /** Plants on record that were sown from the lot, and those of them that were found off. */
+  readonly onRecord: Grown;
   /** `null` while nothing was grown. */
   readonly upTo: number | null;
   /** Two-sided. */
@@ -35,18 +40,16 @@ export interface FatherFinding extends Grown {
 const CONFIDENCE = 0.95;
 
 /**
- * What 0, or some, off-types among n plants say of a lot (exact, one-sided: Clopper & Pearson 1934). Counted sowings (the largest
- * count of plants, all off-types of its stages) and the plants recorded one by one, which are taken for other plants.
+ * What 0, or some, off-types among n plants say of a lot (exact, one-sided: Clopper & Pearson 1934). A sowing is as
+ * many plants as its largest count, and all off-types of its stages. By fruit and father the plants on record stand with them.
  */
 export function growOutOf(state: State, lot: Lot): GrowOutFinding {
-  const sowings = [...counted(lot), ...recorded(state, lot.id)];
-  const all = sowings.reduce((sum, { grown, off }) => ({ grown: sum.grown + grown, off: sum.off + off }), {
-    grown: 0,
-    off: 0,
-  });
-  const fruits = byFruit(sowings);
+  const [sown, single] = [counted(lot), recorded(state, lot.id)];
+  const all = added(sown);
+  const fruits = byFruit([...sown, ...single]);
   return {
     ...all,
+    onRecord: added(single),
     upTo: all.grown === 0 ? null : upperBound(all.off, all.grown, CONFIDENCE),
     range:
       all.grown === 0
@@ -57,6 +60,13 @@ export function growOutOf(state: State, lot: Lot): GrowOutFinding {
     fruits,
     fathers: byFather(state, fruits),
   };
+}
+
+function added(sowings: readonly Grown[]): Grown {
+  return sowings.reduce((sum, { grown, off }) => ({ grown: sum.grown + grown, off: sum.off + off }), {
+    grown: 0,
+    off: 0,
+  });
 }
 
 interface Sowing extends Grown {

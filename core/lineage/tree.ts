@@ -43,18 +43,28 @@ export function treeOfLot(state: State, lot: Lot, generations: number): TreePlac
   };
 }
 
+const NOBODY: TreePlace = {
+  plants: [],
+  generation: null,
+  lot: null,
+  oddities: [],
+  parents: null,
+  more: false,
+};
+
 function placeOf(state: State, lineage: Lineage, plants: readonly PlantId[], generations: number): TreePlace {
   const [only] = plants;
-  // What stands for one of several is not followed further: each is a tree of its own.
-  if (only === undefined || plants.length > 1)
-    return { plants, generation: null, lot: null, oddities: [], parents: null, more: false };
-  const { pairs, lot, oddities } = lineage.of(only);
-  const known = pairs.length > 0;
+  if (only === undefined) return NOBODY;
+  const descents = plants.map((plant) => lineage.of(plant));
+  const lots = new Set(descents.map(({ lot }) => lot));
+  // One of several has the parents of all of them, as far as every one has any.
+  const known = descents.every(({ pairs }) => pairs.length > 0);
+  const pairs = descents.flatMap((each) => each.pairs);
   return {
     plants,
-    generation: generationOfPlant(state, only, lineage),
-    lot,
-    oddities,
+    generation: plants.length === 1 ? generationOfPlant(state, only, lineage) : null,
+    lot: lots.size === 1 ? (descents[0]?.lot ?? null) : null,
+    oddities: [...new Set(descents.flatMap(({ oddities }) => oddities))],
     parents: known && generations > 0 ? parentsIn(state, lineage, pairs, generations - 1) : null,
     more: known && generations === 0,
   };

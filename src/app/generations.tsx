@@ -72,7 +72,7 @@ function Find() {
       <Stepper label="Genes it takes" value={genes} least={1} most={6} onChange={setGenes} />
       <Tiles question="It shows">
         <Tile
-          title="only from both parents"
+          title="from both parents"
           note="recessive"
           small
           chosen={shows === 'recessive'}
@@ -80,7 +80,7 @@ function Find() {
           minWidth={130}
         />
         <Tile
-          title="already from one"
+          title="from one"
           note="dominant"
           small
           chosen={shows === 'dominant'}
@@ -100,7 +100,7 @@ function Find() {
         ))}
       </Tiles>
       <Txt>
-        {`One plant in ${Math.round(1 / showingShare(genes, shows))} shows it. Among ${plants} there is at least one with ${percentText(confidence)}.${shows === 'dominant' ? ' Most that show it will still split: grow their seed apart.' : ''}`}
+        {`One plant in ${Math.round(1 / showingShare(genes, shows))} shows it. Of ${plants} plants at least one does, with ${percentText(confidence)} certainty.${shows === 'dominant' ? ' Most that show it will still split: grow their seed apart.' : ''}`}
       </Txt>
       <Txt size="label" tone="muted">
         If the genes lie apart from each other; linked ones need more.
@@ -189,7 +189,7 @@ function GrowOut() {
         <Stepper label="Of these off" value={off} least={0} most={grown} onChange={setOff} />
         <View role="status">
           <Txt>
-            {`With ${percentText(confidence)} confidence no more than ${percentText(bound)} are off (exact, one-sided).`}
+            {`With ${percentText(confidence)} certainty no more than ${percentText(bound)} are off (exact, one-sided).`}
           </Txt>
         </View>
         <Txt size="label" tone="muted">

@@ -96,9 +96,13 @@ function Tonight({ variety, year, now }: { variety: string; year: string; now: n
     return { count: more.length, mixture: mixingWith(state, variety, year, more) };
   }, [state, place, round, variety, year]);
   if (!told) return <Txt>Nothing of it is shut for the next round.</Txt>;
+  const flowers = told.count === 1 ? 'flower' : `${told.count} flowers`;
+  const [then, before] = [plantsText(told.mixture.size), plantsText(now)];
   return (
     <Txt>
-      {`With the ${told.count === 1 ? 'flower' : `${told.count} flowers`} of the next round, as it is planned: ${plantsText(told.mixture.size)} plants’ worth instead of ${plantsText(now)}.`}
+      {then === before
+        ? `The ${flowers} of the next round, as it is planned, leave it at ${before}.`
+        : `With the ${flowers} of the next round, as it is planned, it comes to ${then} instead of ${before}.`}
     </Txt>
   );
 }

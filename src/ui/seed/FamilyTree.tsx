@@ -53,7 +53,9 @@ export function FamilyTree({
     event.preventDefault();
     document.getElementById(idOf(next))?.focus();
   };
-  const rows = Array.from({ length: generations + 1 }, (_, i) => generations - i);
+  const rows = Array.from({ length: generations + 1 }, (_, i) => generations - i).filter((back) =>
+    generationOf(root, back).some(([, place]) => place !== null),
+  );
   return (
     <View ref={holder} {...({ onKeyDown: onKey } as object)} role="group" aria-label="Tree of generations">
       {rows.map((back) => (
@@ -154,7 +156,10 @@ export function usePlaceWords(): (place: TreePlace) => {
   const { state } = useGarden();
   return ({ plants, generation, lot }) => {
     const [only] = plants;
-    if (plants.length > 1) return { title: `one of ${plants.length}`, note: null };
+    if (plants.length > 1) {
+      const name = growing(state, only ?? '')?.variety.name;
+      return { title: `one of ${plants.length}`, note: name ?? null };
+    }
     if (only === undefined) {
       const seed = lot === null ? undefined : state.lots.get(lot);
       return seed ? { title: lotName(seed, state), note: 'seed' } : { title: 'not known', note: null };

@@ -17,7 +17,7 @@ export function GivenBars({ plants }: { plants: readonly Contribution[] }) {
     <Card>
       <Txt size="heading">Who gave how much</Txt>
       <Txt size="label" tone="muted">
-        In fruits: as mother (filled), and as father (striped edge), his part of the males used.
+        In fruits: as mother (green), and as father (outlined), by his part of the males used.
       </Txt>
       {plants.map(({ plant, asMother, asFather }) => {
         const found = growing(state, plant);

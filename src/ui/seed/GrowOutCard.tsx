@@ -21,19 +21,19 @@ export function GrowOutCard({
   onCount: () => void;
 }) {
   const { state } = useGarden();
-  const { grown, off, upTo, range, stage, reasons, fruits, fathers } = finding;
+  const { grown, off, upTo, range, stage, reasons, fruits, fathers, onRecord } = finding;
   return (
     <Card>
       <Txt size="heading">Growing out</Txt>
       {grown === 0 || upTo === null || range === null ? (
         <Txt>
-          {`Nothing was grown out yet. ${lot.from === 'fruits' ? 'Sow the seed of each fruit apart, and an off-type can be traced to its father.' : 'It is the only proof there is of seed from elsewhere.'}`}
+          {`Nothing was grown out and counted yet. ${lot.from === 'fruits' ? 'Sow the seed of each fruit apart, and an off-type can be traced to its father.' : 'It is the only proof there is of seed from elsewhere.'}`}
         </Txt>
       ) : (
         <>
           <Txt>
             {off === 0
-              ? `None of ${plural(grown, 'plant')} was off: with 95 % confidence no more than ${percentText(upTo)} of the lot is.`
+              ? `None of ${plural(grown, 'plant')} was off: with 95 % certainty no more than ${percentText(upTo)} of the lot is.`
               : `${off} of ${plural(grown, 'plant')} ${off === 1 ? 'was' : 'were'} off: the true share lies between ${percentText(range.low)} and ${percentText(range.high)}.`}
           </Txt>
           {stage ? (
@@ -46,6 +46,13 @@ export function GrowOutCard({
               {`${count} × ${reason}${rogued ? `, ${roguedWords[rogued]}` : ''}`}
             </Txt>
           ))}
+        </>
+      )}
+      {onRecord.off > 0 ? (
+        <Txt>{`Of ${plural(onRecord.grown, 'plant')} on record that were sown from it, ${onRecord.off} ${onRecord.off === 1 ? 'was' : 'were'} found off.`}</Txt>
+      ) : null}
+      {fruits.some((each) => each.off > 0) || grown > 0 ? (
+        <>
           {fruits.length > 0 ? (
             <View style={{ gap: 2 }}>
               {fruits.map((each) => (
@@ -57,7 +64,7 @@ export function GrowOutCard({
           ) : null}
           <FatherLines fathers={fathers} />
         </>
-      )}
+      ) : null}
       <Button title="Write down a count" onPress={onCount} />
     </Card>
   );

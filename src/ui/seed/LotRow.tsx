@@ -19,7 +19,9 @@ export function LotRow({ standing, onOpen }: { standing: LotStanding; onOpen: ()
     ...(crop ? [crop.name] : []),
     ...(code ? [code] : []),
     lot.from === 'fruits' ? plural(lot.fruits.length, 'fruit') : fromWords[lot.from],
-    ...(mixture && mixture.size > 0 ? [`${plantsText(mixture.size)} plants’ worth`] : []),
+    ...(mixture && mixture.size > 0
+      ? [`worth ${plantsText(mixture.size)} ${mixture.size === 1 ? 'plant' : 'plants'}`]
+      : []),
     ...(sown > 0 ? [`${plural(sown, 'plant')} sown from it`] : []),
   ].join(' · ');
   return (

@@ -16,7 +16,7 @@ export function MixingCard({ title, mixture }: { title: string; mixture: Mixture
         <Stat value={fruits} name={fruits === 1 ? 'fruit' : 'fruits'} />
         <Stat value={mothers} name={mothers === 1 ? 'mother' : 'mothers'} />
         <Stat value={fathers} name={fathers === 1 ? 'father' : 'fathers'} />
-        <Stat value={plantsText(size)} name="plants’ worth" />
+        <Stat value={plantsText(size)} name="plants it is worth" />
       </Row>
       <Txt>
         {`As varied as seed of ${plantsText(size)} ${size === 1 ? 'plant' : 'plants'} that are not akin and gave the same.`}
@@ -49,7 +49,7 @@ export function SmallCard({ size }: { size: number }) {
           {`Of all that varies in it ${percentText(lost)} is lost in this generation; after ten as narrow ones, ${percentText(lostInTen)}.`}
         </Txt>
         <Txt>
-          {`Something rare, carried by one gene copy in twenty, is still in it with a chance of ${percentText(keepsRare)}. ${plantsForRare} plants keep it with 95 %.`}
+          {`Something rare, carried by one gene copy in twenty, is still in it with a chance of ${percentText(keepsRare)}. With ${plantsForRare} plants it would be 95 %.`}
         </Txt>
         <Txt size="label" tone="muted">
           Reckoned as 1/(2N) a generation (Wright 1931). A variety that selfs anyway loses little by it; one

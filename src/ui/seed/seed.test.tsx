@@ -1,0 +1,196 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react-native';
+import type { FlowerId, PlantId } from '@core/ids';
+import { growOutOf, mixingOf, treeOf } from '@core/lineage';
+import { growing } from '@core/patch';
+import { lotStanding } from '@core/seed';
+import { Seasons } from '@core/testSeasons';
+import { lotDraft, wrongInLot, type LotForm } from '@/data/forms/lotForm';
+import { gardenOf, renderIn } from '../testing';
+import { FamilyTree, generationOf, relation, stepFrom } from './FamilyTree';
+import { GrowOutCard } from './GrowOutCard';
+import { LotRow } from './LotRow';
+import { LotSheet } from './LotSheet';
+import { MixingCard, SmallCard } from './MixingCard';
+import { PlantSeed } from './PlantSeed';
+import { generationText, percentText, plantsText } from './words';
+
+const NOW = Date.parse('2026-10-20T10:00:00Z');
+
+/** Two fruits of four plants in a lot, and two plants sown from it. */
+function kept() {
+  const s = new Seasons(2026);
+  const { variety, plants } = s.stand('Slate Dome', 4);
+  const [a, b, c, d] = plants as [PlantId, PlantId, PlantId, PlantId];
+  const fruits = [s.fruit(a, [b], 'F2-Y'), s.fruit(c, [d], 'F3-R')] as [FlowerId, FlowerId];
+  const lot = s.lot(variety, fruits);
+  const next = s.stand('Slate Dome', 2);
+  s.sow(next.stand, lot);
+  const view = () => {
+    const found = s.state.lots.get(lot);
+    if (!found) throw new Error('no lot');
+    return found;
+  };
+  return { s, variety, a, b, fruits, lot, view, next: next.plants };
+}
+
+describe('the tree', () => {
+  test('places are told by whose mother or father they are', () => {
+    expect(['', 'm', 'mf', 'ffm'].map(relation)).toEqual([
+      'itself',
+      'mother',
+      'mother’s father',
+      'father’s father’s mother',
+    ]);
+  });
+
+  test('arrow keys: up to the mother, down to the child, along a generation and no further', () => {
+    expect(stepFrom('m', 'ArrowUp')).toBe('mm');
+    expect(stepFrom('mf', 'ArrowDown')).toBe('m');
+    expect(stepFrom('', 'ArrowDown')).toBeNull();
+    expect(stepFrom('mf', 'ArrowRight')).toBe('fm');
+    expect(stepFrom('fm', 'ArrowLeft')).toBe('mf');
+    expect([stepFrom('mm', 'ArrowLeft'), stepFrom('ff', 'ArrowRight'), stepFrom('m', 'x')]).toEqual([
+      null,
+      null,
+      null,
+    ]);
+  });
+
+  test('a mixed lot shows as one of several, and a place opens', async () => {
+    const { s, next } = kept();
+    const root = treeOf(s.state, next[0] as PlantId, 2);
+    const opened: unknown[] = [];
+    renderIn(
+      await gardenOf(s.garden.events, NOW),
+      <FamilyTree root={root} generations={2} onOpen={(place) => opened.push(place.plants.length)} />,
+    );
+    fireEvent.press(screen.getByLabelText('mother: one of 2, Slate Dome'));
+    expect(opened).toEqual([2]);
+    expect(generationOf(root, 2).map(([, place]) => place)).toEqual([null, null, null, null]);
+  });
+});
+
+describe('a lot', () => {
+  test('the form names what is wrong, and keeps only what was said', () => {
+    const form: LotForm = { variety: null, from: 'fruits', fruits: [], year: 2026, note: ' x ' };
+    expect(wrongInLot(form)?.field).toBe('variety');
+    expect(wrongInLot({ ...form, variety: 'variety:1' })?.field).toBe('fruits');
+    expect(wrongInLot({ ...form, variety: 'variety:1', from: 'given', note: 'x'.repeat(201) })?.field).toBe(
+      'note',
+    );
+    expect(
+      lotDraft('lot:1', 'patch:1', { ...form, variety: 'variety:1', from: 'given', fruits: ['flower:1'] }),
+    ).toMatchObject({ fruits: [], note: 'x', from: 'given' });
+  });
+
+  test('is begun from the fruits that wait for one', async () => {
+    const s = new Seasons(2026);
+    const { variety, plants } = s.stand('Slate Dome', 2);
+    const [a, b] = plants as [PlantId, PlantId];
+    s.fruit(a, [b], 'F2-Y');
+    const begun: unknown[] = [];
+    const store = await gardenOf(s.garden.events, NOW);
+    renderIn(store, <LotSheet start={{ variety, from: 'fruits' }} onClose={(lot) => begun.push(lot)} />);
+    fireEvent.press(screen.getByText('Begin the lot'));
+    expect(screen.getByText(/^Tick the fruits/)).toBeTruthy();
+    fireEvent.press(screen.getByText('F2-Y'));
+    fireEvent.press(screen.getByText('Begin the lot'));
+    await waitFor(() => expect(begun).toHaveLength(1));
+    expect(store.ledger.state.lots.size).toBe(1);
+  });
+
+  test('in a list: fruits, worth, what was sown, the proof', async () => {
+    const { s, view } = kept();
+    renderIn(
+      await gardenOf(s.garden.events, NOW),
+      <LotRow standing={lotStanding(s.state, view(), '2026-10-20')} onOpen={() => undefined} />,
+    );
+    expect(
+      screen.getByLabelText(
+        'Slate Dome 2026: squash (maxima) · 2 fruits · worth 4 plants · 2 plants sown from it; proof sound',
+      ),
+    ).toBeTruthy();
+  });
+});
+
+describe('growing out', () => {
+  async function card(write: (s: Seasons, of: ReturnType<typeof kept>) => void) {
+    const made = kept();
+    write(made.s, made);
+    const finding = growOutOf(made.s.state, made.view());
+    renderIn(
+      await gardenOf(made.s.garden.events, NOW),
+      <GrowOutCard lot={made.view()} finding={finding} onCount={() => undefined} />,
+    );
+  }
+
+  test('nothing yet: plants that merely stand there prove nothing', async () => {
+    await card(() => undefined);
+    expect(screen.getByText(/^Nothing was grown out and counted yet\./)).toBeTruthy();
+  });
+
+  test('none of sixty: what that proves, and at which stage', async () => {
+    await card((s, { lot }) => s.count(lot, null, 60, 0, 'leaf'));
+    expect(
+      screen.getByText('None of 60 plants was off: with 95 % certainty no more than 4.9 % of the lot is.'),
+    ).toBeTruthy();
+    expect(screen.getByText(/^Last looked over: leaf and vine\./)).toBeTruthy();
+  });
+
+  test('off-types by fruit and father, and by whom they stand', async () => {
+    await card((s, { lot, fruits: [one, two] }) => {
+      s.count(lot, one, 20, 2);
+      s.count(lot, two, 20, 0);
+    });
+    expect(screen.getByText('Fruit F2-Y: 2 of 20 off')).toBeTruthy();
+    expect(screen.getByText(/^All off-types came from fruits of one father, Slate Dome 2;/)).toBeTruthy();
+    expect(screen.getByText('2 × round fruit, pulled after they shed pollen')).toBeTruthy();
+  });
+});
+
+test('how a lot is mixed, in numbers and words', async () => {
+  const { s, variety } = kept();
+  const mixture = mixingOf(s.state, variety, '2026');
+  renderIn(
+    await gardenOf(s.garden.events, NOW),
+    <>
+      <MixingCard title="So far" mixture={mixture} />
+      <SmallCard size={mixture.size} />
+    </>,
+  );
+  expect(screen.getByText('As varied as seed of 4 plants that are not akin and gave the same.')).toBeTruthy();
+  expect(screen.getByText(/^Of all that varies in it 13 % is lost in this generation/)).toBeTruthy();
+});
+
+test('a plant says what it was sown from, and is picked out to keep', async () => {
+  const { s, next } = kept();
+  const store = await gardenOf(s.garden.events, NOW);
+  const plant = next[0] as PlantId;
+  const found = growing(s.state, plant);
+  if (!found) throw new Error('no plant');
+  renderIn(store, <PlantSeed growing={found} onTree={() => undefined} />);
+  expect(screen.getByText('Sown from Slate Dome 2026.')).toBeTruthy();
+  fireEvent.press(screen.getByText('Keep it for …'));
+  fireEvent.changeText(screen.getByLabelText('For which trait'), 'early');
+  fireEvent.press(screen.getByText('Keep this plant'));
+  await waitFor(() =>
+    expect(store.ledger.state.plants.get(plant)?.keepers).toMatchObject([{ trait: 'early', note: '' }]),
+  );
+});
+
+test('generations and shares as they are said', () => {
+  const varieties = new Map([
+    ['a', { name: 'Lamp' }],
+    ['b', { name: 'Dome' }],
+  ]) as never;
+  const cross = { kind: 'cross', mother: 'a', father: 'b', backcrosses: 0, to: null, selfings: 1 } as const;
+  expect(generationText({ varieties }, cross)).toBe('F2 of Lamp × Dome');
+  expect(generationText({ varieties }, { ...cross, backcrosses: 2, to: 'a', selfings: 0 })).toBe(
+    'BC2 of Lamp × Dome, crossed back to Lamp',
+  );
+  expect(generationText({ varieties }, { kind: 'f1', variety: 'a', selfings: 1 })).toBe(
+    'Lamp, F2 of an F1 hybrid',
+  );
+  expect([0.125, 0.0312, 1].map(percentText)).toEqual(['13 %', '3.1 %', '100 %']);
+  expect([2, 6.44, 12.3].map(plantsText)).toEqual(['2', '6.4', '12']);
+});

@@ -72,6 +72,7 @@ export class Seasons {
     grown: number,
     off: number,
     stage: 'leaf' | 'fruit' = 'fruit',
+    reason = 'round fruit',
   ): void {
     this.garden.write(this.garden.time(`${this.year + 1}-08-01`, 9), {
       kind: 'grownOut',
@@ -79,7 +80,7 @@ export class Seasons {
       fruit,
       stage,
       grown,
-      off: off === 0 ? [] : [{ reason: 'round fruit', count: off, rogued: 'after' }],
+      off: off === 0 ? [] : [{ reason, count: off, rogued: 'after' }],
     });
   }
 }

@@ -38,20 +38,19 @@ async function tour(size, viewport) {
     await page.screenshot({ path: join(folder, `${name}-${size}.png`) });
   };
   const button = (name) => page.getByRole('button', { name });
-  if (size === 'phone') {
-    await page.goto(base);
-    await button('Begin my patch').waitFor();
-    await shot('first-start');
-  }
   await page.goto(`${base}/demo`);
   await page.getByRole('heading', { name: 'Dawn round' }).waitFor();
   await shot('today');
   if (size === 'phone') await phoneOnly(page, shot, button);
   else {
-    await page.goto(`${base}/card`);
-    await page.getByTitle('The card as it will be printed').waitFor();
-    await page.waitForTimeout(2500);
-    await shot('card');
+    await page.goto(`${base}/patch`);
+    await page
+      .getByRole('link', { name: /Slate Dome 1/ })
+      .first()
+      .click();
+    await button('Its forebears').click();
+    await page.getByRole('heading', { name: 'About it' }).waitFor();
+    await shot('lineage');
     await page.goto(`${base}/plan`);
     await page.getByRole('button', { name: 'Slate Dome', exact: true }).click();
     await page.waitForTimeout(1000);
@@ -90,6 +89,7 @@ async function phoneOnly(page, shot, button) {
     .click();
   await page.getByRole('heading', { name: /^Proof of/ }).waitFor();
   await shot('proof');
+  await at('seed', 'Lots', 'seed');
   await at('practice', 'How it goes', 'practice');
   await at('fruit', 'Set and drop', 'fruit');
   await at('corn', 'This morning: swaps', 'corn');

@@ -17,6 +17,7 @@ import { localDateOf, type LocalDate } from '../time';
 import { tableOf, type Column } from './column';
 import { csvText, type Cell } from './csv';
 import { dictionaryRows } from './dictionary';
+import { lineageRows, lotRows } from './seedTables';
 import { eventRows, fruitRows, groupRows, lookRows, pollinationRows, weatherRows } from './tidyTables';
 
 const EPOCH = '1970-01-01T00:00:00.000Z';
@@ -31,6 +32,8 @@ export const TABLES = [
   'trials',
   'groups',
   'plants',
+  'lots',
+  'lineage',
   'weather',
   'dictionary',
 ] as const;
@@ -55,6 +58,8 @@ const TABLE: Record<Table, (state: State, zone: string, today: LocalDate) => Cel
   trials: trialRows,
   groups: groupRows,
   plants: plantRows,
+  lots: (state, _zone, today) => lotRows(state, today),
+  lineage: lineageRows,
   weather: weatherRows,
   dictionary: dictionaryRows,
 };

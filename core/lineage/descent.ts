@@ -43,7 +43,7 @@ type Known = Pick<State, 'plants' | 'flowers' | 'stands' | 'lots' | 'varieties' 
 
 /**
  * What a plant was sown from: as it was said of it, else of its stand; `null`: nobody said.
- * @example sownFrom(plant, state)?.lot // 'lot:…'
+ * @example sownFrom(mother.plant, state) // null
  */
 export function sownFrom(plant: Plant, { stands }: Pick<State, 'stands'>): SownView | null {
   return plant.sown ?? stands.get(plant.stand)?.sown ?? null;

@@ -10,7 +10,7 @@ function counts(where: string, field: TrowelReason, list: readonly number[]): vo
 
 /**
  * Effective size of so many fathers and so many other plants as mothers: 4 Nm Nf / (Nm + Nf) (Wright 1931). 0 where one is wanting.
- * @example effectiveSizeFromSexes(1, 10) // 3.636…
+ * @example effectiveSizeFromSexes(1, 10) // 3.636
  */
 export function effectiveSizeFromSexes(males: number, females: number): number {
   counts('effectiveSizeFromSexes', 'males', [males]);
@@ -48,7 +48,7 @@ export function effectiveParents(seedsPerPlant: readonly number[]): number {
 /**
  * Over generations of these effective sizes: their harmonic mean, and how much of the heterozygosity is left, 1 - 1/(2N) each
  * (Wright 1931). Throws `sizes` where one is not above 0.
- * @example effectiveSizeOverGenerations([6, 6, 6]).heterozygosityRetained // 0.770…
+ * @example effectiveSizeOverGenerations([6, 6, 6]).heterozygosityRetained // 0.770
  */
 export function effectiveSizeOverGenerations(sizes: readonly number[]): {
   readonly harmonicMean: number;

@@ -29,7 +29,7 @@ const MIXED: Generation = { kind: 'mixed' };
 
 /**
  * What the offspring of two are.
- * @example offspringOf({ kind: 'pure', variety: 'variety:a' }, { kind: 'pure', variety: 'variety:b' }) // F1: { kind: 'cross', … }
+ * @example offspringOf({ kind: 'pure', variety: 'a' }, { kind: 'pure', variety: 'b' }).kind // 'cross'
  */
 export function offspringOf(mother: Generation, father: Generation): Generation {
   if (mother.kind === 'unknown' || father.kind === 'unknown') return UNKNOWN;
@@ -146,6 +146,10 @@ export function generationOfLot(state: State, lot: Lot): Generation {
     ? { kind: 'f1', variety: variety.id, selfings: 0 }
     : { kind: 'pure', variety: variety.id };
 }
+
+/** Whether it is the F1 of a cross, of which selfed mothers give themselves away. */
+export const isFirstGeneration = (generation: Generation): boolean =>
+  generation.kind === 'cross' && generation.backcrosses === 0 && generation.selfings === 0;
 
 /** The short name of a generation: `F1`, `F3`, `BC2`, `BC2F2`; `null` of what is pure, mixed or not known. */
 export function generationCode(generation: Generation): string | null {

@@ -17,7 +17,7 @@ export function heterozygosityOf(filial: number): number {
 
 /**
  * Share of plants of Fn in which all of so many genes that the parents differed in are fixed: (1 - 1/2^(n - 1))^k, unlinked.
- * @example fixedShare(8, 10) // 0.924…
+ * @example fixedShare(8, 10) // 0.925
  */
 export function fixedShare(filial: number, genes: number): number {
   whole('fixedShare', 'genes', genes);

@@ -58,6 +58,21 @@ test('a lot is as pure as its weakest fruit, says who stands behind it, and what
   expect(standing.share?.high).toBeGreaterThan(0);
 });
 
+test('off-types that came of it make a lot impure, whatever its fruits’ proof says', () => {
+  const { garden, begin } = picked();
+  const lot = begin(1);
+  expect(lotStanding(garden.state, lot, TODAY).grade).not.toBe('not-pure');
+  const grown = { kind: 'grownOut', lot: lot.id, fruit: null, stage: 'fruit', grown: 60 } as const;
+  garden.write(garden.time('2027-08-01', 9), {
+    ...grown,
+    off: [{ reason: 'warts', count: 2, rogued: null }],
+  });
+  const now = garden.state.lots.get(lot.id);
+  const standing = now && lotStanding(garden.state, now, TODAY);
+  expect(standing).toMatchObject({ grade: 'not-pure', share: { likely: 2 / 60 } });
+  expect(standing?.share?.high).toBeCloseTo(0.1153, 3);
+});
+
 test('what is picked for seed waits until it is in a lot', () => {
   const { garden, begin, fruits } = picked();
   expect(fruitsWaiting(garden.state)).toMatchObject([{ year: '2026', fruits: [{}, {}] }]);

@@ -1,14 +1,17 @@
 import { cropOf, isEdible, type Crop } from '../crops';
+import type { Interval } from '../fruitset';
 import type { FlowerId, LotId, VarietyId } from '../ids';
 import type { Flower, Lot, State, Variety } from '../ledger';
 import {
   generationOfLot,
+  growOutOf,
   kinshipAmong,
   lineageOf,
   mixtureOf,
   parentsOfFruits,
   plantsOfLot,
   type Generation,
+  type GrowOutFinding,
   type Mixture,
 } from '../lineage';
 import { growing } from '../patch';
@@ -47,9 +50,11 @@ export interface LotStanding {
   readonly generation: Generation;
   /** Its fruits with their proof; none of a lot from elsewhere. */
   readonly fruits: readonly FruitProof[];
-  /** That of its weakest fruit; `null` where nobody can say. */
+  /** That of its weakest fruit, and not pure once an off-type came of it; `null` where nobody can say. */
   readonly grade: Grade | null;
+  /** By growing out where off-types were counted, else by the proof of its fruits. */
   readonly share: Share | null;
+  readonly growOut: GrowOutFinding;
   /** `null` of a lot from elsewhere. */
   readonly mixture: Mixture | null;
   /** Plants on record that were sown from it. */
@@ -69,21 +74,36 @@ export function lotStanding(state: State, lot: Lot, today: LocalDate): LotStandi
   const plants = parents.flatMap(({ pairs }) =>
     pairs.flatMap(({ mother, father }) => [mother, father].filter((id) => id !== null)),
   );
+  const growOut = growOutOf(state, lot);
+  const off = growOut.off + growOut.onRecord.off > 0;
+  const grade = off ? 'not-pure' : weakestGrade(fruits.map(({ proof }) => proof.grade));
+  const byProof = fruits.length === 0 ? null : lotShare(fruits.map(({ chain }) => ({ chain, seeds: 1 })));
   return {
     lot,
     variety,
     crop,
+    growOut,
     generation: generationOfLot(state, lot),
     fruits,
-    grade: weakestGrade(fruits.map(({ proof }) => proof.grade)),
-    share: fruits.length === 0 ? null : lotShare(fruits.map(({ chain }) => ({ chain, seeds: 1 }))),
+    grade,
+    share: growOut.off > 0 && growOut.range ? countedShare(growOut, growOut.range) : byProof,
     mixture:
       lot.from === 'fruits' ? mixtureOf(parents, kinshipAmong(lineageOf(state), [...new Set(plants)])) : null,
     sown: plantsOfLot(state, lot.id).length,
     oddities: odditiesOfLot(state, lot, flowers),
-    caution: crop && !isEdible(crop) ? crop.caution : null,
+    caution: crop && (!isEdible(crop) || mayBeBitter(crop, grade)) ? crop.caution : null,
   };
 }
+
+/** Vines of a lot whose fathers nobody can vouch for: a cross with an ornamental gourd gives poisonous fruit. */
+const mayBeBitter = ({ family }: Crop, grade: Grade | null): boolean =>
+  family === 'cucurbit' && grade !== 'sound' && grade !== 'good';
+
+const countedShare = ({ off, grown }: GrowOutFinding, { low, high }: Interval): Share => ({
+  low,
+  likely: off / grown,
+  high,
+});
 
 function odditiesOfLot(state: State, lot: Lot, flowers: readonly Flower[]): LotOddity[] {
   if (lot.from !== 'fruits') return [];
@@ -149,7 +169,7 @@ export function fruitsWaiting(state: State): FruitsWaiting[] {
 
 /**
  * `Slate Dome 2025`: how a lot is called; of two of one variety and year the later begun is `Slate Dome 2025 (2)`.
- * @example lotName(lot, state) // 'Slate Dome 2025'
+ * @example lotName({ id: 'lot:1', variety: mother.variety.id, year: 2025, begunAt: '' }, state) // 'Slate Dome 2025'
  */
 export function lotName(
   lot: Pick<Lot, 'id' | 'variety' | 'year' | 'begunAt'>,

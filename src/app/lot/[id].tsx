@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { expectedMakeup, growOutOf, plantsOfLot } from '@core/lineage';
+import { expectedMakeup, isFirstGeneration, plantsOfLot } from '@core/lineage';
 import { growing, plantName } from '@core/patch';
 import { lotName, lotStanding } from '@core/seed';
 import { useGarden } from '@/data/garden/garden';
@@ -12,7 +12,7 @@ import { GrowOutCard } from '@/ui/seed/GrowOutCard';
 import { GrowOutSheet } from '@/ui/seed/GrowOutSheet';
 import { LotFruits } from '@/ui/seed/LotFruits';
 import { MixingCard, SmallCard } from '@/ui/seed/MixingCard';
-import { fromWords, generationText, lotOddityText, percentText } from '@/ui/seed/words';
+import { fromWords, generationText, offWords, lotOddityText, percentText } from '@/ui/seed/words';
 import { Txt } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
 import { listText, plural } from '@/ui/words';
@@ -27,14 +27,13 @@ function LotPage() {
   const [growOut, setGrowOut] = useState(false);
   const lot = state.lots.get(id);
   const standing = useMemo(() => (lot ? lotStanding(state, lot, today) : null), [state, lot, today]);
-  const finding = useMemo(() => (lot ? growOutOf(state, lot) : null), [state, lot]);
-  if (!lot || !standing || !finding)
+  if (!lot || !standing)
     return (
       <Page title="No such lot" foot={<Button title="Go to Seed" onPress={() => router.replace('/seed')} />}>
         <Txt>It may have been undone, or it is on another phone still.</Txt>
       </Page>
     );
-  const { crop, generation, grade, share, mixture, oddities, caution } = standing;
+  const { crop, generation, grade, share, mixture, oddities, caution, growOut: finding } = standing;
   const makeup = expectedMakeup(generation);
   const sown = plantsOfLot(state, lot.id);
   const names = sown.slice(0, FEW).flatMap((plant) => {
@@ -50,7 +49,12 @@ function LotPage() {
       corner={<Button title="Seed" look="quiet" small onPress={() => router.navigate('/seed')} />}
       side={
         <>
-          <GrowOutCard lot={lot} finding={finding} onCount={() => setGrowOut(true)} />
+          <GrowOutCard
+            lot={lot}
+            finding={finding}
+            first={isFirstGeneration(generation)}
+            onCount={() => setGrowOut(true)}
+          />
           {mixture && mixture.size > 0 ? <SmallCard size={mixture.size} /> : null}
         </>
       }
@@ -82,7 +86,7 @@ function LotPage() {
           <Txt tone="muted">Seed saved from an F1 hybrid does not come true: it splits up.</Txt>
         ) : null}
         {share ? (
-          <Txt>{shareWords(share)}</Txt>
+          <Txt>{finding.off > 0 ? offWords(share) : shareWords(share)}</Txt>
         ) : (
           <Txt tone="muted">How pure it is, nobody here has seen: grow some out.</Txt>
         )}
@@ -98,7 +102,9 @@ function LotPage() {
         fruits={standing.fruits}
         onOpen={(flower) => router.navigate({ pathname: '/proof/[id]', params: { id: flower } })}
       />
-      {growOut ? <GrowOutSheet lot={lot} onClose={() => setGrowOut(false)} /> : null}
+      {growOut ? (
+        <GrowOutSheet lot={lot} first={isFirstGeneration(generation)} onClose={() => setGrowOut(false)} />
+      ) : null}
     </Page>
   );
 }

@@ -8,16 +8,19 @@ import { useRecording } from '@/data/garden/useRecording';
 import { Button, Card, Notice } from '../controls';
 import { Txt } from '../theme';
 import { plural } from '../words';
-import { percentText, roguedWords, stageTitles } from './words';
+import { percentText, roguedWords, SELFED_REASON, stageTitles } from './words';
 
 /** What growing out has shown of a lot, by fruit and father, and what that proves. */
 export function GrowOutCard({
   lot,
   finding,
+  first,
   onCount,
 }: {
   lot: Lot;
   finding: GrowOutFinding;
+  /** It is the F1 of a cross. */
+  first: boolean;
   onCount: () => void;
 }) {
   const { state } = useGarden();
@@ -65,8 +68,33 @@ export function GrowOutCard({
           <FatherLines fathers={fathers} />
         </>
       ) : null}
+      {first ? <FirstWords finding={finding} /> : null}
       <Button title="Write down a count" onPress={onCount} />
     </Card>
+  );
+}
+
+/** What a count of an F1 tells: plants like their mother were selfed. */
+function FirstWords({ finding: { grown, reasons } }: { finding: GrowOutFinding }) {
+  const selfed = reasons.reduce((sum, { reason, count }) => sum + (reason === SELFED_REASON ? count : 0), 0);
+  const others = reasons.some(({ reason }) => reason !== SELFED_REASON);
+  if (grown === 0)
+    return (
+      <Txt tone="muted">
+        Of an F1 grow 3 to 5: one like its mother, where the father’s trait should show, was selfed.
+      </Txt>
+    );
+  return (
+    <>
+      {selfed > 0 ? (
+        <Notice
+          tone="brick"
+          text={`${selfed} of ${grown} came out like the mother: selfed. Her anthers were missed, or out too late.`}
+        />
+      ) : null}
+      {others ? <Notice tone="brick" text="They are not alike: a parent was not pure." /> : null}
+      {selfed === 0 && !others ? <Txt>All are crossed, as far as can be seen by now.</Txt> : null}
+    </>
   );
 }
 

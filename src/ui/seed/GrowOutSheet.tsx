@@ -7,15 +7,24 @@ import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { Button, Field, Notice, Sheet, Stepper, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
-import { roguedWords, stageTitles } from './words';
+import { roguedWords, SELFED_REASON, stageTitles } from './words';
 
 /** Plants of a lot looked over at one stage: how many, and how many were off, by what. */
-export function GrowOutSheet({ lot, onClose }: { lot: Lot; onClose: () => void }) {
+export function GrowOutSheet({
+  lot,
+  first,
+  onClose,
+}: {
+  lot: Lot;
+  /** It is the F1 of a cross. */
+  first: boolean;
+  onClose: () => void;
+}) {
   const { state } = useGarden();
   const { busy, problem, save } = useRecording();
   const [fruit, setFruit] = useState<FlowerId | null>(null);
   const [stage, setStage] = useState<GrowOutStage | null>(null);
-  const [grown, setGrown] = useState(20);
+  const [grown, setGrown] = useState(first ? 4 : 20);
   const [off, setOff] = useState(0);
   const [reason, setReason] = useState('');
   const [rogued, setRogued] = useState<Rogued | null>(null);
@@ -72,6 +81,18 @@ export function GrowOutSheet({ lot, onClose }: { lot: Lot; onClose: () => void }
           <Stepper label="Off, found now" value={off} least={0} most={grown} onChange={setOff} />
           {off > 0 ? (
             <>
+              {first ? (
+                <Tile
+                  title={SELFED_REASON}
+                  note="selfed"
+                  small
+                  chosen={reason === SELFED_REASON}
+                  onPress={() => {
+                    setWrong(null);
+                    setReason(SELFED_REASON);
+                  }}
+                />
+              ) : null}
               <Field
                 label="What is off about them"
                 value={reason}

@@ -114,13 +114,13 @@ describe('a lot', () => {
 });
 
 describe('growing out', () => {
-  async function card(write: (s: Seasons, of: ReturnType<typeof kept>) => void) {
+  async function card(write: (s: Seasons, of: ReturnType<typeof kept>) => void, first = false) {
     const made = kept();
     write(made.s, made);
     const finding = growOutOf(made.s.state, made.view());
     renderIn(
       await gardenOf(made.s.garden.events, NOW),
-      <GrowOutCard lot={made.view()} finding={finding} onCount={() => undefined} />,
+      <GrowOutCard lot={made.view()} finding={finding} first={first} onCount={() => undefined} />,
     );
   }
 
@@ -135,6 +135,17 @@ describe('growing out', () => {
       screen.getByText('None of 60 plants was off: with 95 % certainty no more than 4.9 % of the lot is.'),
     ).toBeTruthy();
     expect(screen.getByText(/^Last looked over: leaf and vine\./)).toBeTruthy();
+  });
+
+  test('an F1: all crossed, one like its mother, or not alike', async () => {
+    await card((s, { lot }) => s.count(lot, null, 4, 0), true);
+    expect(screen.getByText('All are crossed, as far as can be seen by now.')).toBeTruthy();
+    screen.unmount();
+    await card((s, { lot }) => s.count(lot, null, 4, 1, 'fruit', 'like its mother'), true);
+    expect(screen.getByText(/^1 of 4 came out like the mother: selfed\./)).toBeTruthy();
+    screen.unmount();
+    await card((s, { lot }) => s.count(lot, null, 4, 1), true);
+    expect(screen.getByText('They are not alike: a parent was not pure.')).toBeTruthy();
   });
 
   test('off-types by fruit and father, and by whom they stand', async () => {

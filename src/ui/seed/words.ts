@@ -1,5 +1,6 @@
 import type { LotFrom, GrowOutStage, Rogued, State } from '@core/ledger';
 import { generationCode, type Generation, type LineageOddity } from '@core/lineage';
+import type { Share } from '@core/purity';
 import type { LotOddity } from '@core/seed';
 
 /** Where a lot is from, as an answer and in a sentence. */
@@ -62,6 +63,14 @@ export const roguedWords: Readonly<Record<Rogued, string>> = {
   before: 'pulled before they shed pollen',
   after: 'pulled after they shed pollen',
 };
+
+/** What is written of an F1 plant that came out like its mother. */
+export const SELFED_REASON = 'like its mother';
+
+/** What a counted growing out says of a lot. */
+export function offWords({ low, likely, high }: Share): string {
+  return `Off-types, as they were counted: ${percentText(likely)} of its plants, ${percentText(low)} to ${percentText(high)} by the count.`;
+}
 
 /** A share as a percentage a gardener would say. */
 export function percentText(share: number): string {

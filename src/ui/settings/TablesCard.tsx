@@ -14,6 +14,8 @@ const tableWords: Readonly<Record<Table, string>> = {
   trials: 'Trials',
   groups: 'Groups counted',
   plants: 'Plants',
+  lots: 'Lots',
+  lineage: 'Lineage',
   weather: 'Weather',
   dictionary: 'What the columns mean',
 };

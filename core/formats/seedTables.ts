@@ -2,7 +2,8 @@ import type { PlantId } from '../ids';
 import type { Plant, State } from '../ledger';
 import { generationCode, generationOfPlant, lineageOf, type Lineage } from '../lineage';
 import { growing, plantName } from '../patch';
-import { lotName, lotsInOrder, lotStanding, type LotStanding } from '../seed';
+import type { Share } from '../purity';
+import { lotName, lotsInOrder, lotStanding, untrueShare, type LotStanding } from '../seed';
 import type { LocalDate } from '../time';
 import { tableOf, type Column } from './column';
 import type { Cell } from './csv';
@@ -10,7 +11,7 @@ import type { Cell } from './csv';
 const thousandths = (share: number | null | undefined): number | null =>
   share === null || share === undefined ? null : Math.round(share * 1000) / 1000;
 
-type LotRow = LotStanding & { readonly state: State };
+type LotRow = LotStanding & { readonly state: State; readonly share: Share | null };
 
 const LOT_COLUMNS: readonly Column<LotRow>[] = [
   ['lot', ({ lot }) => lot.id],
@@ -38,7 +39,10 @@ const LOT_COLUMNS: readonly Column<LotRow>[] = [
 export function lotRows(state: State, today: LocalDate): Cell[][] {
   return tableOf(
     LOT_COLUMNS,
-    lotsInOrder(state).map((lot) => ({ ...lotStanding(state, lot, today), state })),
+    lotsInOrder(state).map((lot) => {
+      const standing = lotStanding(state, lot, today);
+      return { ...standing, state, share: untrueShare(standing) };
+    }),
   );
 }
 

@@ -89,15 +89,33 @@ export function fruitPairs(
   return [{ mother, father: selfed ? mother : null, weight: 1 }];
 }
 
-/** Where every plant of the patch comes from, circles taken out. */
+/** All of the plants and stands that descent hangs on, as text: a plant's health or its tallies change none of it. */
+const saidOfDescent = remembered(
+  ({ plants, stands }: State) => [plants, stands],
+  ({ plants, stands }) =>
+    [
+      ...[...plants.values()].map(
+        ({ id, stand, plantedOn, sown, cloneOf }) =>
+          `${id} ${stand} ${plantedOn ?? ''} ${sown?.event ?? ''} ${cloneOf ?? ''}`,
+      ),
+      ...[...stands.values()].map(({ id, sown, reason }) => `${id} ${sown?.event ?? ''} ${reason}`),
+    ].join('\n'),
+);
+
+/** Where every plant of the patch comes from, circles taken out. Asked often of one state, and the same over many of them. */
 export const lineageOf: (state: State) => Lineage = remembered(
-  ({ plants, flowers, stands, lots, varieties, beds }: State) => [
-    lots,
-    plants,
-    flowers,
-    stands,
-    varieties,
-    beds,
+  (state: State) => [state],
+  (state) => lineageFor(state),
+);
+
+const lineageFor: (state: State) => Lineage = remembered(
+  (state: State) => [
+    state.lots,
+    state.varieties,
+    state.beds,
+    saidOfDescent(state),
+    // Of the flowers only those count that became seed of a lot.
+    ...[...state.lots.values()].flatMap(({ fruits }) => fruits.map((id) => state.flowers.get(id))),
   ],
   (state): Lineage => {
     const origins = new Map<PlantId, PlantId>();

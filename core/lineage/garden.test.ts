@@ -231,7 +231,7 @@ describe('mixing', () => {
     const { variety, plants } = s.stand('Slate Dome', 3);
     const [a, b, c] = plants as [PlantId, PlantId, PlantId];
     s.fruit(a, [b]);
-    const history = fatherHistory(s.state, '2020');
+    const history = fatherHistory(s.state, '2020', plants);
     expect([a, b, c].map(history.already)).toEqual([1, 1, 0]);
     const match = (rules: Partial<Parameters<typeof matchPollen>[0]['rules']>) =>
       matchPollen({

@@ -3,7 +3,7 @@ import { Shards, type Flower, type State } from '../ledger';
 import { growing, standingOrder } from '../patch';
 import { bearsSeed, workedIn } from '../purity';
 import { remembered } from '../remember';
-import { fruitPairs, kinshipAmong, lineageOf, type ParentPair } from './descent';
+import { fruitPairs, kinshipAmong, lineageOf, type Lineage, type ParentPair } from './descent';
 import { alleleCapture, effectiveParents } from './effectiveSize';
 
 /** What one plant gives to the coming lot, in fruits: one it bears counts a half for it, and a half goes to its fathers. */
@@ -190,27 +190,29 @@ export interface FatherHistory {
   kinship(a: PlantId, b: PlantId): number;
 }
 
-/** What each plant has given this year, and who is akin: for the matching of a morning. */
-export const fatherHistory: (state: State, year: string) => FatherHistory = remembered(
-  ({ flowers, plants, lots, stands }: State, year: string) => [flowers, plants, lots, stands, year],
-  (state, year): FatherHistory => {
-    const lineage = lineageOf(state);
-    const given = new Map<PlantId, number>();
-    for (const part of Shards.of(state.flowers).parts)
-      for (const [plant, fruits] of givenIn(part, year)) {
-        const self = lineage.self(plant);
-        given.set(self, (given.get(self) ?? 0) + fruits);
-      }
-    // Nobody is akin to anybody where no plant was sown from fruits of this record, or is a cutting.
-    const known = [...state.lots.values()].some(({ from }) => from === 'fruits') || hasClones(state);
-    const kin = known
-      ? kinshipAmong(
-          lineage,
-          standingOrder(state).map(({ plant }) => plant.id),
-        )
-      : () => 0;
-    return { already: (plant) => given.get(lineage.self(plant)) ?? 0, kinship: kin };
-  },
+/**
+ * What each plant has given this year, and how akin some plants are: for the matching of a morning, those whose flowers are to be
+ * worked or picked.
+ */
+export function fatherHistory(state: State, year: string, plants: readonly PlantId[]): FatherHistory {
+  const lineage = lineageOf(state);
+  const given = new Map<PlantId, number>();
+  for (const part of Shards.of(state.flowers).parts)
+    for (const [plant, fruits] of givenIn(part, year)) {
+      const self = lineage.self(plant);
+      given.set(self, (given.get(self) ?? 0) + fruits);
+    }
+  // Nobody is akin to anybody where no plant was sown from fruits of this record, or is a cutting.
+  const known = [...state.lots.values()].some(({ from }) => from === 'fruits') || hasClones(state);
+  return {
+    already: (plant) => given.get(lineage.self(plant)) ?? 0,
+    kinship: known ? kinOfSome(lineage, [...new Set(plants)].sort().join(' ')) : () => 0,
+  };
+}
+
+const kinOfSome = remembered(
+  (lineage: Lineage, plants: string) => [lineage, plants],
+  (lineage, plants) => kinshipAmong(lineage, plants.split(' ')),
 );
 
 const hasClones = ({ plants }: State) => [...plants.values()].some(({ cloneOf }) => cloneOf !== null);

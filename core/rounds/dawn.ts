@@ -147,7 +147,10 @@ function matchedPollen(
   males: readonly PollenMale[],
   year: string,
 ): PollenMatch {
-  const { already, kinship } = fatherHistory(state, year);
+  const { already, kinship } = fatherHistory(state, year, [
+    ...stops.map((stop) => stop.growing.plant.id),
+    ...males.map(({ plant }) => plant),
+  ]);
   const tonight = new Map<PlantId, number>();
   for (const { growing: each } of stops) tonight.set(each.plant.id, (tonight.get(each.plant.id) ?? 0) + 1);
   const selfing = mainPatch(state)?.schools.selfing;

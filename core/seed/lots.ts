@@ -52,8 +52,6 @@ export interface LotStanding {
   readonly fruits: readonly FruitProof[];
   /** That of its weakest fruit, and not pure once an off-type came of it; `null` where nobody can say. */
   readonly grade: Grade | null;
-  /** By growing out where off-types were counted, else by the proof of its fruits. */
-  readonly share: Share | null;
   readonly growOut: GrowOutFinding;
   /** `null` of a lot from elsewhere. */
   readonly mixture: Mixture | null;
@@ -77,7 +75,6 @@ export function lotStanding(state: State, lot: Lot, today: LocalDate): LotStandi
   const growOut = growOutOf(state, lot);
   const off = growOut.off + growOut.onRecord.off > 0;
   const grade = off ? 'not-pure' : weakestGrade(fruits.map(({ proof }) => proof.grade));
-  const byProof = fruits.length === 0 ? null : lotShare(fruits.map(({ chain }) => ({ chain, seeds: 1 })));
   return {
     lot,
     variety,
@@ -86,7 +83,6 @@ export function lotStanding(state: State, lot: Lot, today: LocalDate): LotStandi
     generation: generationOfLot(state, lot),
     fruits,
     grade,
-    share: growOut.off > 0 && growOut.range ? countedShare(growOut, growOut.range) : byProof,
     mixture:
       lot.from === 'fruits' ? mixtureOf(parents, kinshipAmong(lineageOf(state), [...new Set(plants)])) : null,
     sown: plantsOfLot(state, lot.id).length,
@@ -98,6 +94,12 @@ export function lotStanding(state: State, lot: Lot, today: LocalDate): LotStandi
 /** Vines of a lot whose fathers nobody can vouch for: a cross with an ornamental gourd gives poisonous fruit. */
 const mayBeBitter = ({ family }: Crop, grade: Grade | null): boolean =>
   family === 'cucurbit' && grade !== 'sound' && grade !== 'good';
+
+/** The share of its seed that is not true: by growing out where off-types were counted, else by the proof of its fruits. */
+export function untrueShare({ growOut, fruits }: Pick<LotStanding, 'growOut' | 'fruits'>): Share | null {
+  if (growOut.off > 0 && growOut.range) return countedShare(growOut, growOut.range);
+  return fruits.length === 0 ? null : lotShare(fruits.map(({ chain }) => ({ chain, seeds: 1 })));
+}
 
 const countedShare = ({ off, grown }: GrowOutFinding, { low, high }: Interval): Share => ({
   low,

@@ -1,9 +1,9 @@
 import { useMemo, useState } from 'react';
 import { useRouter } from 'expo-router';
-import { fruitsForSeed, mixingOf } from '@core/lineage';
-import { fruitsWaiting, lotsInOrder, lotStanding } from '@core/seed';
+import { fruitsWaiting, type ComingLot } from '@core/seed';
 import type { LotForm } from '@/data/forms/lotForm';
 import { useGarden } from '@/data/garden/garden';
+import { useSeedOverview } from '@/data/study/study';
 import { Button, Card, Notice, Row } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
@@ -16,10 +16,10 @@ import { plural } from '@/ui/words';
 
 /** Is it pure, is it enough, who stands behind it: lots and what comes into the next. */
 function Seed() {
-  const { state, today } = useGarden();
+  const { state } = useGarden();
   const router = useRouter();
   const [begun, setBegun] = useState<Partial<LotForm> | null>(null);
-  const lots = useMemo(() => lotsInOrder(state).map((lot) => lotStanding(state, lot, today)), [state, today]);
+  const overview = useSeedOverview();
   const waiting = useMemo(() => fruitsWaiting(state), [state]);
   const openLot = (id: string) => router.navigate({ pathname: '/lot/[id]', params: { id } });
   return (
@@ -29,7 +29,7 @@ function Seed() {
       corner={<Button title="Purity" look="quiet" small onPress={() => router.navigate('/purity')} />}
       side={
         <>
-          <ComingLots />
+          <ComingLots coming={overview?.coming ?? []} />
           <Card>
             <Txt size="heading">Reckon with generations</Txt>
             <Txt tone="muted">
@@ -63,7 +63,9 @@ function Seed() {
           />
         </Notice>
       ))}
-      {lots.length === 0 ? (
+      {overview === null ? (
+        <Txt role="status">Adding up …</Txt>
+      ) : overview.lots.length === 0 ? (
         <Txt>
           No lot yet. A lot is seed that is kept together: what you bought or were given to sow, and later
           what comes of your own fruits. Plants that name their lot can be traced back.
@@ -71,8 +73,8 @@ function Seed() {
       ) : (
         <Card>
           <Txt size="heading">Lots</Txt>
-          {lots.map((standing) => (
-            <LotRow key={standing.lot.id} standing={standing} onOpen={() => openLot(standing.lot.id)} />
+          {overview.lots.map((lot) => (
+            <LotRow key={lot.lot} lot={lot} onOpen={() => openLot(lot.lot)} />
           ))}
         </Card>
       )}
@@ -90,33 +92,23 @@ function Seed() {
 }
 
 /** This year's varieties grown for seed: how their coming lots are mixed. */
-function ComingLots() {
-  const { state, today } = useGarden();
+function ComingLots({ coming }: { coming: readonly ComingLot[] }) {
+  const { today } = useGarden();
   const router = useRouter();
-  const year = today.slice(0, 4);
-  const coming = useMemo(
-    () =>
-      [...state.varieties.values()].flatMap((variety) =>
-        fruitsForSeed(state, variety.id, year).length === 0
-          ? []
-          : [{ variety, mixture: mixingOf(state, variety.id, year) }],
-      ),
-    [state, year],
-  );
   if (coming.length === 0) return null;
   return (
     <Card>
-      <Txt size="heading">{`The lots of ${year}, as they come`}</Txt>
-      {coming.map(({ variety, mixture }) => (
-        <Row key={variety.id}>
+      <Txt size="heading">{`The lots of ${today.slice(0, 4)}, as they come`}</Txt>
+      {coming.map(({ variety, name, fruits, size }) => (
+        <Row key={variety}>
           <Txt style={{ flex: 1 }}>
-            {`${variety.name}: ${plural(mixture.fruits, 'fruit', 'fruits')}, as varied as ${plantsText(mixture.size)} ${mixture.size === 1 ? 'plant' : 'plants'}`}
+            {`${name}: ${plural(fruits, 'fruit', 'fruits')}, as varied as ${plantsText(size)} ${size === 1 ? 'plant' : 'plants'}`}
           </Txt>
           <Button
             title="Mixing"
             small
-            label={`How ${variety.name} is mixed`}
-            onPress={() => router.navigate({ pathname: '/mixing/[id]', params: { id: variety.id } })}
+            label={`How ${name} is mixed`}
+            onPress={() => router.navigate({ pathname: '/mixing/[id]', params: { id: variety } })}
           />
         </Row>
       ))}

@@ -5,6 +5,7 @@ import { fold, type AnyEvent, type LedgerEvent, type Place, type State } from '@
 import { yearPurity, type YearPurity } from '@core/purity';
 import { foresight, type Foresight, type ForesightInput } from '@core/goals';
 import { planInPieces, type PlanRequest, type RoundPlan } from '@core/planning';
+import { seedOverview, type SeedOverview } from '@core/seed';
 import { demoLog, demoMeanwhile } from '@core/simulation';
 import { study, studyAhead, weekOf, type Study, type StudyQuestion, type Week } from '@core/study';
 import type { LocalDate } from '@core/time';
@@ -54,6 +55,9 @@ const trade = {
   /** How pure the fruits of a year are; `null`: of the last one that has any. */
   purity: (box: string, recent: readonly AnyEvent[], count: number, today: LocalDate, year: string | null) =>
     fromLog(box, recent, count, (state): YearPurity => yearPurity(state, today, year)),
+  /** Every lot with its standing, and what comes into the next ones. */
+  seed: (box: string, recent: readonly AnyEvent[], count: number, today: LocalDate) =>
+    fromLog(box, recent, count, (state): SeedOverview => seedOverview(state, today)),
   /** What a map file says that the record does not, as new entries. */
   readMap: (box: string, recent: readonly AnyEvent[], count: number, text: string, now: number) =>
     fromLog(box, recent, count, (state): ReadMap => {

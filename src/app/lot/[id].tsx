@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { expectedMakeup, isFirstGeneration, plantsOfLot } from '@core/lineage';
 import { growing, plantName } from '@core/patch';
-import { lotName, lotStanding } from '@core/seed';
+import { lotName, lotStanding, untrueShare } from '@core/seed';
 import { useGarden } from '@/data/garden/garden';
 import { Badge, Button, Card, Notice, Row } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
@@ -27,13 +27,14 @@ function LotPage() {
   const [growOut, setGrowOut] = useState(false);
   const lot = state.lots.get(id);
   const standing = useMemo(() => (lot ? lotStanding(state, lot, today) : null), [state, lot, today]);
+  const share = useMemo(() => standing && untrueShare(standing), [standing]);
   if (!lot || !standing)
     return (
       <Page title="No such lot" foot={<Button title="Go to Seed" onPress={() => router.replace('/seed')} />}>
         <Txt>It may have been undone, or it is on another phone still.</Txt>
       </Page>
     );
-  const { crop, generation, grade, share, mixture, oddities, caution, growOut: finding } = standing;
+  const { crop, generation, grade, mixture, oddities, caution, growOut: finding } = standing;
   const makeup = expectedMakeup(generation);
   const sown = plantsOfLot(state, lot.id);
   const names = sown.slice(0, FEW).flatMap((plant) => {

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
 import type { AnyEvent, Place, State } from '@core/ledger';
 import { yearPurity, type YearPurity } from '@core/purity';
+import { seedOverview, type SeedOverview } from '@core/seed';
 import { study, weekOf, type Study, type StudyQuestion, type Week } from '@core/study';
 import type { LocalDate } from '@core/time';
 import type { Trade } from '../../workers/trade.worker';
@@ -63,6 +64,14 @@ export function useYearPurity(year: string | null): YearPurity | null {
   return useAnswer<YearPurity>(['purity', year], {
     ask: (trade, box, recent, count, _place, today) => trade.purity(box, recent, count, today, year),
     here: (state, _place, today) => yearPurity(state, today, year),
+  }).data;
+}
+
+/** All lots of seed and what comes into the next; `null` until it is known. */
+export function useSeedOverview(): SeedOverview | null {
+  return useAnswer<SeedOverview>(['seed'], {
+    ask: (trade, box, recent, count, _place, today) => trade.seed(box, recent, count, today),
+    here: (state, _place, today) => seedOverview(state, today),
   }).data;
 }
 

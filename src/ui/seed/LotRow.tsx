@@ -1,7 +1,5 @@
 import { Pressable, View } from 'react-native';
-import { generationCode } from '@core/lineage';
-import { lotName, type LotStanding } from '@core/seed';
-import { useGarden } from '@/data/garden/garden';
+import type { ListedLot } from '@core/seed';
 import { Badge } from '../controls';
 import { gradeTone, gradeWords } from '../purity/words';
 import { Txt, useColours } from '../theme';
@@ -9,19 +7,14 @@ import { plural } from '../words';
 import { fromWords, plantsText } from './words';
 
 /** One lot in a list: what it is, how pure, how many stand behind it. */
-export function LotRow({ standing, onOpen }: { standing: LotStanding; onOpen: () => void }) {
-  const { state } = useGarden();
+export function LotRow({ lot, onOpen }: { lot: ListedLot; onOpen: () => void }) {
   const colours = useColours();
-  const { lot, crop, generation, grade, mixture, sown, oddities } = standing;
-  const code = generationCode(generation);
-  const name = lotName(lot, state);
+  const { name, crop, code, from, fruits, size, sown, grade, odd } = lot;
   const facts = [
-    ...(crop ? [crop.name] : []),
+    ...(crop ? [crop] : []),
     ...(code ? [code] : []),
-    lot.from === 'fruits' ? plural(lot.fruits.length, 'fruit') : fromWords[lot.from],
-    ...(mixture && mixture.size > 0
-      ? [`worth ${plantsText(mixture.size)} ${mixture.size === 1 ? 'plant' : 'plants'}`]
-      : []),
+    from === 'fruits' ? plural(fruits, 'fruit') : fromWords[from],
+    ...(size !== null && size > 0 ? [`worth ${plantsText(size)} ${size === 1 ? 'plant' : 'plants'}`] : []),
     ...(sown > 0 ? [`${plural(sown, 'plant')} sown from it`] : []),
   ].join(' · ');
   return (
@@ -35,7 +28,7 @@ export function LotRow({ standing, onOpen }: { standing: LotStanding; onOpen: ()
         <Txt size="strong" style={{ flex: 1 }}>
           {name}
         </Txt>
-        {oddities.length > 0 ? <Badge text="look at this" tone="brick" /> : null}
+        {odd ? <Badge text="look at this" tone="brick" /> : null}
         {grade ? <Badge text={gradeWords[grade]} tone={gradeTone[grade]} /> : null}
       </View>
       <Txt tone="muted">{facts}</Txt>

@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import type { FlowerId, PlantId } from '@core/ids';
 import { growOutOf, mixingOf, treeOf } from '@core/lineage';
 import { growing } from '@core/patch';
-import { lotStanding } from '@core/seed';
+import { seedOverview } from '@core/seed';
 import { Seasons } from '@core/testSeasons';
 import { lotDraft, wrongInLot, type LotForm } from '@/data/forms/lotForm';
 import { gardenOf, renderIn } from '../testing';
@@ -100,10 +100,16 @@ describe('a lot', () => {
   });
 
   test('in a list: fruits, worth, what was sown, the proof', async () => {
-    const { s, view } = kept();
+    const { s } = kept();
+    const { lots, coming } = seedOverview(s.state, '2026-10-20');
+    expect(coming).toMatchObject([{ name: 'Slate Dome', fruits: 2, size: 4 }]);
     renderIn(
       await gardenOf(s.garden.events, NOW),
-      <LotRow standing={lotStanding(s.state, view(), '2026-10-20')} onOpen={() => undefined} />,
+      <>
+        {lots.map((lot) => (
+          <LotRow key={lot.lot} lot={lot} onOpen={() => undefined} />
+        ))}
+      </>,
     );
     expect(
       screen.getByLabelText(

@@ -65,6 +65,7 @@ test('a pepper cross with two mothers on one plant, told apart by a thread, from
   }
   await expect(page.getByText(/Enough bagged today: 2 buds of Lock Flame/)).toBeVisible();
   await page.getByRole('button', { name: 'Anthers out of a bud on Tallow Horn 1' }).click();
+  await expect(page.getByText(/^Last: shut Tallow Horn 1/)).toBeVisible();
   await setTime(page, '2026-07-14T07:00:00.000Z');
   await page.goto('/crosses');
   await page.getByRole('button', { name: 'A bud at the right stage on Tallow Horn 1' }).click();

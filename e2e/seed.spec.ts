@@ -141,7 +141,7 @@ test('tonight’s fathers are evened out: who gave least goes first, and the rou
     garden.work(garden.time(`2026-07-${day + 1}`, 5), female, [male]);
   }
   garden.shut('2026-07-16', mother, 'female');
-  for (const father of [used, fresh]) for (const _ of [1, 2, 3]) garden.shut('2026-07-16', father, 'male');
+  for (const father of [used, used, fresh, fresh]) garden.shut('2026-07-16', father, 'male');
   await takeOver(page, garden);
   await page.getByRole('link', { name: 'Seed' }).click();
   await page.getByRole('button', { name: 'How Slate Dome is mixed' }).click();

@@ -88,17 +88,7 @@ function Find() {
           minWidth={130}
         />
       </Tiles>
-      <Tiles question="How sure?">
-        {SURE.map((each) => (
-          <Tile
-            key={each}
-            title={percentText(each)}
-            small
-            chosen={confidence === each}
-            onPress={() => setConfidence(each)}
-          />
-        ))}
-      </Tiles>
+      <SureTiles value={confidence} onChange={setConfidence} />
       <Txt>
         {`One plant in ${Math.round(1 / showingShare(genes, shows))} shows it. Of ${plants} plants at least one does, with ${percentText(confidence)} certainty.${shows === 'dominant' ? ' Most that show it will still split: grow their seed apart.' : ''}`}
       </Txt>
@@ -106,6 +96,22 @@ function Find() {
         If the genes lie apart from each other; linked ones need more.
       </Txt>
     </Card>
+  );
+}
+
+function SureTiles({ value, onChange }: { value: number; onChange: (confidence: number) => void }) {
+  return (
+    <Tiles question="How sure?">
+      {SURE.map((each) => (
+        <Tile
+          key={each}
+          title={percentText(each)}
+          small
+          chosen={value === each}
+          onPress={() => onChange(each)}
+        />
+      ))}
+    </Tiles>
   );
 }
 
@@ -162,17 +168,7 @@ function GrowOut() {
             />
           ))}
         </Tiles>
-        <Tiles question="How sure?">
-          {SURE.map((each) => (
-            <Tile
-              key={each}
-              title={percentText(each)}
-              small
-              chosen={confidence === each}
-              onPress={() => setConfidence(each)}
-            />
-          ))}
-        </Tiles>
+        <SureTiles value={confidence} onChange={setConfidence} />
       </Card>
       <Card>
         <Txt size="heading">What a count proves</Txt>

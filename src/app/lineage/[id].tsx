@@ -156,7 +156,7 @@ function TextForm({ root }: { root: TreePlace }) {
       const all = place.plants.length > 1 ? `: ${listText(place.plants.map(name))}` : '';
       lines.push({
         at,
-        text: `${relation(at)}: ${title}${all}${note ? `, ${note}` : ''}${place.oddities.map((what) => `. ${lineageOddityText[what]}`).join('')}`,
+        text: `${relation(at)}: ${title}${all}${note && all === '' ? `, ${note}` : ''}${place.oddities.map((what) => `. ${lineageOddityText[what]}`).join('')}`,
       });
     }
     if (!place.parents) return;

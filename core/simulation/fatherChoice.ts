@@ -6,8 +6,10 @@ import { seededRandom, type Random } from '../random';
 /** Plants of the row, mornings of the season. */
 const PLANTS = 10;
 const MORNINGS = 20;
-/** Males for each female, as the catalogue has it for squash. */
+/** Males for each female. */
 const MALES = 1;
+/** Plants with a male shut on one evening [M]: vines open several males to each female, and the walk shuts some of them. */
+const SHUT = 0.7;
 
 /** Flowers of one morning. */
 interface Morning {
@@ -21,7 +23,9 @@ function seasonOf(random: Random): Morning[] {
   const vigour = Array.from({ length: PLANTS }, () => 0.3 + 1.4 * random());
   return Array.from({ length: MORNINGS }, () => ({
     females: vigour.flatMap((each, plant) => (random() < 0.15 * each ? [plant] : [])),
-    males: vigour.map((each) => (random() < 0.45 * each ? 1 + Math.floor(3 * random() * each) : 0)),
+    males: vigour.map((each) =>
+      random() < SHUT * Math.min(1.3, each) ? 1 + Math.floor(3 * random() * each) : 0,
+    ),
   }));
 }
 

@@ -53,7 +53,10 @@ test('the demo round: worked, torn, not open, gone; left and taken up again', as
 
 test('a look that shows a drop asks for its cause', async ({ page }) => {
   await openDemo(page);
-  await page.getByRole('button', { name: 'Look at all 13' }).click();
+  const announced = page.getByRole('button', { name: /^Look at all \d+$/ });
+  const many = (await announced.innerText()).replace('Look at all ', '');
+  await announced.click();
+  await expect(page.getByRole('heading', { name: `${many} to look at` })).toBeVisible();
   // What was worked yesterday is to be seen shut besides.
   const stillShut = page.getByRole('button', { name: /^All \d+ are still shut and whole$/ });
   await stillShut.click();

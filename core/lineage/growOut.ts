@@ -56,10 +56,20 @@ export function growOutOf(state: State, lot: Lot): GrowOutFinding {
         ? null
         : proportionInterval(all.off, all.grown, { method: 'clopper-pearson', confidence: CONFIDENCE }),
     stage: lot.growOuts.at(-1)?.stage ?? null,
-    reasons: lot.growOuts.flatMap(({ off }) => off),
+    reasons: merged(lot.growOuts.flatMap(({ off }) => off)),
     fruits,
     fathers: byFather(state, fruits),
   };
+}
+
+/** What was said in the same words is told once. */
+function merged(reasons: readonly OffTypes[]): OffTypes[] {
+  const by = new Map<string, OffTypes>();
+  for (const each of reasons) {
+    const key = `${each.rogued ?? ''} ${each.reason}`;
+    by.set(key, { ...each, count: each.count + (by.get(key)?.count ?? 0) });
+  }
+  return [...by.values()];
 }
 
 function added(sowings: readonly Grown[]): Grown {

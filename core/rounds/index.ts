@@ -9,3 +9,4 @@ export * from './progress';
 export * from './missed';
 export * from './contradictions';
 export * from './teams';
+export * from './toLookAt';

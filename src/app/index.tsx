@@ -3,10 +3,8 @@ import { View } from 'react-native';
 import { mdiCog, mdiMagnify } from '@/ui/controls/iconPaths';
 import { useRouter } from 'expo-router';
 import { keepingHours, bloomDayOf, morningOver, windowNow, type BloomDay } from '@core/bloom';
-import { countsDue } from '@core/fruitset';
 import { kitchenRound, mayFlower, type KitchenPlant } from '@core/kitchen';
-import { closuresDue, loopsDue } from '@core/purity';
-import { bandDay, looksDue, marksMissing, nextRounds, type Round } from '@core/rounds';
+import { bandDay, nextRounds, toLookAt, type Round } from '@core/rounds';
 import { walkOrder } from '@core/patch';
 import { clockText, dayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
@@ -45,17 +43,7 @@ function Today() {
   const { weatherOf } = useWeather();
   const rounds = useMemo(() => nextRounds(state, place, now, weatherOf), [state, place, now, weatherOf]);
   const order = useMemo(() => walkOrder(state), [state]);
-  const owed = useMemo(() => looksDue(state, place.zone, today), [state, place.zone, today]);
-  const counts = useMemo(
-    () => countsDue(state, place.zone, today).filter(({ early }) => !early),
-    [state, place.zone, today],
-  );
-  const loops = useMemo(() => {
-    const dueNow = new Set(owed.map(({ flower }) => flower.id));
-    return loopsDue(state, place.zone, today).filter(({ flower }) => !dueNow.has(flower.id)).length;
-  }, [state, place.zone, today, owed]);
-  const shut = useMemo(() => closuresDue(state, place.zone, today).length, [state, place.zone, today]);
-  const unmarked = useMemo(() => marksMissing(state).length, [state]);
+  const looks = useMemo(() => toLookAt(state, place.zone, today), [state, place.zone, today]);
   const hour12 = prefs.clock === '12';
   const first = rounds[0];
   const ownRounds = order.some(
@@ -146,14 +134,7 @@ function Today() {
       }
       side={
         <>
-          <LooksCard
-            owed={owed}
-            counts={counts}
-            unmarked={unmarked}
-            shut={shut}
-            loops={loops}
-            onOpen={() => router.navigate('/looks')}
-          />
+          <LooksCard looks={looks} onOpen={() => router.navigate('/looks')} />
           <Button
             title="What am I looking at? Ask the key"
             icon={<Icon path={mdiMagnify} />}

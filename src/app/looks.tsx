@@ -1,8 +1,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useRouter } from 'expo-router';
-import { countsDue } from '@core/fruitset';
-import { looksDue, marksMissing, type OwedLook } from '@core/rounds';
+import { toLookAt, type OwedLook } from '@core/rounds';
 import { plantName, type Growing } from '@core/patch';
 import type { Draft, Flower, LookResult } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
@@ -12,7 +11,6 @@ import { AllFine } from '@/ui/fruit/AllFine';
 import { CauseSheet } from '@/ui/fruit/CauseSheet';
 import { CountRow } from '@/ui/fruit/CountRow';
 import { LookRow } from '@/ui/fruit/LookRow';
-import { closuresDue, loopsDue } from '@core/purity';
 import { AllShut, ShutRow } from '@/ui/fruit/ShutRow';
 import { LoopRow } from '@/ui/fruit/LoopRow';
 import { MarkRow } from '@/ui/fruit/MarkRow';
@@ -26,7 +24,8 @@ import { UndoLine } from '@/ui/UndoLine';
 function Looks() {
   const { state, place, today, record, patch } = useGarden();
   const router = useRouter();
-  const owed = useMemo(() => looksDue(state, place.zone, today), [state, place.zone, today]);
+  const looks = useMemo(() => toLookAt(state, place.zone, today), [state, place.zone, today]);
+  const { owed, counts: owedCounts, early, unmarked, shut, loops, total } = looks;
   const [asking, setAsking] = useState<Asking | null>(null);
   const lookDays = useLookDays();
   const answer = ({ flower, growing, due }: OwedLook, said: Said) => {
@@ -37,22 +36,6 @@ function Looks() {
     if (asks) setAsking({ flower, growing, said, early });
     else void record(lookDraft(flower, said));
   };
-  const counts = useMemo(() => countsDue(state, place.zone, today), [state, place.zone, today]);
-  // Those owed a look can have their mark there.
-  const unmarked = useMemo(
-    () => marksMissing(state).filter(({ flower }) => !owed.some((each) => each.flower.id === flower.id)),
-    [state, owed],
-  );
-  const shut = useMemo(() => closuresDue(state, place.zone, today), [state, place.zone, today]);
-  const loops = useMemo(
-    () =>
-      loopsDue(state, place.zone, today).filter(
-        ({ flower }) => !owed.some((each) => each.flower.id === flower.id),
-      ),
-    [state, place.zone, today, owed],
-  );
-  const owedCounts = counts.filter(({ early }) => !early);
-  const total = owed.length + owedCounts.length + unmarked.length + shut.length + loops.length;
   const plants = byPlant(owed);
   const half = Math.ceil(plants.length / 2);
   const rows = plants.map((here) => (
@@ -94,11 +77,9 @@ function Looks() {
         <LoopRow key={due.flower.id} due={due} />
       ))}
       {rows.slice(0, half)}
-      {counts
-        .filter(({ early }) => early)
-        .map((due) => (
-          <CountRow key={`${due.stand.id}/${due.from}/${due.to}/early`} due={due} />
-        ))}
+      {early.map((due) => (
+        <CountRow key={`${due.stand.id}/${due.from}/${due.to}/early`} due={due} />
+      ))}
       <CauseSheet
         open={asking !== null}
         title={asking ? `${plantName(asking.growing)}: what happened?` : ''}

@@ -1,6 +1,5 @@
 import { View } from 'react-native';
-import type { CountDue } from '@core/fruitset';
-import type { OwedLook } from '@core/rounds';
+import type { ToLookAt } from '@core/rounds';
 import { plantName } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
 import { useLookDays } from '../fruit/useLookDays';
@@ -11,25 +10,9 @@ import { Txt, useColours, useIsWide } from '../theme';
 import { flowerPlace, plural } from '../words';
 
 /** Fruit that is owed a look today. */
-export function LooksCard({
-  owed,
-  counts,
-  unmarked,
-  shut,
-  loops,
-  onOpen,
-}: {
-  owed: readonly OwedLook[];
-  /** Counted flowers that can be looked at now. */
-  counts: readonly CountDue[];
-  /** Seed fruits without their mark. */
-  unmarked: number;
-  /** Worked flowers whose closure is to be looked at. */
-  shut: number;
-  /** Marked fruits whose loop is to be looked at. */
-  loops: number;
-  onOpen: () => void;
-}) {
+export function LooksCard({ looks, onOpen }: { looks: ToLookAt; onOpen: () => void }) {
+  const { owed, counts, total } = looks;
+  const [unmarked, shut, loops] = [looks.unmarked.length, looks.shut.length, looks.loops.length];
   const { place } = useGarden();
   const colours = useColours();
   const shown = useIsWide() ? 8 : 4;
@@ -94,7 +77,7 @@ export function LooksCard({
         <Txt key={words}>{words}</Txt>
       ))}
       <Button
-        title={owed.length === 0 ? 'Open' : `Look at ${owed.length === 1 ? 'it' : `all ${owed.length}`}`}
+        title={owed.length === 0 ? 'Open' : `Look at ${total === 1 ? 'it' : `all ${total}`}`}
         label={owed.length === 0 ? 'Open: what to look at' : undefined}
         onPress={onOpen}
       />

@@ -112,7 +112,8 @@ test('a plant found not true to its variety takes the purity of every fruit that
   await button(page, 'It is not true to its variety').click();
   await button(page, 'its fruit').click();
   await expect(page.getByText(/^Not true to its variety, by its fruit:/)).toBeVisible();
-  await page.goto('/purity');
+  await page.getByRole('link', { name: 'Seed' }).click();
+  await button(page, 'Purity').click();
   await page.getByRole('link', { name: /^1-A,.*Proof not pure/ }).click();
   await expect(page.getByText('a father turned out not to be true to the variety')).toBeVisible();
 });

@@ -18,7 +18,7 @@ export interface ToLookAt {
 
 /**
  * What Today announces and Looks goes through: one list for both.
- * @example toLookAt(state, zone, '2026-07-07').total // 0
+ * @example toLookAt(state, zone, '2026-07-07').total // 1
  */
 export function toLookAt(state: State, zone: string, today: LocalDate): ToLookAt {
   const owed = looksDue(state, zone, today);

@@ -155,7 +155,7 @@ interface Known {
 }
 
 /** Thousands of fruits have a few dozen kinds of chain among them; beyond so many, the memory is begun anew. */
-const MOST_KEPT = 2000;
+const MOST_KEPT = 6000;
 const kept = new Map<string, Known>();
 
 /** How likely each share of foreign seed is, by the links. */

@@ -102,11 +102,16 @@ function AboutPlant({
     return 2 * kinshipAmong(lineage, [plant])(plant, plant) - 1;
   }, [state, plant]);
   const offspring = useMemo(() => offspringLots(state, plant), [state, plant]);
+  const self = lineageOf(state).self(plant);
+  const origin = self === plant ? null : growing(state, self);
   const clones = [...state.plants.values()].filter(({ cloneOf }) => cloneOf === plant);
   return (
     <Card>
       <Txt size="heading">About it</Txt>
       {root.generation ? <Txt>{`It is ${generationText(state, root.generation)}.`}</Txt> : null}
+      {origin ? (
+        <Txt>{`A runner, tuber or cutting of ${plantName(origin)}: one and the same plant.`}</Txt>
+      ) : null}
       <Txt>
         {root.parents === null
           ? 'Its parents are not on record: it counts as akin to nobody.'

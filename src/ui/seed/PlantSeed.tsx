@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { PlantId } from '@core/ids';
 import type { Draft } from '@core/ledger';
-import { sownFrom } from '@core/lineage';
+import { lineageOf, sownFrom } from '@core/lineage';
 import { growing, plantName, plantsOfStand, type Growing } from '@core/patch';
 import { lotName } from '@core/seed';
 import { useGarden } from '@/data/garden/garden';
@@ -19,7 +19,10 @@ export function PlantSeed({ growing: each, onTree }: { growing: Growing; onTree:
   const sown = sownFrom(plant, state);
   const lot = sown?.lot == null ? undefined : state.lots.get(sown.lot);
   const fruit = sown?.fruit == null ? undefined : state.flowers.get(sown.fruit);
-  const parent = plant.cloneOf === null ? null : growing(state, plant.cloneOf);
+  // A plant of a variety that began as one seedling is of its tubers, without anybody saying so of each.
+  const self = lineageOf(state).self(plant.id);
+  const from = plant.cloneOf ?? (self === plant.id ? null : self);
+  const parent = from === null ? null : growing(state, from);
   const cropLots = [...state.lots.values()].some(
     ({ variety }) => state.varieties.get(variety)?.crop === each.variety.crop,
   );
@@ -28,7 +31,7 @@ export function PlantSeed({ growing: each, onTree }: { growing: Growing; onTree:
       <Txt size="heading">Where it comes from</Txt>
       {problem ? <Notice tone="brick" text={problem} /> : null}
       <Txt>
-        {plant.cloneOf !== null
+        {from !== null
           ? `A runner, tuber or cutting of ${parent ? plantName(parent) : 'a plant not on this phone'}: one and the same parent.`
           : lot
             ? `Sown from ${lotName(lot, state)}${fruit ? `, fruit ${fruit.mark ?? 'without a mark'}` : ''}.`

@@ -1,6 +1,4 @@
-import lnBetaOf from '@stdlib/math-base-special-betaln';
 import gammaShare from '@stdlib/math-base-special-gammainc';
-import lnGammaOf from '@stdlib/math-base-special-gammaln';
 import quantileOfBeta from '@stdlib/stats-base-dists-beta-quantile';
 import normalShare from '@stdlib/stats-base-dists-normal-cdf';
 import quantileOfNormal from '@stdlib/stats-base-dists-normal-quantile';
@@ -53,20 +51,4 @@ export function studentReach(confidence: number, degreesOfFreedom: number): numb
  */
 export function studentDensity(value: number, degreesOfFreedom: number): number {
   return densityOfT(value, degreesOfFreedom);
-}
-
-/**
- * ln of the gamma function.
- * @example lnGamma(5) // 3.17805
- */
-export function lnGamma(value: number): number {
-  return lnGammaOf(value);
-}
-
-/**
- * ln of the beta function.
- * @example lnBeta(2, 3) // -2.48491
- */
-export function lnBeta(alpha: number, beta: number): number {
-  return lnBetaOf(alpha, beta);
 }

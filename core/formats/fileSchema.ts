@@ -1,6 +1,6 @@
 import { SUBJECT_KINDS } from '../ids';
 import { eventSchema, SUBJECT_FIELD, type EventKind } from '../ledger';
-import { FORMAT, FORMAT_VERSION } from './json';
+import { FORMAT, FORMAT_VERSION } from './toJson';
 
 type Json = Readonly<Record<string, unknown>>;
 

@@ -1,29 +1,9 @@
-import { compareEvents, conflicts, upcast, validateEvent, type AnyEvent } from '../ledger';
-import { mergePractice, validatePractice, type PracticeRecord } from '../practice';
-
-/** What our files call themselves. */
-export const FORMAT = 'steady-trowel';
-/** 2: practice records beside the events. */
-export const FORMAT_VERSION = 2;
+import { conflicts, upcast, validateEvent, type AnyEvent } from '../ledger';
+import { validatePractice, type PracticeRecord } from '../practice';
+import { FORMAT, FORMAT_VERSION, type FileShape } from './toJson';
 
 /** Five seasons of 200 000 events take under 70 MB; a file past this is not one of ours. */
 export const MOST_BYTES = 100_000_000;
-
-/** A file of ours as it is written. */
-export interface FileShape {
-  readonly format: typeof FORMAT;
-  readonly version: number;
-  readonly events: readonly AnyEvent[];
-  /** Answers to the trainer, kept apart from the garden's events. */
-  readonly practice: readonly PracticeRecord[];
-}
-
-/** Our file: every event, in canonical order, one a line, and the practice records. docs/file-format.md describes it. */
-export function toJson(events: readonly AnyEvent[], practice: readonly PracticeRecord[] = []): string {
-  const lines = [...events].sort(compareEvents).map((event) => JSON.stringify(event));
-  const answers = mergePractice(practice, []).map((record) => JSON.stringify(record));
-  return `{"format":"${FORMAT}","version":${FORMAT_VERSION},"events":[\n${lines.join(',\n')}\n],"practice":[\n${answers.join(',\n')}\n]}\n`;
-}
 
 /** Why a file was refused. */
 export type FileProblem =

@@ -38,6 +38,7 @@ const SHEET: PlanSheet = {
       area: false,
     },
   ],
+  unit: { short: 'm', metres: 1 },
   lines: ['Long & low: 10 m by 1.2 m'],
 };
 const numbers = (text: string) => [...text.matchAll(/-?\d+(?:\.\d+)?/g)].map(([n]) => Number(n));
@@ -47,6 +48,15 @@ test('a bed is as long on paper as its scale says', () => {
   expect(html).toContain('scale 1 : 100 ');
   const [x1, , x2] = numbers(/class="bed" d="([^"]+)"/.exec(html)?.[1] ?? '');
   expect((x2 as number) - (x1 as number)).toBeCloseTo(100, 6);
+});
+
+test.each([
+  ['m', 1, '5 m', 50],
+  ['ft', 0.3048, '10 ft', 30.48],
+] as const)('the bar is marked in %s, and as long as it says', (short, metres, words, long) => {
+  const html = planHtml({ ...SHEET, unit: { short, metres } }, 'A4');
+  expect(html).toContain(`>${words} · N`);
+  expect(Number(/M1 3v3h([\d.]+)v-3/.exec(html)?.[1])).toBeCloseTo(long, 6);
 });
 
 test('names are written, not run', () => {

@@ -17,6 +17,8 @@ export interface PlanSheet {
     readonly corners: readonly Corner[];
     readonly area: boolean;
   }[];
+  /** What the bar under the drawing is marked in. */
+  readonly unit: { readonly short: string; readonly metres: number };
   /** In words beneath the drawing: how large the beds are, what lies next door, what the distances come to. */
   readonly lines: readonly string[];
 }
@@ -31,6 +33,7 @@ const ROOM: Readonly<Record<Exclude<Paper, 'strip'>, { readonly wideMm: number; 
 const SCALES = [
   10, 20, 25, 50, 100, 200, 250, 500, 1000, 2000, 2500, 5000, 10_000, 20_000, 50_000, 100_000, 200_000,
 ] as const;
+const BARS = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000, 10_000, 20_000] as const;
 /** White around the drawing, mm. */
 const EDGE_MM = 6;
 
@@ -59,8 +62,9 @@ export function planHtml(sheet: PlanSheet, paper: Exclude<Paper, 'strip'>): stri
   const mm = (metres: number) => Math.round((metres * 100_000) / scale) / 100;
   const onPaper = ([x, y]: Corner): Corner => [EDGE_MM + mm(x - west), EDGE_MM + mm(y - north)];
   const [wideMm, highMm] = [mm(wideM) + 2 * EDGE_MM, mm(highM) + 2 * EDGE_MM];
-  // A bar of some centimetres in whole metres, or in decimetres of a small bed.
-  const barM = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500].find((each) => mm(each) >= 25) ?? 500;
+  // A bar of some centimetres in a round number of metres or feet, or in tenths of one beside a small bed.
+  const bar = BARS.find((each) => mm(each * sheet.unit.metres) >= 25) ?? (BARS[BARS.length - 1] as number);
+  const barMm = mm(bar * sheet.unit.metres);
   return `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>${escapeHtml(`Plan of ${sheet.patch}`)}</title><style>
 @page{size:${paper};margin:12mm}
 *{box-sizing:border-box}body{margin:0;padding:2mm;background:#fff;color:#000;font:13px/1.4 sans-serif}
@@ -70,8 +74,8 @@ path{fill:none;stroke:#000;stroke-width:.3}.bed{fill:#fff}.stand{fill:#ddd;strok
 text{font-size:3px;text-anchor:middle;paint-order:stroke;stroke:#fff;stroke-width:.9px}.small{font-size:2.3px}
 </style></head><body><h1>${escapeHtml(sheet.patch)}</h1><p>${escapeHtml(sheet.date)} · scale 1 : ${scale} · north at the top</p>
 <svg width="${wideMm}mm" height="${highMm}mm" viewBox="0 0 ${wideMm} ${highMm}" role="img" aria-label="${escapeHtml(`Plan at 1 to ${scale}`)}">${drawn(sheet, onPaper)}</svg>
-<svg width="${mm(barM) + 30}mm" height="9mm" viewBox="0 0 ${mm(barM) + 30} 9"><path d="M1 3v3h${mm(barM)}v-3"/><text x="${mm(barM) + 14}" y="6.5">${barM} m · N ↑</text></svg>
-<p><small>Print at full size (100 %), and lay a ruler on the bar: ${Math.round(mm(barM)) / 10} cm.</small></p>
+<svg width="${barMm + 30}mm" height="9mm" viewBox="0 0 ${barMm + 30} 9"><path d="M1 3v3h${barMm}v-3"/><text x="${barMm + 14}" y="6.5">${bar} ${escapeHtml(sheet.unit.short)} · N ↑</text></svg>
+<p><small>Print at full size (100 %), and lay a ruler on the bar: ${Math.round(barMm) / 10} cm.</small></p>
 <ul>${sheet.lines.map((line) => `<li>${escapeHtml(line)}</li>`).join('')}</ul></body></html>`;
 }
 

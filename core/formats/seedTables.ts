@@ -1,9 +1,9 @@
 import type { PlantId } from '../ids';
 import type { Plant, State } from '../ledger';
 import { generationCode, generationOfPlant, lineageOf, type Lineage } from '../lineage';
-import { growing, plantName } from '../patch';
+import { growing, lotName, plantName } from '../patch';
 import type { Share } from '../purity';
-import { lotName, lotsInOrder, lotStanding, untrueShare, type LotStanding } from '../seed';
+import { lotsInOrder, lotStanding, untrueShare, type LotStanding } from '../seed';
 import type { LocalDate } from '../time';
 import { tableOf, type Column } from './column';
 import type { Cell } from './csv';

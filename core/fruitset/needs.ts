@@ -1,4 +1,3 @@
-import { lnBeta, lnGamma } from '../distributions';
 import { mustBe, type TrowelError } from '../errors';
 
 /** How many fruits are wanted, how sure to be of them, and what is known of the set rate. */
@@ -49,16 +48,13 @@ export function pollinationsNeeded({ fruitsWanted, alpha, beta, assurance }: Pol
 export function chanceOfAtLeast(wanted: number, n: number, alpha: number, beta: number): number {
   if (wanted <= 0) return 1;
   if (wanted > n) return 0;
-  const logs = (k: number) =>
-    lnGamma(n + 1) -
-    lnGamma(k + 1) -
-    lnGamma(n - k + 1) +
-    lnBeta(k + alpha, n - k + beta) -
-    lnBeta(alpha, beta);
-  // The shorter side is summed, by the ratio of neighbours from one exact term.
+  // The shorter side is summed, by the ratio of neighbours from one exact term: none of n, and from there up, as logarithms.
   const below = wanted <= n / 2;
   let k = below ? wanted - 1 : wanted;
-  let term = Math.exp(logs(k));
+  let log = 0;
+  for (let i = 0; i < n; i++) log += Math.log((beta + i) / (alpha + beta + i));
+  for (let i = 1; i <= k; i++) log += Math.log(((n - i + 1) * (i - 1 + alpha)) / (i * (n - i + beta)));
+  let term = Math.exp(log);
   let sum = term;
   if (below) {
     for (; k > 0; k--) {

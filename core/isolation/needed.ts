@@ -30,7 +30,7 @@ export const WEIGHTS: Weights = {
 
 /** What each reason is, in words. */
 export const WEIGHED_WORDS: Readonly<Record<WeighedReason, string>> = {
-  spare: 'seed that can be had again',
+  spare: 'seed that is easy to replace',
   keep: 'a variety you keep going',
   rare: 'seed that can’t be had again',
   open: 'open ground between',

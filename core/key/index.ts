@@ -3,3 +3,4 @@ export * from './key';
 export * from './measure';
 export * from './words';
 export * from './trial';
+export * from './terms';

@@ -61,7 +61,7 @@ export type Purpose = (typeof PURPOSES)[number];
 
 /** How much a variety’s seed matters to its keeper. */
 export const PRECIOUS = ['spare', 'keep', 'rare'] as const;
-/** How much the seed is worth: can be had again, keeps a variety going, or is all there is. */
+/** How much the seed is worth: easy to replace, keeps a variety going, or irreplaceable. */
 export type Precious = (typeof PRECIOUS)[number];
 
 /** What can lie between a stand and a planting elsewhere. forage: other flowers, on which bees work themselves clean. */

@@ -1,6 +1,6 @@
 import type { FlowerId, LotId, PlantId } from '../ids';
-import type { Flower, Lot, Plant, SownView, State } from '../ledger';
-import { growing } from '../patch';
+import type { Flower, Lot, SownView, State } from '../ledger';
+import { growing, sownFrom } from '../patch';
 import { remembered } from '../remember';
 
 /** A mother and a father that a plant may have, and how likely these two are; `null`: nobody knows. */
@@ -41,14 +41,6 @@ export interface Lineage {
 
 type Known = Pick<State, 'plants' | 'flowers' | 'stands' | 'lots' | 'varieties' | 'beds'>;
 
-/**
- * What a plant was sown from: as it was said of it, else of its stand; `null`: nobody said.
- * @example sownFrom(mother.plant, state) // null
- */
-export function sownFrom(plant: Plant, { stands }: Pick<State, 'stands'>): SownView | null {
-  return plant.sown ?? stands.get(plant.stand)?.sown ?? null;
-}
-
 /** The plant from which a runner, a tuber or a cutting was taken in the end; the plant itself where it would go round in a circle. */
 function originOf(plant: PlantId, state: Known): PlantId {
   const seen = new Set([plant]);
@@ -73,11 +65,7 @@ function takenFrom(id: PlantId, { plants, stands, varieties }: Known): PlantId |
  * The parents of the seed of one fruit: its mother, and each father by the males he gave. A perfect flower that nobody emasculated
  * and for which no father was named selfed.
  */
-export function fruitPairs(
-  state: State,
-  flower: Flower,
-  self: (plant: PlantId) => PlantId = (plant) => plant,
-): ParentPair[] {
+export function fruitPairs(state: State, flower: Flower, self: (plant: PlantId) => PlantId): ParentPair[] {
   const mother = state.plants.has(flower.plant) ? self(flower.plant) : null;
   const males = flower.pollinations.flatMap(({ fathers }) => fathers);
   const all = males.reduce((sum, { males: n }) => sum + n, 0);
@@ -92,14 +80,17 @@ export function fruitPairs(
 /** All of the plants and stands that descent hangs on, as text: a plant's health or its tallies change none of it. */
 const saidOfDescent = remembered(
   ({ plants, stands }: State) => [plants, stands],
-  ({ plants, stands }) =>
-    [
-      ...[...plants.values()].map(
-        ({ id, stand, plantedOn, sown, cloneOf }) =>
-          `${id} ${stand} ${plantedOn ?? ''} ${sown?.event ?? ''} ${cloneOf ?? ''}`,
+  ({ plants, stands }) => {
+    const seed = (sown: SownView | null) => (sown ? `${sown.lot ?? '-'}/${sown.fruit ?? '-'}` : '');
+    return [
+      ...[...plants.values()].map(({ id, stand, plantedOn, sown, cloneOf, reason }) =>
+        [id, stand, plantedOn, seed(sown), cloneOf, reason].join(' '),
       ),
-      ...[...stands.values()].map(({ id, sown, reason }) => `${id} ${sown?.event ?? ''} ${reason}`),
-    ].join('\n'),
+      ...[...stands.values()].map(({ id, variety, sown, reason }) =>
+        [id, variety, seed(sown), reason].join(' '),
+      ),
+    ].join('\n');
+  },
 );
 
 /** Where every plant of the patch comes from, circles taken out. Asked often of one state, and the same over many of them. */
@@ -157,25 +148,23 @@ function descentOf(id: PlantId, state: State, self: (plant: PlantId) => PlantId)
   const sown = plant ? sownFrom(plant, state) : null;
   const lot = sown?.lot == null ? undefined : state.lots.get(sown.lot);
   const clone: LineageOddity[] = plant?.cloneOf != null && self(id) === id ? ['own-clone'] : [];
-  if (!plant || !sown || !lot) return { plant: id, lot: sown?.lot ?? null, pairs: [], oddities: clone };
+  if (!plant || !sown || lot?.from !== 'fruits')
+    return { plant: id, lot: sown?.lot ?? null, pairs: [], oddities: clone };
   const fruits = fruitsOf(state, lot, sown.fruit);
-  const each = fruits.map((flower) => fruitPairs(state, flower, self));
-  const oddities: LineageOddity[] = [
-    ...clone,
-    ...(lot.from === 'fruits' && lot.fruits.length === 0 ? (['no-fruits'] as const) : []),
-    ...(each.some((pairs) => pairs.some(({ mother }) => mother === null)) ||
-    fruits.length < (sown.fruit === null ? lot.fruits.length : 1)
-      ? (['no-mother'] as const)
-      : []),
-    ...(plant.plantedOn !== null && Number(plant.plantedOn.slice(0, 4)) < lot.year
-      ? (['sown-before-ripe'] as const)
-      : []),
+  const pairs = fruits.flatMap((flower) =>
+    fruitPairs(state, flower, self).map((pair) => ({ ...pair, weight: pair.weight / fruits.length })),
+  );
+  const named = sown.fruit === null ? lot.fruits.length : 1;
+  const checks: readonly (readonly [LineageOddity, boolean])[] = [
+    ['no-fruits', lot.fruits.length === 0],
+    ['no-mother', fruits.length < named || pairs.some(({ mother }) => mother === null)],
+    ['sown-before-ripe', plant.plantedOn !== null && Number(plant.plantedOn.slice(0, 4)) < lot.year],
   ];
   return {
     plant: id,
     lot: lot.id,
-    pairs: each.flatMap((pairs) => pairs.map((pair) => ({ ...pair, weight: pair.weight / fruits.length }))),
-    oddities: lot.from === 'fruits' ? oddities : clone,
+    pairs,
+    oddities: [...clone, ...checks.flatMap(([what, so]) => (so ? [what] : []))],
   };
 }
 

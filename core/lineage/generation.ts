@@ -1,7 +1,8 @@
 import type { FlowerId, LotId, PlantId, VarietyId } from '../ids';
 import type { Lot, State } from '../ledger';
+import { sownFrom } from '../patch';
 import { remembered } from '../remember';
-import { fruitPairs, lineageOf, sownFrom, type Lineage, type ParentPair } from './descent';
+import { fruitPairs, lineageOf, type Lineage, type ParentPair } from './descent';
 import { heterozygosityOf, recurrentShare } from './generations';
 
 /**
@@ -73,10 +74,10 @@ function same(a: Generation, b: Generation): boolean {
   return JSON.stringify(a) === JSON.stringify(b);
 }
 
-/** All of them where they agree; mixed where they don't. */
+/** All of them where they agree, mixed where they don't; and where one is not known, nobody knows. */
 function agreed(all: readonly Generation[]): Generation {
   const [first, ...others] = all;
-  if (!first) return UNKNOWN;
+  if (!first || all.some(({ kind }) => kind === 'unknown')) return UNKNOWN;
   return others.every((each) => same(each, first)) ? first : MIXED;
 }
 
@@ -107,12 +108,14 @@ function plantGeneration(
 }
 
 function founder(state: State, plant: PlantId): Generation {
-  const stand = state.stands.get(state.plants.get(plant)?.stand ?? '');
-  const variety = stand && state.varieties.get(stand.variety);
+  return asCalled(state, state.stands.get(state.plants.get(plant)?.stand ?? '')?.variety ?? '');
+}
+
+/** What is known of a variety by its name alone. */
+function asCalled({ varieties }: State, id: VarietyId): Generation {
+  const variety = varieties.get(id);
   if (!variety) return UNKNOWN;
-  return variety.traits.f1
-    ? { kind: 'f1', variety: variety.id, selfings: 0 }
-    : { kind: 'pure', variety: variety.id };
+  return variety.traits.f1 ? { kind: 'f1', variety: id, selfings: 0 } : { kind: 'pure', variety: id };
 }
 
 function ofPair(
@@ -139,12 +142,9 @@ export function generationOfFruit(state: State, fruit: FlowerId): Generation {
 
 /** What the seed of a lot is: of a lot from fruits by their parents, else what it is called. */
 export function generationOfLot(state: State, lot: Lot): Generation {
-  if (lot.from === 'fruits') return agreed(lot.fruits.map((fruit) => generationOfFruit(state, fruit)));
-  const variety = state.varieties.get(lot.variety);
-  if (!variety) return UNKNOWN;
-  return variety.traits.f1
-    ? { kind: 'f1', variety: variety.id, selfings: 0 }
-    : { kind: 'pure', variety: variety.id };
+  return lot.from === 'fruits'
+    ? agreed(lot.fruits.map((fruit) => generationOfFruit(state, fruit)))
+    : asCalled(state, lot.variety);
 }
 
 /** Whether it is the F1 of a cross, of which selfed mothers give themselves away. */

@@ -1,7 +1,8 @@
 import { proportionInterval, upperBound, type Interval } from '../fruitset';
 import type { FlowerId, LotId, PlantId } from '../ids';
 import type { GrowOutStage, Lot, OffTypes, State } from '../ledger';
-import { sownFrom } from './descent';
+import { sownFrom } from '../patch';
+import { plantsOfLot } from './generation';
 
 /** Plants grown from seed, and how many of them were off. */
 export interface Grown {
@@ -95,12 +96,11 @@ function counted(lot: Lot): Sowing[] {
 
 /** Plants on record that were sown from the lot: each one grown, and off where it was found so. */
 function recorded(state: State, lot: LotId): Sowing[] {
-  const sowings: Sowing[] = [];
-  for (const plant of state.plants.values()) {
-    const sown = sownFrom(plant, state);
-    if (sown?.lot === lot) sowings.push({ fruit: sown.fruit, grown: 1, off: plant.offType ? 1 : 0 });
-  }
-  return sowings;
+  return plantsOfLot(state, lot).flatMap((id) => {
+    const plant = state.plants.get(id);
+    if (!plant) return [];
+    return [{ fruit: sownFrom(plant, state)?.fruit ?? null, grown: 1, off: plant.offType ? 1 : 0 }];
+  });
 }
 
 function byFruit(sowings: readonly Sowing[]): (Grown & { readonly fruit: FlowerId })[] {

@@ -4,5 +4,6 @@ export * from './generations';
 export * from './descent';
 export * from './generation';
 export * from './mixing';
+export * from './fathers';
 export * from './growOut';
 export * from './tree';

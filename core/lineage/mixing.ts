@@ -1,9 +1,9 @@
 import type { FlowerId, PlantId, VarietyId } from '../ids';
 import { Shards, type Flower, type State } from '../ledger';
-import { growing, standingOrder } from '../patch';
+import { growing } from '../patch';
 import { bearsSeed, workedIn } from '../purity';
 import { remembered } from '../remember';
-import { fruitPairs, kinshipAmong, lineageOf, type Lineage, type ParentPair } from './descent';
+import { fruitPairs, kinshipAmong, lineageOf, type ParentPair } from './descent';
 import { alleleCapture, effectiveParents } from './effectiveSize';
 
 /** What one plant gives to the coming lot, in fruits: one it bears counts a half for it, and a half goes to its fathers. */
@@ -45,33 +45,18 @@ export function fruitsForSeed(state: State, variety: VarietyId, year: string): F
     .filter((flower) => growing(state, flower.plant)?.variety.id === variety);
 }
 
-type Part = ReadonlyMap<unknown, Flower>;
+/** Some hundred flowers of a state, which stay as they are while none of them changes. */
+export type Part = ReadonlyMap<unknown, Flower>;
 
-/** The fruits for seed of a year among some hundred flowers; kept for as long as none of them changes. */
-const seedFruitsIn = remembered(
+/** The fruits for seed of a year among some hundred flowers. */
+export const seedFruitsIn = remembered(
   (part: Part, year: string) => [part, year],
   (part, year): readonly Flower[] =>
     [...part.values()].filter((flower) => bearsSeed(flower) && workedIn(flower) === year),
 );
 
-/** What each plant gave to those, as mother and as father, in fruits' worth. */
-const givenIn = remembered(
-  (part: Part, year: string) => [part, year],
-  (part, year): ReadonlyMap<PlantId, number> => {
-    const given = new Map<PlantId, number>();
-    const give = (plant: PlantId, fruits: number) => given.set(plant, (given.get(plant) ?? 0) + fruits);
-    for (const { plant, pollinations } of seedFruitsIn(part, year)) {
-      give(plant, 1);
-      const fathers = pollinations.flatMap((visit) => visit.fathers);
-      const males = fathers.reduce((sum, father) => sum + father.males, 0);
-      for (const father of fathers) give(father.plant, father.males / males);
-    }
-    return given;
-  },
-);
-
 /** The parents of some fruits. */
-export function parentsOfFruits(state: State, fruits: readonly Flower[]): FruitParents[] {
+function parentsOfFruits(state: State, fruits: readonly Flower[]): FruitParents[] {
   const { self } = lineageOf(state);
   return fruits.map((flower) => ({ fruit: flower.id, pairs: fruitPairs(state, flower, self) }));
 }
@@ -100,8 +85,8 @@ export function mixtureOf(
     }
   const plants = [...given]
     .map(([plant, parts]) => ({ plant, ...parts }))
-    .sort((a, b) => total(b) - total(a) || (a.plant < b.plant ? -1 : 1));
-  const sizeUnrelated = effectiveParents(plants.map(total));
+    .sort((a, b) => totalGiven(b) - totalGiven(a) || (a.plant < b.plant ? -1 : 1));
+  const sizeUnrelated = effectiveParents(plants.map(totalGiven));
   return {
     plants,
     fruits: parents.length,
@@ -115,27 +100,33 @@ export function mixtureOf(
   };
 }
 
-const total = ({ asMother, asFather }: Omit<Contribution, 'plant'>) => asMother + asFather;
+/** What a plant gave in all, in fruits. */
+export const totalGiven = ({ asMother, asFather }: Omit<Contribution, 'plant'>) => asMother + asFather;
 
 function statusNumber(plants: readonly Contribution[], kinship: (a: PlantId, b: PlantId) => number): number {
-  const all = plants.reduce((sum, each) => sum + total(each), 0);
+  const all = plants.reduce((sum, each) => sum + totalGiven(each), 0);
   if (all === 0) return 0;
   let akin = 0;
-  for (const a of plants) for (const b of plants) akin += total(a) * total(b) * kinship(a.plant, b.plant);
+  for (const a of plants)
+    for (const b of plants) akin += totalGiven(a) * totalGiven(b) * kinship(a.plant, b.plant);
   return all ** 2 / (2 * akin);
+}
+
+/** How a lot of these fruits is mixed, their mothers and fathers with their kin. */
+export function mixtureOfFruits(state: State, fruits: readonly Flower[]): Mixture {
+  return withKin(state, parentsOfFruits(state, fruits));
 }
 
 /** How a variety's coming lot is mixed so far. */
 export function mixingOf(state: State, variety: VarietyId, year: string): Mixture {
-  const parents = parentsOfFruits(state, fruitsForSeed(state, variety, year));
-  return mixtureOf(parents, kinOf(state, parents));
+  return mixtureOfFruits(state, fruitsForSeed(state, variety, year));
 }
 
-function kinOf(state: State, parents: readonly FruitParents[]) {
+function withKin(state: State, parents: readonly FruitParents[]): Mixture {
   const plants = parents.flatMap(({ pairs }) =>
     pairs.flatMap(({ mother, father }) => [mother, father].filter((id) => id !== null)),
   );
-  return kinshipAmong(lineageOf(state), [...new Set(plants)]);
+  return mixtureOf(parents, kinshipAmong(lineageOf(state), [...new Set(plants)]));
 }
 
 /** The lot as it would be with some pairs more, say tonight's. */
@@ -159,63 +150,8 @@ export function mixingWith(
         })),
       })),
   ];
-  return mixtureOf(parents, kinOf(state, parents));
+  return withKin(state, parents);
 }
-
-/** A plant that could give pollen tomorrow. */
-export interface FatherAdvice {
-  readonly plant: PlantId;
-  /** Fruits it fathered so far, and bears. */
-  readonly asFather: number;
-  readonly asMother: number;
-}
-
-/** The standing plants of a variety, those that gave least so far first: tomorrow's fathers. */
-export function fathersNext(state: State, variety: VarietyId, year: string): FatherAdvice[] {
-  const { self } = lineageOf(state);
-  const given = new Map(mixingOf(state, variety, year).plants.map((each) => [each.plant, each]));
-  return standingOrder(state)
-    .filter((each) => each.variety.id === variety && each.plant.offType === null)
-    .map(({ plant }) => {
-      const found = given.get(self(plant.id));
-      return { plant: plant.id, asFather: found?.asFather ?? 0, asMother: found?.asMother ?? 0 };
-    })
-    .sort((a, b) => total(a) - total(b) || a.asFather - b.asFather);
-}
-
-/** What the fathers of a round are chosen by besides the round itself. */
-export interface FatherHistory {
-  /** What a plant and its clones gave so far this year, as mother and as father, in fruits. The least sum of squares mixes best. */
-  already(plant: PlantId): number;
-  kinship(a: PlantId, b: PlantId): number;
-}
-
-/**
- * What each plant has given this year, and how akin some plants are: for the matching of a morning, those whose flowers are to be
- * worked or picked.
- */
-export function fatherHistory(state: State, year: string, plants: readonly PlantId[]): FatherHistory {
-  const lineage = lineageOf(state);
-  const given = new Map<PlantId, number>();
-  for (const part of Shards.of(state.flowers).parts)
-    for (const [plant, fruits] of givenIn(part, year)) {
-      const self = lineage.self(plant);
-      given.set(self, (given.get(self) ?? 0) + fruits);
-    }
-  // Nobody is akin to anybody where no plant was sown from fruits of this record, or is a cutting.
-  const known = [...state.lots.values()].some(({ from }) => from === 'fruits') || hasClones(state);
-  return {
-    already: (plant) => given.get(lineage.self(plant)) ?? 0,
-    kinship: known ? kinOfSome(lineage, [...new Set(plants)].sort().join(' ')) : () => 0,
-  };
-}
-
-const kinOfSome = remembered(
-  (lineage: Lineage, plants: string) => [lineage, plants],
-  (lineage, plants) => kinshipAmong(lineage, plants.split(' ')),
-);
-
-const hasClones = ({ plants }: State) => [...plants.values()].some(({ cloneOf }) => cloneOf !== null);
 
 /** What a lot of such a size loses and keeps. */
 export interface SmallPopulation {

@@ -1,6 +1,6 @@
 import { cropOf, type Crop, type Reason } from '../crops';
 import type { PlantId, StandId, VarietyId } from '../ids';
-import type { Bed, Flower, Patch, Plant, Stand, State, Variety } from '../ledger';
+import type { Bed, Flower, Lot, Patch, Plant, SownView, Stand, State, Variety } from '../ledger';
 import { remembered } from '../remember';
 
 /** A plant with everything it belongs to. */
@@ -43,6 +43,34 @@ export function growing(state: State, plantId: PlantId): Growing | null {
  */
 export function plantName({ variety, plant }: Pick<Growing, 'variety' | 'plant'>): string {
   return `${variety.name} ${plant.label}`;
+}
+
+/**
+ * What a plant was sown from: as it was said of it, else of its stand; `null`: nobody said.
+ * @example sownFrom(mother.plant, state) // null
+ */
+export function sownFrom(
+  plant: Pick<Plant, 'sown' | 'stand'>,
+  { stands }: Pick<State, 'stands'>,
+): SownView | null {
+  return plant.sown ?? stands.get(plant.stand)?.sown ?? null;
+}
+
+/**
+ * `Slate Dome 2025`: how a lot is called; of two of one variety and year the later begun is `Slate Dome 2025 (2)`.
+ * @example lotName({ id: 'lot:1', variety: mother.variety.id, year: 2025 }, state) // 'Slate Dome 2025'
+ */
+export function lotName(
+  { id, variety, year }: Pick<Lot, 'id' | 'variety' | 'year'>,
+  { lots, varieties }: Pick<State, 'lots' | 'varieties'>,
+): string {
+  const name = varieties.get(variety)?.name ?? 'A variety not on this phone';
+  const order = (a: Lot, b: Lot) => (a.begunAt === b.begunAt ? a.id < b.id : a.begunAt < b.begunAt);
+  const alike = [...lots.values()]
+    .filter((lot) => lot.variety === variety && lot.year === year)
+    .sort((a, b) => (order(a, b) ? -1 : 1));
+  const at = alike.findIndex((lot) => lot.id === id);
+  return at > 0 ? `${name} ${year} (${at + 1})` : `${name} ${year}`;
 }
 
 /**

@@ -1,5 +1,6 @@
 export * from './types';
 export * from './records';
+export * from './merge';
 export * from './questions';
 export * from './spacing';
 export * from './results';

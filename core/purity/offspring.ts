@@ -1,5 +1,6 @@
 import type { EventId, FlowerId } from '../ids';
 import type { State } from '../ledger';
+import { sownFrom } from '../patch';
 import { remembered } from '../remember';
 
 /** Fruits of whose seed plants that were not true came up, and the entry that says so: counted, or recorded plant by plant. */
@@ -10,9 +11,9 @@ export const offspringOff: (state: State) => ReadonlyMap<FlowerId, EventId> = re
     for (const { growOuts } of lots.values())
       for (const { fruit, off, event } of growOuts)
         if (fruit !== null && off.length > 0) found.set(fruit, event);
-    for (const { offType, sown, stand } of plants.values()) {
-      const fruit = (sown ?? stands.get(stand)?.sown)?.fruit ?? null;
-      if (offType && fruit !== null) found.set(fruit, offType.event);
+    for (const plant of plants.values()) {
+      const fruit = plant.offType ? (sownFrom(plant, { stands })?.fruit ?? null) : null;
+      if (plant.offType && fruit !== null) found.set(fruit, plant.offType.event);
     }
     return found;
   },

@@ -1,22 +1,14 @@
 import type { FlowerId, PlantId } from '../ids';
 import type { Place, State } from '../ledger';
-import { fatherHistory } from '../lineage';
-import { fatherVarietyOf, growing, mainPatch, plantPlace, walkOrder } from '../patch';
+import { fatherVarietyOf, growing, plantPlace } from '../patch';
 import type { LocalDate } from '../time';
-import { lastCheck, type BloomDay, type OpenWindow, shutMales } from '../bloom';
+import { lastCheck, type BloomDay, type OpenWindow } from '../bloom';
 import { workTime } from '../fruitset';
-import { malesFor, femalesPerMale } from '../goals';
-import {
-  matchPollen,
-  type PollenFemale,
-  type PollenMale,
-  type PollenMatch,
-  type PlanRequest,
-  type PlanStop,
-  type PlanWorker,
-} from '../planning';
+import type { PollenMale, PollenMatch, PlanRequest, PlanStop, PlanWorker } from '../planning';
+import { freeMales } from './freeMales';
+import { matchedPollen, worthOf } from './pollen';
 import { chainPace, shareByVariety, type TeamShare, type TeamWay } from './teams';
-import { inHand, givesPollen, LATE_OPENER_MIN, maleUses, stopsOf, type Stop } from './stops';
+import { inHand, LATE_OPENER_MIN, stopsOf, type Stop } from './stops';
 
 const MINUTE = 60_000;
 /** Picking a male, peeling it, seeing pollen come off; and finding the plant [M]. */
@@ -28,23 +20,6 @@ const PICK_BEFORE_MIN = 10;
 export const COME_BACK_MIN = 20;
 /** The walk to the flower is planned apart: this much of a flower's minutes is walking [M]. */
 const WALK_SHARE = 0.15;
-
-const PRECIOUS_WORTH = { spare: 1, keep: 2, rare: 4 } as const;
-const HEALTH_WORTH = { healthy: 1, doubtful: 0.5, sick: 0.2 } as const;
-
-/** A second morning, by which most of the pollen and some of the stigma are spent, against the first [M]. */
-const AGAIN_WORTH = 0.3;
-
-/**
- * What a pollination is worth against the others of the round [M]: how precious the seed, how good the mother.
- * @example worthOf({ growing: mother, again: false }) // 1.8
- */
-export function worthOf({ growing, again }: Pick<Stop, 'growing' | 'again'>): number {
-  const { stand, plant } = growing;
-  const worth =
-    PRECIOUS_WORTH[stand.goal?.precious ?? 'keep'] * (plant.health ? HEALTH_WORTH[plant.health] : 0.9);
-  return again ? worth * AGAIN_WORTH : worth;
-}
 
 /** Males of one plant to be picked before their females. */
 export interface Collecting {
@@ -122,61 +97,6 @@ export function dawnQuestion(
       deadline: last,
     },
   };
-}
-
-/**
- * Whose pollen goes where on a morning (or dusk), of what is shut for it and still to be worked.
- * @example morningMatch(state, place, '2026-07-06', 'dawn').pairs // []
- */
-export function morningMatch(
-  state: State,
-  place: Place,
-  date: LocalDate,
-  kind: 'dawn' | 'dusk',
-): PollenMatch {
-  const stops = stopsOf(state, date, place.zone, kind).filter(
-    ({ state: how }) => how === 'to-do' || how === 'later',
-  );
-  return matchedPollen(state, stops, freeMales(state, place, date), date.slice(0, 4));
-}
-
-/** Whose pollen goes where, by the patch's way with a plant's own. */
-function matchedPollen(
-  state: State,
-  stops: readonly Stop[],
-  males: readonly PollenMale[],
-  year: string,
-): PollenMatch {
-  const { already, kinship } = fatherHistory(state, year, [
-    ...stops.map((stop) => stop.growing.plant.id),
-    ...males.map(({ plant }) => plant),
-  ]);
-  const tonight = new Map<PlantId, number>();
-  for (const { growing: each } of stops) tonight.set(each.plant.id, (tonight.get(each.plant.id) ?? 0) + 1);
-  const selfing = mainPatch(state)?.schools.selfing;
-  const females = stops.map((stop): PollenFemale => ({
-    id: stop.flower.id,
-    plant: stop.growing.plant.id,
-    variety: stop.growing.variety.id,
-    fatherVariety: fatherVarietyOf(stop.growing),
-    value: worthOf(stop),
-    wants: malesFor(state, stop.growing.crop, stop.growing.stand.goal).value,
-    purpose: 'seed',
-    ...(stop.growing.crop.family === 'corn' && selfing === 'allowed' ? { selfing: 'others-first' } : {}),
-  }));
-  return matchPollen({
-    females,
-    males,
-    rules: {
-      selfing: selfing === 'allowed' || selfing === 'never' ? selfing : 'others-first',
-      // Each male comes with what it may still serve.
-      femalesPerMale: 1,
-      // What bears fruit from today on has given its part as a mother.
-      already: (plant) => already(plant) + (tonight.get(plant) ?? 0),
-      // Whether a plant may have its own pollen is for the school to say.
-      kinship: (mother, father) => (mother === father ? 0 : kinship(mother, father)),
-    },
-  });
 }
 
 /** The matched males by the plant they are picked from, and which of these plants each female waits for. */
@@ -265,30 +185,6 @@ function workersOf(
   }));
 }
 
-/**
- * Shut, whole males that open on a date and have pollen left, of every variety.
- * @example freeMales(state, place, '2026-07-06') // []
- */
-export function freeMales(state: State, place: Place, date: LocalDate): PollenMale[] {
-  const uses = maleUses(state, date, place.zone);
-  return walkOrder(state).flatMap((growing) => {
-    const most = femalesPerMale(state, growing.crop);
-    return shutMales(state, growing, date, place.zone).flatMap((male): PollenMale | [] => {
-      const serves = most - (uses.get(male.id) ?? 0);
-      return givesPollen(state, male, date, place.zone) && serves > 0
-        ? {
-            id: male.id,
-            plant: growing.plant.id,
-            variety: growing.variety.id,
-            pure: true,
-            serves,
-            picked: inHand(male, date, place.zone),
-          }
-        : [];
-    });
-  });
-}
-
 function placeOf(state: State, plant: string): { xM: number; yM: number } {
   const found = growing(state, plant);
   return found ? plantPlace(found) : { xM: 0, yM: 0 };
@@ -303,10 +199,4 @@ function startOf(state: State): { xM: number; yM: number } {
     yM = Math.min(yM, bed.yM);
   }
   return { xM: Number.isFinite(xM) ? xM : 0, yM: (Number.isFinite(yM) ? yM : 0) - 1 };
-}
-
-/** Reserved males stay for seed; what is shut beyond them may go to the kitchen. */
-export function surplusMales(state: State, place: Place, date: LocalDate, match: PollenMatch): PollenMale[] {
-  const reserved = new Set(match.pairs.map(({ male }) => male));
-  return freeMales(state, place, date).filter(({ id }) => !reserved.has(id));
 }

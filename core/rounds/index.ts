@@ -2,6 +2,8 @@ export * from './stops';
 export * from './next';
 export * from './eveningEntry';
 export * from './dawn';
+export * from './freeMales';
+export { mixingAhead, worthOf, type MixingAhead } from './pollen';
 export * from './steps';
 export * from './stopWork';
 export * from './card';

@@ -63,16 +63,15 @@ export function shareByVariety(
   }));
 }
 
-/** How much of a flower's time its longest part takes, in a chain of so many [M]: with two, one opens and shuts. */
-const LONGEST_PART: readonly number[] = [1, 1, 0.55];
-const LONGEST_OF_THREE = 0.45;
+/** How much of a flower's time its longest part takes, in a chain of one, two, three or more [M]: of two, one opens and shuts. */
+const LONGEST_PART = [1, 0.55, 0.45] as const;
 
 /**
  * How much of one person's time a chain of so many takes.
  * @example chainPace(1) // 1
  */
 export function chainPace(people: number): number {
-  return LONGEST_PART[people] ?? LONGEST_OF_THREE;
+  return LONGEST_PART[Math.min(people, LONGEST_PART.length) - 1] ?? 1;
 }
 
 /** Minutes of a round for so many people, each way; `shares` where it is shared by variety. */

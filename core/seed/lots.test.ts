@@ -1,7 +1,8 @@
 import type { FlowerId, LotId, PlantId } from '../ids';
 import type { Draft } from '../ledger';
 import { TestGarden } from '../testGarden';
-import { fruitsWaiting, lotName, lotsInOrder, lotStanding, untrueShare } from '.';
+import { lotName } from '../patch';
+import { fruitsWaiting, lotsInOrder, lotStanding, untrueShare } from '.';
 
 const TODAY = '2026-11-01';
 const ID = (n: number) => `lot:01KS22Y8C047C4FEZDQK8YZ${100 + n}` as LotId;

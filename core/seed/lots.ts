@@ -1,14 +1,11 @@
 import { cropOf, isEdible, type Crop } from '../crops';
 import type { Interval } from '../fruitset';
-import type { FlowerId, LotId, VarietyId } from '../ids';
-import type { Flower, Lot, State, Variety } from '../ledger';
+import type { FlowerId, LotId } from '../ids';
+import { Shards, type Flower, type Lot, type State, type Variety } from '../ledger';
 import {
   generationOfLot,
   growOutOf,
-  kinshipAmong,
-  lineageOf,
-  mixtureOf,
-  parentsOfFruits,
+  mixtureOfFruits,
   plantsOfLot,
   type Generation,
   type GrowOutFinding,
@@ -68,10 +65,6 @@ export function lotStanding(state: State, lot: Lot, today: LocalDate): LotStandi
   const crop = variety && cropOf(variety.crop);
   const flowers = lot.fruits.flatMap((id) => state.flowers.get(id) ?? []);
   const fruits = flowers.map((flower) => fruitProof(state, flower, today));
-  const parents = parentsOfFruits(state, flowers);
-  const plants = parents.flatMap(({ pairs }) =>
-    pairs.flatMap(({ mother, father }) => [mother, father].filter((id) => id !== null)),
-  );
   const growOut = growOutOf(state, lot);
   const off = growOut.off + growOut.onRecord.off > 0;
   const grade = off ? 'not-pure' : weakestGrade(fruits.map(({ proof }) => proof.grade));
@@ -83,8 +76,7 @@ export function lotStanding(state: State, lot: Lot, today: LocalDate): LotStandi
     generation: generationOfLot(state, lot),
     fruits,
     grade,
-    mixture:
-      lot.from === 'fruits' ? mixtureOf(parents, kinshipAmong(lineageOf(state), [...new Set(plants)])) : null,
+    mixture: lot.from === 'fruits' ? mixtureOfFruits(state, flowers) : null,
     sown: plantsOfLot(state, lot.id).length,
     oddities: odditiesOfLot(state, lot, flowers),
     caution: crop && (!isEdible(crop) || mayBeBitter(crop, grade)) ? crop.caution : null,
@@ -152,13 +144,18 @@ export interface FruitsWaiting {
   readonly fruits: readonly Flower[];
 }
 
+/** What was picked for seed among some hundred flowers; kept for as long as none of them changes. */
+const pickedIn = remembered(
+  (part: ReadonlyMap<unknown, Flower>) => [part],
+  (part): readonly Flower[] => [...part.values()].filter(({ harvested }) => harvested?.harvestFor === 'seed'),
+);
+
 /** What was picked for seed and is in no lot yet. */
 export function fruitsWaiting(state: State): FruitsWaiting[] {
   const placed = lotsByFruit(state);
   const by = new Map<string, { variety: Variety; year: string; fruits: Flower[] }>();
-  for (const flower of state.flowers.values()) {
-    if (flower.harvested?.harvestFor !== 'seed' || placed.has(flower.id)) continue;
-    const variety = growing(state, flower.plant)?.variety;
+  for (const flower of Shards.of(state.flowers).parts.flatMap(pickedIn)) {
+    const variety = placed.has(flower.id) ? undefined : growing(state, flower.plant)?.variety;
     if (!variety) continue;
     const year = workedIn(flower);
     const key = `${variety.id}/${year}`;
@@ -167,25 +164,4 @@ export function fruitsWaiting(state: State): FruitsWaiting[] {
     else by.set(key, { variety, year, fruits: [flower] });
   }
   return [...by.values()];
-}
-
-/**
- * `Slate Dome 2025`: how a lot is called; of two of one variety and year the later begun is `Slate Dome 2025 (2)`.
- * @example lotName({ id: 'lot:1', variety: mother.variety.id, year: 2025, begunAt: '' }, state) // 'Slate Dome 2025'
- */
-export function lotName(
-  lot: Pick<Lot, 'id' | 'variety' | 'year' | 'begunAt'>,
-  state: Pick<State, 'lots' | 'varieties'>,
-): string {
-  const name = state.varieties.get(lot.variety)?.name ?? 'A variety not on this phone';
-  const alike = lotsAlike(state, lot.variety, lot.year);
-  const at = alike.indexOf(lot.id);
-  return at > 0 ? `${name} ${lot.year} (${at + 1})` : `${name} ${lot.year}`;
-}
-
-function lotsAlike({ lots }: Pick<State, 'lots'>, variety: VarietyId, year: number): LotId[] {
-  return [...lots.values()]
-    .filter((lot) => lot.variety === variety && lot.year === year)
-    .sort((a, b) => (a.begunAt === b.begunAt ? (a.id < b.id ? -1 : 1) : a.begunAt < b.begunAt ? -1 : 1))
-    .map(({ id }) => id);
 }

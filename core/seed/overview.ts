@@ -3,7 +3,8 @@ import type { Lot, State } from '../ledger';
 import { fruitsForSeed, generationCode, mixingOf } from '../lineage';
 import type { Grade } from '../purity';
 import type { LocalDate } from '../time';
-import { lotName, lotsInOrder, lotStanding } from './lots';
+import { lotName } from '../patch';
+import { lotsInOrder, lotStanding } from './lots';
 
 /** What a list says of a lot: plain and small, since all of them come from a worker. */
 export interface ListedLot extends Pick<Lot, 'from'> {

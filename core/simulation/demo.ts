@@ -1,6 +1,6 @@
 import { gardenDay } from '../bloom';
 import { cropOf, type CropId, type FruitShape, type Stage } from '../crops';
-import { emptyState, type Goal, type LedgerEvent, type Place, type State } from '../ledger';
+import { emptyState, type Goal, type LedgerEvent, type State } from '../ledger';
 import { mainPatch, nextPlantPlaces, type Growing } from '../patch';
 import { NO_GOAL } from '../goals';
 import { addDays, atLocalTime, localDateOf, type LocalDate } from '../time';
@@ -8,31 +8,11 @@ import { plantExtras } from './demoExtras';
 import { writeEarlierLots } from './demoLots';
 import { noteSurroundings } from './demoSurroundings';
 import { dawnWork, Diary, eveningWork, lookWork, loopWork } from './growers';
+import { DEMO_PLACE, DEMO_SEASON_START, DEMO_SEED } from './setting';
 import { budsOf, stageOn, type Bud } from './truth';
 
-/** The made-up patch of the demo. Nobody in it lives, and none of its varieties is sold. */
-export const DEMO_PLACE: Place = {
-  name: 'Hollin Terraces',
-  latitude: 46.2,
-  longitude: 14.6,
-  zone: 'Europe/Ljubljana',
-};
-/** The season that the demo shows. */
-export const DEMO_SEED = 20_260_714;
-/** The first garden day of the demo. */
-export const DEMO_SEASON_START: LocalDate = '2026-05-16';
 /** The first evening on which anybody wrote anything down. */
 const FIRST_EVENING: LocalDate = '2026-06-18';
-/** The garden day that the demo opens on. */
-export const DEMO_TODAY: LocalDate = '2026-07-14';
-
-/**
- * Where the demo clock starts: 05:05 on a morning in July, the round waiting. Epoch ms.
- * @example new Date(demoStart()).toISOString() // '2026-07-14T03:05:00.000Z'
- */
-export function demoStart(): number {
-  return atLocalTime(DEMO_TODAY, 5, 5, DEMO_PLACE.zone);
-}
 
 const PEOPLE = ['Vesna', 'Tilen', 'Oda'] as const;
 

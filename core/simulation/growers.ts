@@ -1,6 +1,6 @@
 import { gardenDay, shutMales } from '../bloom';
 import { fateOf, workedOn } from '../fruitset';
-import { idMaker, type IdByKind, type PlantId, type SubjectKind } from '../ids';
+import { idMaker, type FlowerId, type IdByKind, type PlantId, type SubjectKind } from '../ids';
 import {
   apply,
   SCHEMA_VERSION,
@@ -16,11 +16,10 @@ import { hashText, seededRandom, type Random } from '../random';
 import { loopsDue, nextMarkIn } from '../purity';
 import { fathersFor, looksDue, stopsOf, suggestFathers } from '../rounds';
 import { addDays, daysBetween, toInstant, type LocalDate } from '../time';
+import { DEMO_DEVICE } from './setting';
 import { budsOf, closureAtDawn, lookOn, outcomeOf, sizeOn, stageOn } from './truth';
 
 const MINUTE = 60_000;
-/** The device that the demo’s entries are from. */
-export const DEMO_DEVICE = 'demo';
 
 /** A ledger being written by simulated people, moment by moment. */
 export class Diary {
@@ -217,10 +216,16 @@ export function dawnWork(diary: Diary, date: LocalDate, by: string): void {
       tool: growing.crop.id === 'melon' ? 'brush' : 'male-flower',
       shutAgain: closure,
       purpose: 'seed',
+      ...saidOfTheWork(flower.id),
     });
     const mark = nextMarkIn(diary.state);
     diary.write((time += diary.pause(10, 30)), by, { kind: 'marked', flower: flower.id, mark });
   }
+}
+
+/** Three times out of four somebody says that hands were clean and no bee came; in a hurry, nobody does. */
+function saidOfTheWork(flower: FlowerId) {
+  return hashText(`said/${flower}`) % 4 === 0 ? {} : { clean: true, beeIn: false };
 }
 
 /** Looks that are due, after breakfast, the verdicts first; a busy grower leaves some for another day. */

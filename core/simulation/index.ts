@@ -1,7 +1,8 @@
+export * from './setting';
 export * from './demo';
 export * from './rehearsal';
 export * from './learner';
 export { closureAtDawn, lookOn, weatherOn, type Weather } from './truth';
-export { DEMO_DEVICE, trueOutcome } from './growers';
+export { trueOutcome } from './growers';
 export * from './contamination';
 export * from './fatherChoice';

@@ -3,7 +3,7 @@ import { idMaker } from '../ids';
 import { makeQuestion, skillsFor, type Practised, type Skill } from '../practice';
 import { hashText, seededRandom } from '../random';
 import { toInstant } from '../time';
-import { DEMO_SEED, demoStart } from './demo';
+import { DEMO_SEED, demoStart } from './setting';
 
 /** How often the demo's learner is right, by skill [invented]: stages are hard, the brown tip harder. */
 const SURE: Record<Skill, number> = {

@@ -13,6 +13,7 @@ module.exports = {
       testMatch: [
         '<rootDir>/core/**/*.test.ts',
         '<rootDir>/server/**/*.test.ts',
+        '<rootDir>/scripts/**/*.test.ts',
         '<rootDir>/src/**/*.test.ts',
       ],
       moduleNameMapper: aliases,

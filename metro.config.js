@@ -1,3 +1,6 @@
+const { createHash } = require('node:crypto');
+const { readdirSync, readFileSync, statSync } = require('node:fs');
+const { join } = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
 
 const config = getDefaultConfig(__dirname);
@@ -9,9 +12,61 @@ const ICON_FONTS = /^(@react-native-vector-icons|react-native-vector-icons|@expo
 // What jsPDF asks for to draw web pages and to clean them: we draw everything by its own calls.
 const NOT_FOR_TAGS = /^(html2canvas|dompurify|canvg)$/;
 
+// Which file an import means also hangs on what other files hand out: the names that each does are part of the cache's name.
+const HANDED_OUT =
+  /^export (?:\*[^;]*|\{[^}]*\}[^;]*|default|(?:async |declare |abstract )*(?:function\*?|const|let|class|type|interface|enum) \w+)/gm;
+config.cacheVersion = createHash('sha1')
+  .update(
+    ['core', 'src']
+      .flatMap((each) => filesIn(join(__dirname, each)))
+      .filter((file) => /\.tsx?$/.test(file) && !/\.test\./.test(file))
+      .map((file) => `${file}\n${(readFileSync(file, 'utf8').match(HANDED_OUT) ?? []).join('\n')}`)
+      .concat(
+        ['scripts/barrels.cjs', 'package-lock.json'].map((file) =>
+          readFileSync(join(__dirname, file), 'utf8'),
+        ),
+      )
+      .join('\n'),
+  )
+  .digest('hex');
+
+function filesIn(path) {
+  return readdirSync(path, { recursive: true, encoding: 'utf8' })
+    .sort()
+    .map((name) => join(path, name))
+    .filter((file) => statSync(file).isFile());
+}
+
+// What the router offers and this app never takes: tabs, stacks, headers and menus of a telephone's own system.
+const ROUTER = /expo-router[\\/]build[\\/]/;
+const NOT_OF_THE_ROUTER = new Set([
+  './stack',
+  './color',
+  './link',
+  './standard-navigation',
+  './stack-utils',
+  './screensFeatureFlags',
+  './layouts/Tabs',
+  './layouts/experimental-stack',
+  './views/ErrorBoundary',
+  './views/Sitemap',
+  './views/useSitemap',
+  './views/Unmatched',
+  './Unmatched',
+  '../fork/native-stack/createNativeStackNavigator',
+  '../native-tabs/NativeTabTrigger',
+  '../react-navigation/bottom-tabs',
+]);
+const ROUTER_STUB = require.resolve('./scripts/routerStub.js');
+const ROUTER_NATIVE = require.resolve('./scripts/routerNative.js');
+
 config.resolver.resolveRequest = (context, moduleName, platform) => {
   if (NOT_FOR_TAGS.test(moduleName)) return { type: 'empty' };
   if (ICON_FONTS.test(moduleName)) return { type: 'empty' };
+  if (ROUTER.test(context.originModulePath)) {
+    if (NOT_OF_THE_ROUTER.has(moduleName)) return { type: 'sourceFile', filePath: ROUTER_STUB };
+    if (moduleName === 'react-native') return { type: 'sourceFile', filePath: ROUTER_NATIVE };
+  }
   return (previous ?? context.resolveRequest)(context, moduleName, platform);
 };
 

@@ -9,6 +9,7 @@ import { benchProof } from './proof';
 import { benchReading } from './reading';
 import { benchRounds } from './rounds';
 import { benchSeasons } from './season';
+import { benchStart } from './start';
 
 /** Sizes that tell something, and the smallest at which all of it still runs (`--smallest`: the test run calls that). */
 const FULL = {
@@ -58,6 +59,7 @@ async function main(): Promise<void> {
   benchSeasons(seasons);
   benchCoverage(covered);
   benchAgainstR(fruits);
+  await benchStart(repeats);
   await benchBrowser(events, repeats);
   await benchPlan(stands, neighbours);
   benchProof(lots);

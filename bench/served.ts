@@ -3,7 +3,11 @@ import { chromium, type Browser } from '@playwright/test';
 import chromiumArgs from '../scripts/chromium-args.json';
 
 /** The built app served at a port, and a browser to measure it in; both are gone once the work is done. */
-export async function withBrowser(port: number, work: (browser: Browser) => Promise<void>): Promise<void> {
+export async function withBrowser(
+  port: number,
+  work: (browser: Browser) => Promise<void>,
+  args: readonly string[] = [],
+): Promise<void> {
   const server = spawn(process.execPath, ['--import', 'tsx', 'server/index.ts'], {
     env: { ...process.env, PORT: String(port), STRICT_PORT: '1' },
     stdio: 'ignore',
@@ -11,7 +15,7 @@ export async function withBrowser(port: number, work: (browser: Browser) => Prom
   await new Promise((resolve) => setTimeout(resolve, 2500));
   const browser = await chromium.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-    args: chromiumArgs,
+    args: [...chromiumArgs, ...args],
   });
   try {
     await work(browser);

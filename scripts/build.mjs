@@ -21,6 +21,10 @@ const SOURCES = [
   'public',
   'scripts/build.mjs',
   'scripts/demoLog.ts',
+  'scripts/firstPage.ts',
+  'scripts/barrels.cjs',
+  'scripts/routerStub.js',
+  'scripts/routerNative.js',
   'app.json',
   'babel.config.js',
   'metro.config.js',
@@ -133,6 +137,7 @@ export async function build() {
   preparePaper();
   prepareDemo();
   run('npx', ['expo', 'export', '--platform', 'web'], { env: quietEnv });
+  run(process.execPath, ['--import', 'tsx', 'scripts/firstPage.ts', 'dist/index.html']);
   await buildServiceWorker();
   precompress();
   writeFileSync(stamp, wanted);

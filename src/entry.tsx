@@ -2,17 +2,34 @@ import '@expo/metro-runtime';
 import type { ComponentProps, ComponentType } from 'react';
 import { registerRootComponent } from 'expo';
 import { ExpoRoot } from 'expo-router';
-import { ctx } from 'expo-router/_ctx';
-import { piece, usePiece } from './data/device/pieces';
+import { laterFrom } from './data/device/later';
+import { piece, usePiece, type Piece } from './data/device/pieces';
+import { SCREEN_KEYS } from './screenKeys';
 
 type Routes = ComponentProps<typeof ExpoRoot>['context'];
 type Screen = ComponentType<object>;
+interface Route {
+  readonly default: Screen;
+}
 
-const routes = ctx as Routes;
+/**
+ * Two pieces of code, not one for each screen: what two such pieces share would be loaded before either, so that many small ones make
+ * the first screen wait for nearly everything.
+ */
+const first = require.context('./app', true, /^\.\/(_layout|index|demo)\.tsx$/, 'lazy');
+const others = piece(() => import('./screens'));
+laterFrom(() => others.fetch());
+
+/** How long after the start the other screens are fetched, ms: the first tap need not wait for them then. */
+const QUIET_MS = 4000;
+setTimeout(() => {
+  const fetch = () => void others.fetch().catch(() => undefined);
+  if (typeof requestIdleCallback === 'function') requestIdleCallback(fetch);
+  else fetch();
+}, QUIET_MS);
 
 /** A route whose code comes when it is first opened; the router takes it for one that is here. */
-function later(key: string): { readonly default: Screen } {
-  const code = piece(async () => (await routes(key)) as { readonly default: Screen });
+function whenHere(code: Piece<Route>): Route {
   return {
     default: function Later(props) {
       const found = usePiece(code);
@@ -21,18 +38,22 @@ function later(key: string): { readonly default: Screen } {
   };
 }
 
-/** Layouts hold the screens together and have an ErrorBoundary of their own: those are the router's to wait for. */
-const LAYOUT = /\/_layout\.tsx$/;
-const screens = new Map(
-  routes
-    .keys()
-    .filter((key) => !LAYOUT.test(key))
-    .map((key) => [key, later(key)]),
-);
-const context: Routes = Object.assign((key: string) => screens.get(key) ?? (routes(key) as unknown), {
-  keys: () => routes.keys(),
-  resolve: (key: string) => routes.resolve(key),
-  id: routes.id,
+// The layout holds the screens together and has an ErrorBoundary of its own: that is the router's to wait for.
+const LAYOUT = './_layout.tsx';
+const routes = new Map([
+  ...['./index.tsx', './demo.tsx'].map((key): [string, Route] => [
+    key,
+    whenHere(piece(() => first(key) as Promise<Route>)),
+  ]),
+  ...SCREEN_KEYS.map((key): [string, Route] => [
+    key,
+    whenHere(piece(async () => (await others.fetch()).screens(key) as Route)),
+  ]),
+]);
+const context: Routes = Object.assign((key: string) => routes.get(key) ?? first(key), {
+  keys: () => [LAYOUT, ...routes.keys()],
+  resolve: (key: string) => key,
+  id: 'screens',
 });
 
 registerRootComponent(() => <ExpoRoot context={context} />);

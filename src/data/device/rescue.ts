@@ -1,8 +1,7 @@
 import type { AnyEvent } from '@core/ledger';
 import { toInstant } from '@core/time';
 import { realClock } from './clock';
-import { exportLog } from './files';
-import { practiceStore } from './practiceStores';
+import { exportEverything } from './exports';
 import { boxName, spaceNow } from './prefs';
 import { LedgerStore, noNeighbours } from '../store';
 import { deviceBox } from '../store/deviceBox';
@@ -20,11 +19,7 @@ export async function rescue(): Promise<number> {
   const events = open
     ? await open.allEvents().catch(() => readStored(boxName(space)))
     : await readStored(boxName(space));
-  const practice = await practiceStore(space)
-    .all()
-    .catch(() => []);
-  exportLog(events, practice, toInstant(realClock.now()).slice(0, 10));
-  return events.length + practice.length;
+  return exportEverything(events, space, toInstant(realClock.now()).slice(0, 10));
 }
 
 async function readStored(name: string): Promise<AnyEvent[]> {

@@ -65,9 +65,33 @@ test('from the first start to the first fruit verdict, with one reload on the wa
   });
 });
 
+test('one courgette plant for the kitchen: what for, where, which crop, how many, and Today stands', async ({
+  page,
+}) => {
+  await setTime(page, '2026-07-13T17:30:00Z');
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Begin my patch' }).click();
+  await expect(page.getByText('What do you pollinate for?')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Where it is' })).toHaveCount(0);
+  await page.getByRole('button', { name: /^Fruit,/ }).click();
+  await expect(page.getByLabel('Name of the patch')).toHaveCount(0);
+  await page.getByRole('button', { name: /^squash \(pepo\),/ }).click();
+  for (const left of [3, 2, 1]) {
+    await page.getByRole('button', { name: 'Plants: one less' }).click();
+    await expect(
+      page.getByRole('button', { name: `Begin with ${left} plant${left === 1 ? '' : 's'}` }),
+    ).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'Begin with 1 plant' }).click();
+  await expect(page.getByRole('link', { name: 'Today' })).toHaveAttribute('aria-current', 'page');
+  await page.getByRole('link', { name: 'Patch' }).click();
+  await expect(page.getByText('Squash', { exact: true })).toBeVisible();
+});
+
 test('the place is asked for in words: what is wrong with it stands at its field', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'Begin my patch' }).click();
+  await page.getByRole('button', { name: /^Pure seed,/ }).click();
   await page.getByRole('button', { name: 'Type coordinates instead' }).click();
   await page.getByLabel('Latitude, degrees north (south is minus)').fill('north');
   await page.getByLabel('Variety', { exact: true }).fill('Any');
@@ -83,6 +107,7 @@ test('a patch above the polar circle says that the sun does not set', async ({ p
   await setTime(page, '2026-06-21T10:00:00Z');
   await page.goto('/');
   await page.getByRole('button', { name: 'Begin my patch' }).click();
+  await page.getByRole('button', { name: /^Pure seed,/ }).click();
   await page.getByRole('button', { name: 'Type coordinates instead' }).click();
   await page.getByLabel('Name of the place').fill('Far north');
   await page.getByLabel('Latitude, degrees north (south is minus)').fill('69,6');

@@ -16,6 +16,7 @@ export async function setTime(page: Page, time: string): Promise<void> {
 export async function beginPatch(page: Page, variety = 'Harbour Lantern'): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: 'Begin my patch' }).click();
+  await page.getByRole('button', { name: /^Pure seed,/ }).click();
   await page.getByLabel('Nearest town, country or zone').fill('ljub');
   await page.getByText('Ljubljana, Slovenia').click();
   await page.getByLabel('Variety', { exact: true }).fill(variety);

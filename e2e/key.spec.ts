@@ -125,6 +125,7 @@ test('corn and tomato on the walk: their own parts, stages and closures', async 
   await setTime(page, '2026-07-13T15:30:00Z');
   await page.goto('/');
   await page.getByRole('button', { name: 'Begin my patch' }).click();
+  await page.getByRole('button', { name: /^Pure seed,/ }).click();
   await page.getByLabel('Nearest town, country or zone').fill('ljub');
   await page.getByText('Ljubljana, Slovenia').click();
   await page.getByRole('button', { name: /^corn/ }).click();

@@ -5,11 +5,11 @@ import { setTime, today } from './helpers';
 async function beginKitchen(page: Page, crop: RegExp, variety: string): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: 'Begin my patch' }).click();
+  await page.getByRole('button', { name: /^Fruit,/ }).click();
   await page.getByLabel('Nearest town, country or zone').fill('ljub');
   await page.getByText('Ljubljana, Slovenia').click();
   await page.getByRole('button', { name: crop }).first().click();
-  await page.getByLabel('Variety', { exact: true }).fill(variety);
-  await page.getByRole('button', { name: /^Fruit,/ }).click();
+  await page.getByLabel('Variety, if you know').fill(variety);
   await page.getByRole('button', { name: /^Begin with/ }).click();
   await expect(page.getByRole('link', { name: 'Patch' })).toBeVisible();
 }

@@ -13,7 +13,7 @@ test('a session with the trainer: answers explain themselves, can be asked in wo
   for (let i = 0; i < 5; i++) {
     await expect(page.getByRole('img', { name: /.{25,}/ }).first()).toBeVisible();
     await page.getByRole('group').last().getByRole('button').first().click();
-    await expect(page.getByText(/^(Right\.|Not so:)/)).toBeVisible();
+    await expect(page.getByText(/^(Right\.|No:)/)).toBeVisible();
     await page.getByRole('button', { name: 'Next' }).click();
   }
   await page.getByRole('button', { name: 'In words' }).click();
@@ -65,7 +65,7 @@ test('practice goes out in the same file, apart from the garden, and comes back 
   await beginPatch(page);
   await page.goto('/practice/train');
   await page.getByRole('group').last().getByRole('button').first().click();
-  await expect(page.getByText(/^(Right\.|Not so:)/)).toBeVisible();
+  await expect(page.getByText(/^(Right\.|No:)/)).toBeVisible();
   await page.goto('/settings');
   const download = page.waitForEvent('download', { timeout: 30_000 });
   await page.getByRole('button', { name: 'Export everything (JSON)' }).click();

@@ -91,6 +91,22 @@ test('the purity of a variety is saved as a table that says what the screen says
   expect(rows[2]).toMatch(/^Slate Dome,1-A,.*good/);
 });
 
+test('the proof of a variety goes on paper: a line for each fruit, a shape for each link', async ({
+  page,
+}) => {
+  await setTime(page, '2026-07-15T06:00:00Z');
+  await takeOver(page, twoFruits());
+  await page.goto('/purity');
+  await button(page, 'Print the proof of Slate Dome').click();
+  await expect(page.getByRole('heading', { name: 'Purity on paper' })).toBeVisible();
+  const sheet = page.frameLocator('iframe[title="The proof as it will be printed"]');
+  await expect(sheet.getByText('2 fruits of 2 mothers and 1 father', { exact: false })).toBeVisible();
+  const broken = sheet.getByRole('row', { name: /^1-B/ });
+  await expect(broken.getByLabel('broken')).toHaveCount(3);
+  await expect(broken).toContainText('not pure');
+  await expect(sheet.getByRole('row', { name: /^1-A/ }).getByLabel('broken')).toHaveCount(0);
+});
+
 test('a mark found gone is said, and the fruit is asked for a new one', async ({ page }) => {
   await setTime(page, '2026-07-22T06:00:00Z');
   await takeOver(page, twoFruits());

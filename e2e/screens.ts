@@ -17,6 +17,7 @@ const SCREENS = [
   '/generations',
   '/find',
   '/tags',
+  '/search',
   '/settings',
   '/begin',
   '/corn',

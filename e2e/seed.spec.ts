@@ -190,6 +190,8 @@ test('a lot from elsewhere by hand; the sums of generations answer as they are t
   await page.getByRole('button', { name: 'Begin the lot' }).click();
   await expect(page.getByRole('heading', { name: 'Quiet Bell 2025' })).toBeVisible();
   await expect(page.getByText('How pure it is, nobody here has seen: grow some out.')).toBeVisible();
+  await page.getByRole('button', { name: '5 plants in Lower terrace: sown from this lot' }).click();
+  await expect(page.getByText(/^Sown from it: Quiet Bell 1, /)).toBeVisible();
   await page.goto('/generations');
   await expect(page.getByText('47', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Genes it takes: one more' }).click();

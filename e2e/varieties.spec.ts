@@ -5,6 +5,7 @@ test('an F1 hybrid for seed is answered where it is planted and where its goal i
   await setTime(page, '2026-07-13T08:00:00Z');
   await page.goto('/');
   await page.getByRole('button', { name: 'Begin my patch' }).click();
+  await page.getByRole('button', { name: /^Pure seed,/ }).click();
   await page.getByLabel('Nearest town, country or zone').fill('ljub');
   await page.getByText('Ljubljana, Slovenia').click();
   await page.getByLabel('Variety', { exact: true }).fill('Harbour Lantern');
@@ -23,6 +24,7 @@ test('an F1 hybrid for seed is answered where it is planted and where its goal i
 test('potatoes are never for the kitchen, strawberries never for seed', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'Begin my patch' }).click();
+  await page.getByRole('button', { name: /^Pure seed,/ }).click();
   await page.getByRole('button', { name: /^potato/ }).click();
   await expect(page.getByText(/Potato berries and all green parts are poisonous/)).toBeVisible();
   await expect(page.getByRole('button', { name: /^Fruit,/ })).toHaveCount(0);

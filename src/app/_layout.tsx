@@ -69,6 +69,7 @@ function Lit() {
         s: open ? () => router.navigate('/seed') : null,
         r: open ? () => router.navigate('/practice') : null,
         k: open ? () => router.navigate('/key') : null,
+        '/': open ? () => router.navigate('/search') : null,
         '?': () => setKeysShown(true),
       }),
       [open, router],

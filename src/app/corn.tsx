@@ -16,6 +16,7 @@ import { FlowerRow } from '@/ui/FlowerRow';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
+import { ToToday } from '@/ui/ToToday';
 import { UndoLine } from '@/ui/UndoLine';
 import { WINDS } from '@/ui/weather/words';
 import { plural } from '@/ui/words';
@@ -35,6 +36,7 @@ function Corn() {
   return (
     <Page
       title="Corn"
+      corner={<ToToday />}
       over={wind === null ? 'no wind known' : `wind from the ${WINDS[Math.round(wind / 45) % 8]}`}
       badge={
         corn.covered > 0 ? <Badge text={`${plural(corn.covered, 'ear')} covered`} tone="leaf" /> : undefined

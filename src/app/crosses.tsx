@@ -9,6 +9,7 @@ import { FatherCard } from '@/ui/crosses/FatherCard';
 import { gated } from '@/ui/Gate';
 import { NoStand } from '@/ui/NoStand';
 import { Page } from '@/ui/Page';
+import { ToToday } from '@/ui/ToToday';
 import { UndoLine } from '@/ui/UndoLine';
 
 /** Crosses of perfect flowers: fathers bagged, mothers opened, pollen on three or four times a day, bags off. */
@@ -32,6 +33,7 @@ function Crosses() {
   return (
     <Page
       title="Crosses"
+      corner={<ToToday />}
       over="Perfect flowers: both in one"
       side={fathers.map((father) => (
         <FatherCard key={father.variety} father={father} busy={busy} onSave={onSave} />

@@ -30,7 +30,7 @@ import { WeatherCard } from '@/ui/today/WeatherCard';
 import { UndoLine } from '@/ui/UndoLine';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
-import { Txt, useIsWide } from '@/ui/theme';
+import { BESIDE, Txt, useIsWide } from '@/ui/theme';
 import { plural } from '@/ui/words';
 
 function Today() {
@@ -112,13 +112,23 @@ function Today() {
       title={dayText(today)}
       over={`${patch?.name ?? ''} · ${clockText(now, place.zone, hour12)}${online ? '' : ' · no network, none needed'}`}
       corner={
-        <Button
-          title="Settings"
-          look="quiet"
-          small
-          icon={<Icon path={mdiCog} tone="muted" />}
-          onPress={() => router.navigate('/settings')}
-        />
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', flexShrink: 1 }}>
+          <Button
+            title="Find"
+            label="Find anything"
+            look="quiet"
+            small
+            icon={<Icon path={mdiMagnify} tone="muted" />}
+            onPress={() => router.navigate('/search')}
+          />
+          <Button
+            title="Settings"
+            look="quiet"
+            small
+            icon={<Icon path={mdiCog} tone="muted" />}
+            onPress={() => router.navigate('/settings')}
+          />
+        </View>
       }
       banner={
         <DawnBand
@@ -135,11 +145,7 @@ function Today() {
       side={
         <>
           <LooksCard looks={looks} onOpen={() => router.navigate('/looks')} />
-          <Button
-            title="What am I looking at? Ask the key"
-            icon={<Icon path={mdiMagnify} />}
-            onPress={() => router.navigate('/key')}
-          />
+          <Button title="What am I looking at? Ask the key" onPress={() => router.navigate('/key')} />
           <GoalsCard />
           <TakeAlong />
           {wide ? null : <OutlookCard outlook={outlook} />}
@@ -213,8 +219,8 @@ function Later({ round, onOpen }: { round: Round; onOpen: () => void }) {
       : `${plural(round.toDo.length, 'female')} shut`;
   return (
     <Card style={{ paddingVertical: 8 }}>
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-        <View style={{ flex: 1 }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 }}>
+        <View style={BESIDE}>
           <Txt size="strong">{what}</Txt>
           <Txt size="label" tone="muted">
             {dayText(round.date)} · {count}

@@ -10,6 +10,7 @@ import { Button, Card, Notice, Stat } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { StandTally } from '@/ui/kitchen/StandTally';
 import { Page } from '@/ui/Page';
+import { ToToday } from '@/ui/ToToday';
 import { Txt } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
 import { plural } from '@/ui/words';
@@ -50,6 +51,7 @@ function Kitchen() {
     <Page
       title={plants.some(({ seed }) => seed) ? 'Open flowers' : 'Kitchen round'}
       over={plural(plants.length, 'plant')}
+      corner={<ToToday />}
       side={
         <Card>
           <View style={{ flexDirection: 'row', gap: 20 }}>

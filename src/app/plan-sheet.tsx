@@ -12,7 +12,7 @@ import { Page } from '@/ui/Page';
 import { planScene } from '@/ui/plan/scene';
 import { answerLine } from '@/ui/plan/words';
 import { Txt } from '@/ui/theme';
-import { distanceText } from '@/ui/words';
+import { distanceText, groundUnit } from '@/ui/words';
 
 type SheetPaper = Parameters<typeof planHtml>[1];
 const PAPERS: readonly SheetPaper[] = ['A4', 'Letter'];
@@ -32,6 +32,7 @@ function PlanSheetPage() {
       beds: beds.map(({ bed, corners }) => ({ name: bed.name, corners })),
       stands,
       obstacles,
+      unit: groundUnit(units),
       lines: [
         ...beds.map(
           ({ bed, shelter }) =>

@@ -2,7 +2,6 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { csvText } from '@core/formats';
-import { growing, plantName } from '@core/patch';
 import { GRADES, type ListedFruit, type VarietyPurity } from '@core/purity';
 import { saveFile } from '@/data/device/files';
 import { useYearPurity } from '@/data/study/study';
@@ -11,9 +10,17 @@ import { Badge, Button, Card, Tile, Tiles } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { ProofDrawing } from '@/ui/purity/ProofDrawing';
-import { chainWords, gradeTone, gradeWords, linkNames, shareWords } from '@/ui/purity/words';
+import {
+  chainWords,
+  fruitName,
+  gradeTone,
+  gradeWords,
+  linkNames,
+  shareWords,
+  type FruitName,
+} from '@/ui/purity/words';
 import { Txt, useColours } from '@/ui/theme';
-import { flowerPlace, plural } from '@/ui/words';
+import { plural } from '@/ui/words';
 
 const FEW = 6;
 
@@ -30,20 +37,19 @@ function PurityPage() {
       'text/csv;charset=utf-8',
       csvText(rowsOf(reports, nameOf), { guardFormulas: true }),
     );
-  const nameOf = ({ flower: id }: ListedFruit): FruitName => {
-    const flower = state.flowers.get(id);
-    const found = flower ? growing(state, flower.plant) : null;
-    return {
-      mark: flower?.mark ?? null,
-      place: flower && found ? `${plantName(found)}, ${flowerPlace(flower)}` : '',
-    };
-  };
+  const nameOf = ({ flower }: ListedFruit) => fruitName(state, flower);
   const cards = reports.map((report) => (
     <ReportCard
       key={report.variety}
       report={report}
       nameOf={nameOf}
       onOpen={(id) => router.navigate({ pathname: '/proof/[id]', params: { id } })}
+      onPrint={() =>
+        router.navigate({
+          pathname: '/purity-sheet',
+          params: { variety: report.variety, ...(answer?.year ? { year: answer.year } : null) },
+        })
+      }
     />
   ));
   const half = Math.ceil(cards.length / 2);
@@ -54,14 +60,7 @@ function PurityPage() {
       over="How pure is the seed, by what was seen"
       corner={<Button title="Fruit" look="quiet" small onPress={() => router.navigate('/fruit')} />}
       side={cards.slice(half)}
-      foot={
-        reports.length > 0 ? (
-          <View style={{ flexDirection: 'row', gap: 8 }}>
-            <Button title="Print" grow onPress={() => window.print()} />
-            <Button title="Save as a table (CSV)" grow onPress={csv} />
-          </View>
-        ) : undefined
-      }
+      foot={reports.length > 0 ? <Button title="Save as a table (CSV)" onPress={csv} /> : undefined}
     >
       {years.length > 1 ? (
         <Tiles question="Worked in">
@@ -90,10 +89,12 @@ function ReportCard({
   report: { name, fruits, grade, share, mothers, fathers },
   nameOf,
   onOpen,
+  onPrint,
 }: {
   report: VarietyPurity;
   nameOf: (fruit: ListedFruit) => FruitName;
   onOpen: (flower: string) => void;
+  onPrint: () => void;
 }) {
   const [all, setAll] = useState(false);
   const counts = GRADES.flatMap((each) => {
@@ -119,14 +120,9 @@ function ReportCard({
       {!all && fruits.length > FEW ? (
         <Button title={`Show all ${fruits.length}`} look="quiet" small onPress={() => setAll(true)} />
       ) : null}
+      <Button title="Print" label={`Print the proof of ${name}`} look="quiet" small onPress={onPrint} />
     </Card>
   );
-}
-
-interface FruitName {
-  readonly mark: string | null;
-  /** Its plant and node. */
-  readonly place: string;
 }
 
 function FruitRow({

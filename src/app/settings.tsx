@@ -3,8 +3,7 @@ import { useRouter } from 'expo-router';
 import { closureFacts, SCHOOLS, type Closure } from '@core/crops';
 import { dayText, toInstant } from '@core/time';
 import { LIGHTS, useChangePrefs, type Light } from '@/data/device/prefs';
-import { exportLog } from '@/data/device/files';
-import { practiceOf } from '@/data/practice/practice';
+import { exportEverything } from '@/data/device/exports';
 import { useChooseSpace, useGarden } from '@/data/garden/garden';
 import { readPlace } from '@/data/forms/placeForm';
 import { Card, Field, Button, Notice, Row, Sheet, Tile, Tiles } from '@/ui/controls';
@@ -48,9 +47,7 @@ function Settings() {
   };
   const exportAll = async () => {
     try {
-      // Practice records that cannot be read must not keep the garden's from being carried out.
-      const practice = await practiceOf({ space }).catch(() => []);
-      exportLog(await store.allEvents(), practice, today);
+      await exportEverything(await store.allEvents(), space, today);
       await changePrefs({ exportedAt: toInstant(now) });
       setWrong(null);
     } catch (problem) {

@@ -8,6 +8,7 @@ import { SelfingCard } from '@/ui/crosses/SelfingCard';
 import { gated } from '@/ui/Gate';
 import { NoStand } from '@/ui/NoStand';
 import { Page } from '@/ui/Page';
+import { ToToday } from '@/ui/ToToday';
 import { Steps } from '@/ui/Steps';
 import { Txt } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
@@ -31,7 +32,12 @@ function Trusses() {
   ));
   const cautions = [...new Set(plants.map(({ growing }) => growing.crop.caution))];
   return (
-    <Page title="Pure seed" over="Flowers that self under a cover" side={cards.slice(half)}>
+    <Page
+      title="Pure seed"
+      over="Flowers that self under a cover"
+      corner={<ToToday />}
+      side={cards.slice(half)}
+    >
       <UndoLine />
       {problem ? <Notice tone="brick" text={problem} /> : null}
       {plants.length === 0 ? (

@@ -9,6 +9,7 @@ import { readWeather, type TypedWeather } from '@/data/forms/weatherForm';
 import { Card, Field, Button, Notice, Row, Tile, Tiles } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
+import { ToToday } from '@/ui/ToToday';
 import { Txt } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
 import { WeatherChart } from '@/ui/weather/WeatherChart';
@@ -45,6 +46,7 @@ function WeatherPage() {
   return (
     <Page
       title="Weather"
+      corner={<ToToday />}
       over={place.name}
       foot={
         <Button

@@ -1,6 +1,8 @@
+import { useEffect } from 'react';
 import { View } from 'react-native';
 import { FlowerDrawing } from './drawings/FlowerDrawing';
 import { Button } from './controls';
+import { FIRST_WORDS } from './firstWords';
 import { Page } from './Page';
 import { Txt } from './theme';
 
@@ -12,14 +14,22 @@ export interface FirstStartProps {
 
 /** The first screen of all: one's own patch, or a look round. */
 export function FirstStart({ onBegin, onDemo, onFile }: FirstStartProps) {
+  useEffect(() => {
+    // Whoever came for the first time still has the page before them that stood before this one (`boot.js`).
+    const page = globalThis as { steadyTrowelFirst?: (what: 'begin' | 'demo' | 'file') => void };
+    page.steadyTrowelFirst = (what) => ({ begin: onBegin, demo: onDemo, file: onFile })[what]();
+    return () => {
+      delete page.steadyTrowelFirst;
+    };
+  }, [onBegin, onDemo, onFile]);
   return (
     <Page
-      title="Steady Trowel"
+      title={FIRST_WORDS.title}
       foot={
         <View style={{ gap: 10 }}>
-          <Button title="Begin my patch" look="main" onPress={onBegin} />
-          <Button title="Look round the demo patch" onPress={onDemo} />
-          <Button title="I have a file from another device" look="quiet" small onPress={onFile} />
+          <Button title={FIRST_WORDS.begin} look="main" onPress={onBegin} />
+          <Button title={FIRST_WORDS.demo} onPress={onDemo} />
+          <Button title={FIRST_WORDS.file} look="quiet" small onPress={onFile} />
         </View>
       }
     >
@@ -38,15 +48,9 @@ export function FirstStart({ onBegin, onDemo, onFile }: FirstStartProps) {
         />
         <FlowerDrawing crop="squash-maxima" sex="female" appearance="set" shape="ribbed" size={150} />
       </View>
-      <Txt size="heading">Shut in the evening, worked at dawn, watched till it sets.</Txt>
-      <Txt>
-        For people who pollinate by hand: squash, melons, cucumbers, gourds and corn; tomatoes, peppers,
-        aubergines, potatoes, strawberries. Which flowers to shut tonight and which to work this morning, for
-        pure seed, for a cross or for the fruit; whose pollen, and what became of each.
-      </Txt>
-      <Txt tone="muted">
-        Everything you record stays in this browser, and in the files you export. It works with no network.
-      </Txt>
+      <Txt size="heading">{FIRST_WORDS.heading}</Txt>
+      <Txt>{FIRST_WORDS.lead}</Txt>
+      <Txt tone="muted">{FIRST_WORDS.kept}</Txt>
     </Page>
   );
 }

@@ -21,6 +21,7 @@ export const PLACES: readonly FramePlace[] = [
 /** The screens that belong to a place and do not begin with its path; everything else belongs to none. */
 const WITHIN: Readonly<Record<string, FramePlace['path']>> = {
   '/looks': '/',
+  '/search': '/',
   '/goals': '/',
   '/weather': '/',
   '/corn': '/',
@@ -37,6 +38,7 @@ const WITHIN: Readonly<Record<string, FramePlace['path']>> = {
   '/label': '/fruit',
   '/proof': '/seed',
   '/purity': '/seed',
+  '/purity-sheet': '/seed',
   '/lot': '/seed',
   '/lineage': '/seed',
   '/mixing': '/seed',
@@ -118,9 +120,12 @@ export function Frame({ current, onGo, notices, bare, children }: FrameProps) {
 const styles = StyleSheet.create({
   frame: { flex: 1 },
   main: { flex: 1, minWidth: 0 },
-  bar: { flexDirection: 'row', borderTopWidth: 1 },
+  bar: { flexDirection: 'row', flexWrap: 'wrap', borderTopWidth: 1 },
   barItem: {
-    flex: 1,
+    // Five in a row, or in two where there is no room for their names.
+    flexGrow: 1,
+    minWidth: 58,
+    paddingHorizontal: 2,
     minHeight: 60,
     alignItems: 'center',
     justifyContent: 'center',

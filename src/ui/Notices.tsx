@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { gardenDay } from '@core/bloom';
 import { addDays, clockText, dayText, localDateOf } from '@core/time';
-import { exportLog, saveFile } from '@/data/device/files';
-import { practiceOf } from '@/data/practice/practice';
+import { exportEverything } from '@/data/device/exports';
+import { saveFile } from '@/data/device/files';
 import { useLedger, useMaybeGarden, type Garden } from '@/data/garden/garden';
 import { useUpdate } from '@/data/device/update';
 import { Button, Notice, Row } from './controls';
@@ -22,8 +22,8 @@ export function Notices({ atWork, bare }: { atWork: boolean; bare: boolean }) {
   const { trouble, unsaved = [], waiting = [], damaged = [] } = ledger ?? { trouble: null };
   const stuck = useLasting(waiting.length > 0, 2000);
   const latest = ledger?.latestAt ? Date.parse(ledger.latestAt) : null;
-  const exportAll = async (from: Garden) =>
-    exportLog(await from.store.allEvents(), await practiceOf(from).catch(() => []), from.today);
+  const exportAll = async ({ store, space, today }: Garden) =>
+    exportEverything(await store.allEvents(), space, today);
   return (
     <View>
       {garden && trouble ? (

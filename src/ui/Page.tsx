@@ -1,4 +1,4 @@
-import { useEffect, type ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Txt, useColours, useIsWide } from './theme';
 
@@ -21,23 +21,31 @@ export interface PageProps {
 export function Page({ title, over, badge, corner, children, side, foot, banner }: PageProps) {
   const colours = useColours();
   const wide = useIsWide();
+  const heading = useRef<View>(null);
   useEffect(() => {
     document.title = `${title} · Steady Trowel`;
   }, [title]);
+  useEffect(() => {
+    // Who came here by a key or a reader goes on from the new screen's title, not from the top of a page that is gone.
+    if (document.activeElement === document.body)
+      (heading.current as unknown as HTMLElement | null)?.focus?.({ preventScroll: true });
+  }, []);
   return (
     <View style={[styles.page, { backgroundColor: colours.paper }]} role="main">
       <ScrollView contentContainerStyle={styles.scroll} tabIndex={-1}>
         <View style={[styles.head, wide ? styles.wideHead : null]}>
-          <View style={styles.grow}>
+          <View style={styles.words}>
             {over || badge ? (
               <View style={styles.over}>
-                <Txt size="label" tone="muted" style={styles.grow}>
+                <Txt size="label" tone="muted" style={styles.line}>
                   {over}
                 </Txt>
                 {badge}
               </View>
             ) : null}
-            <Txt size="title">{title}</Txt>
+            <View ref={heading} tabIndex={-1}>
+              <Txt size="title">{title}</Txt>
+            </View>
           </View>
           {corner}
         </View>
@@ -74,6 +82,8 @@ const styles = StyleSheet.create({
   scroll: { paddingBottom: 28 },
   head: {
     flexDirection: 'row',
+    // On a very narrow screen the corner goes below the title.
+    flexWrap: 'wrap',
     alignItems: 'center',
     paddingHorizontal: 16,
     paddingTop: 12,
@@ -82,7 +92,9 @@ const styles = StyleSheet.create({
   },
   wideHead: { paddingHorizontal: 24, paddingTop: 20 },
   grow: { flex: 1 },
-  over: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  line: { flexGrow: 1, flexShrink: 1, flexBasis: 120 },
+  words: { flexGrow: 1, flexShrink: 1, flexBasis: 150 },
+  over: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 },
   body: { paddingHorizontal: 12, paddingTop: 6, gap: 12 },
   wideBody: { paddingHorizontal: 24, maxWidth: 860 },
   columns: { flexDirection: 'row', gap: 20, paddingHorizontal: 24, paddingTop: 10, alignItems: 'flex-start' },

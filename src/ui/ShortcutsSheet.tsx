@@ -9,10 +9,15 @@ const KEYS: readonly [key: string, what: string][] = [
   ['s', 'Seed'],
   ['r', 'Practice'],
   ['k', 'the key: what am I looking at?'],
-  ['1 2 3 …', 'the answers of the key and the trainer; 0 = can’t tell, w = in words'],
+  [
+    '1 2 3 …',
+    'the answers of the key and the trainer (0 = can’t tell, w = in words), and how a closure is found',
+  ],
+  ['Enter', 'on a round: what the green key says'],
   ['← →', 'the plant or stop before and after, on a walk or round'],
   ['u', 'undo the last entry, where its line shows what it was'],
   ['Tab, Enter', 'from one thing to the next, and do it'],
+  ['/', 'find anything'],
   ['?', 'this list'],
 ];
 

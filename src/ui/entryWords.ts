@@ -1,7 +1,6 @@
 import { kindName, SCHOOLS } from '@core/crops';
 import { isKnown, type AnyEvent, type LedgerEvent, type State } from '@core/ledger';
-import { growing, plantName } from '@core/patch';
-import { lotName } from '@core/seed';
+import { growing, lotName, plantName } from '@core/patch';
 import { shortDayText } from '@core/time';
 import {
   causeWords,

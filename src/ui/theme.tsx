@@ -1,6 +1,7 @@
 import { createContext, useContext, type ReactNode } from 'react';
-import { StyleSheet, useWindowDimensions, type TextStyle } from 'react-native';
+import { useWindowDimensions, type TextStyle } from 'react-native';
 import { lights, type Colours, type LightName } from './colours';
+import { rem } from './rem';
 import { createTheme, Text as RneText, ThemeProvider, type TextProps } from '@rneui/themed';
 
 export { lights, type Colours, type LightName } from './colours';
@@ -42,14 +43,20 @@ export function ControlsTheme({ children }: { children: ReactNode }) {
   return <ThemeProvider theme={rneTheme}>{children}</ThemeProvider>;
 }
 
-const sizes = StyleSheet.create({
-  title: { fontSize: 26, fontWeight: '700', lineHeight: 32 },
-  heading: { fontSize: 20, fontWeight: '700', lineHeight: 26 },
-  strong: { fontSize: 16, fontWeight: '700', lineHeight: 22 },
-  body: { fontSize: 16, lineHeight: 22 },
-  label: { fontSize: 14, lineHeight: 19 },
-  number: { fontSize: 30, fontWeight: '700', lineHeight: 34, fontVariant: ['tabular-nums'] },
-});
+const sizes = {
+  title: { size: 26, line: 32, style: { fontWeight: '700' } },
+  heading: { size: 20, line: 26, style: { fontWeight: '700' } },
+  strong: { size: 16, line: 22, style: { fontWeight: '700' } },
+  body: { size: 16, line: 22, style: {} },
+  label: { size: 14, line: 19, style: {} },
+  number: { size: 30, line: 34, style: { fontWeight: '700', fontVariant: ['tabular-nums'] } },
+} as const satisfies Readonly<Record<string, { size: number; line: number; style: TextStyle }>>;
+
+/** Words with a key beside them in a row that wraps: where there is no room for both, the key goes below. */
+export const BESIDE = { flexGrow: 1, flexShrink: 1, flexBasis: 110, minWidth: 0 } as const;
+
+/** In the sun all is a little larger, and bold. */
+const SUN = 1.08;
 
 export type Size = keyof typeof sizes;
 
@@ -62,25 +69,19 @@ export interface TxtProps extends TextProps {
 export function Txt({ size = 'body', tone = 'ink', style, ...rest }: TxtProps) {
   const colours = useColours();
   const sun = useLight() === 'sun';
-  const base: TextStyle = sizes[size];
-  const larger: TextStyle | null = sun
-    ? {
-        fontSize: (base.fontSize ?? 16) * 1.08,
-        lineHeight: (base.lineHeight ?? 22) * 1.08,
-        fontWeight: '700',
-      }
-    : null;
+  const { size: type, line, style: own } = sizes[size];
+  const scale = sun ? SUN : 1;
+  const base: TextStyle = {
+    ...own,
+    fontSize: rem(type * scale),
+    lineHeight: rem(line * scale),
+    ...(sun ? { fontWeight: '700' } : null),
+  };
   const heading =
     size === 'title'
       ? { role: 'heading' as const, 'aria-level': 1 }
       : size === 'heading'
         ? { role: 'heading' as const, 'aria-level': 2 }
         : null;
-  return (
-    <RneText
-      {...heading}
-      {...rest}
-      style={[{ fontFamily: FONT, color: colours[tone] }, base, larger, style]}
-    />
-  );
+  return <RneText {...heading} {...rest} style={[{ fontFamily: FONT, color: colours[tone] }, base, style]} />;
 }

@@ -22,6 +22,7 @@ import type {
   State,
 } from '@core/ledger';
 import type { Fate } from '@core/fruitset';
+import type { PlantId } from '@core/ids';
 import type { Skill } from '@core/practice';
 import { growing, plantName, type Growing, crossFather } from '@core/patch';
 import type { StopWork } from '@core/rounds';
@@ -212,6 +213,12 @@ export const listText = (items: readonly string[]): string => new Intl.ListForma
 export function flowerPlace({ node, thread }: Pick<Flower, 'node' | 'thread'>): string {
   if (thread === null) return node === null ? 'no node given' : `node ${node}`;
   return node === null ? `${thread} thread` : `node ${node}, ${thread} thread`;
+}
+
+/** `Slate Dome 2`, wherever all that is known is its id. */
+export function plantText(state: State, plant: PlantId): string {
+  const found = growing(state, plant);
+  return found ? plantName(found) : 'a plant not on this phone';
 }
 
 /** `Slate Dome 2, node 12`. */

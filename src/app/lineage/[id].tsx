@@ -3,16 +3,16 @@ import { View } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import type { PlantId } from '@core/ids';
 import { kinshipAmong, lineageOf, offspringLots, treeOf, treeOfLot, type TreePlace } from '@core/lineage';
-import { growing, plantName } from '@core/patch';
-import { lotName } from '@core/seed';
+import { lotName } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
 import { Button, Card, Notice } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
+import { NotHere } from '@/ui/NotHere';
 import { Page } from '@/ui/Page';
 import { FamilyTree, relation, usePlaceWords } from '@/ui/seed/FamilyTree';
-import { generationText, lineageOddityText, percentText } from '@/ui/seed/words';
+import { fromWords, generationText, lineageOddityText, percentText } from '@/ui/seed/words';
 import { Txt, useIsWide } from '@/ui/theme';
-import { listText, plural } from '@/ui/words';
+import { listText, plantText, plural } from '@/ui/words';
 
 /** The forebears of a plant, or of the seed of a lot, and what came of it. */
 function LineagePage() {
@@ -27,17 +27,8 @@ function LineagePage() {
     () => (lot ? treeOfLot(state, lot, generations) : plant ? treeOf(state, id, generations) : null),
     [state, lot, plant, id, generations],
   );
-  if (!root)
-    return (
-      <Page
-        title="Not on record"
-        foot={<Button title="Go to Seed" onPress={() => router.replace('/seed')} />}
-      >
-        <Txt>It may have been undone, or it is on another phone still.</Txt>
-      </Page>
-    );
-  const found = plant ? growing(state, id) : null;
-  const title = lot ? lotName(lot, state) : found ? plantName(found) : 'A plant';
+  if (!root) return <NotHere title="Not on record" back="Seed" onBack={() => router.replace('/seed')} />;
+  const title = lot ? lotName(lot, state) : plantText(state, id);
   const go = (to: string) => router.push({ pathname: '/lineage/[id]', params: { id: to } });
   const open = ({ plants, lot: from }: TreePlace) => {
     const [only] = plants;
@@ -102,16 +93,17 @@ function AboutPlant({
     return 2 * kinshipAmong(lineage, [plant])(plant, plant) - 1;
   }, [state, plant]);
   const offspring = useMemo(() => offspringLots(state, plant), [state, plant]);
-  const self = lineageOf(state).self(plant);
-  const origin = self === plant ? null : growing(state, self);
-  const clones = [...state.plants.values()].filter(({ cloneOf }) => cloneOf === plant);
+  const { self } = lineageOf(state);
+  const seed = root.lot === null ? undefined : state.lots.get(root.lot);
+  const clones = [...state.plants.values()].filter(({ id }) => id !== plant && self(id) === plant);
   return (
     <Card>
       <Txt size="heading">About it</Txt>
       {root.generation ? <Txt>{`It is ${generationText(state, root.generation)}.`}</Txt> : null}
-      {origin ? (
-        <Txt>{`A runner, tuber or cutting of ${plantName(origin)}: one and the same plant.`}</Txt>
-      ) : null}
+      {self(plant) === plant ? null : (
+        <Txt>{`A runner, tuber or cutting of ${plantText(state, self(plant))}: one and the same plant.`}</Txt>
+      )}
+      {seed ? <Txt>{`Sown from ${lotName(seed, state)}, ${fromWords[seed.from]}.`}</Txt> : null}
       <Txt>
         {root.parents === null
           ? 'Its parents are not on record: it counts as akin to nobody.'
@@ -119,25 +111,20 @@ function AboutPlant({
       </Txt>
       {clones.length > 0 ? (
         <Txt>
-          {`Runners, tubers or cuttings of it: ${listText(
-            clones.map(({ id }) => {
-              const found = growing(state, id);
-              return found ? plantName(found) : 'a plant';
-            }),
-          )}. They and it are one parent.`}
+          {`Runners, tubers or cuttings of it: ${listText(clones.map(({ id }) => plantText(state, id)))}. They and it are one parent.`}
         </Txt>
       ) : null}
       {offspring.map(({ lot, asMother, asFather, sown }) => {
-        const seed = state.lots.get(lot);
-        if (!seed) return null;
+        const from = state.lots.get(lot);
+        if (!from) return null;
         const parts = [
           ...(asMother > 0 ? [`mother of ${plural(asMother, 'fruit', 'fruits')}`] : []),
           ...(asFather > 0 ? [`father of ${plural(asFather, 'fruit', 'fruits')}`] : []),
         ];
         return (
           <View key={lot} style={{ gap: 4 }}>
-            <Txt>{`${lotName(seed, state)}: ${listText(parts)}; ${sown.length === 0 ? 'nothing sown from it yet' : `${plural(sown.length, 'plant')} sown from it`}.`}</Txt>
-            <Button title={`Open ${lotName(seed, state)}`} small onPress={() => onLot(lot)} />
+            <Txt>{`${lotName(from, state)}: ${listText(parts)}; ${sown.length === 0 ? 'nothing sown from it yet' : `${plural(sown.length, 'plant')} sown from it`}.`}</Txt>
+            <Button title={`Open ${lotName(from, state)}`} small onPress={() => onLot(lot)} />
           </View>
         );
       })}
@@ -150,15 +137,12 @@ function AboutPlant({
 function TextForm({ root }: { root: TreePlace }) {
   const { state } = useGarden();
   const words = usePlaceWords();
-  const name = (plant: PlantId) => {
-    const found = growing(state, plant);
-    return found ? plantName(found) : 'a plant not on this phone';
-  };
   const lines: { readonly at: string; readonly text: string }[] = [];
   const walk = (place: TreePlace, at: string) => {
     if (at !== '') {
       const { title, note } = words(place);
-      const all = place.plants.length > 1 ? `: ${listText(place.plants.map(name))}` : '';
+      const all =
+        place.plants.length > 1 ? `: ${listText(place.plants.map((each) => plantText(state, each)))}` : '';
       lines.push({
         at,
         text: `${relation(at)}: ${title}${all}${note && all === '' ? `, ${note}` : ''}${place.oddities.map((what) => `. ${lineageOddityText[what]}`).join('')}`,

@@ -1,21 +1,23 @@
 import { useMemo, useState } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { expectedMakeup, isFirstGeneration, plantsOfLot } from '@core/lineage';
-import { growing, plantName } from '@core/patch';
-import { lotName, lotStanding, untrueShare } from '@core/seed';
+import { lotName } from '@core/patch';
+import { lotStanding, untrueShare } from '@core/seed';
 import { useGarden } from '@/data/garden/garden';
 import { Badge, Button, Card, Notice, Row } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
+import { NotHere } from '@/ui/NotHere';
 import { Page } from '@/ui/Page';
 import { gradeTone, gradeWords, shareWords } from '@/ui/purity/words';
 import { GrowOutCard } from '@/ui/seed/GrowOutCard';
 import { GrowOutSheet } from '@/ui/seed/GrowOutSheet';
 import { LotFruits } from '@/ui/seed/LotFruits';
 import { MixingCard, SmallCard } from '@/ui/seed/MixingCard';
+import { SownHere } from '@/ui/seed/SownHere';
 import { fromWords, generationText, offWords, lotOddityText, percentText } from '@/ui/seed/words';
 import { Txt } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
-import { listText, plural } from '@/ui/words';
+import { listText, plantText, plural } from '@/ui/words';
 
 const FEW = 8;
 
@@ -29,18 +31,11 @@ function LotPage() {
   const standing = useMemo(() => (lot ? lotStanding(state, lot, today) : null), [state, lot, today]);
   const share = useMemo(() => standing && untrueShare(standing), [standing]);
   if (!lot || !standing)
-    return (
-      <Page title="No such lot" foot={<Button title="Go to Seed" onPress={() => router.replace('/seed')} />}>
-        <Txt>It may have been undone, or it is on another phone still.</Txt>
-      </Page>
-    );
+    return <NotHere title="No such lot" back="Seed" onBack={() => router.replace('/seed')} />;
   const { crop, generation, grade, mixture, oddities, caution, growOut: finding } = standing;
   const makeup = expectedMakeup(generation);
   const sown = plantsOfLot(state, lot.id);
-  const names = sown.slice(0, FEW).flatMap((plant) => {
-    const found = growing(state, plant);
-    return found ? [plantName(found)] : [];
-  });
+  const names = sown.slice(0, FEW).map((plant) => plantText(state, plant));
   const more = sown.length > FEW ? [plural(sown.length - FEW, 'other')] : [];
   return (
     <Page
@@ -97,6 +92,7 @@ function LotPage() {
             ? 'No plant on record was sown from it.'
             : `Sown from it: ${listText([...names, ...more])}.`}
         </Txt>
+        <SownHere lot={lot} />
       </Card>
       {mixture && mixture.fruits > 0 ? <MixingCard title="Who stands behind it" mixture={mixture} /> : null}
       <LotFruits

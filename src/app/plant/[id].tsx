@@ -14,6 +14,7 @@ import { PlantEdit } from '@/ui/patch/PlantEdit';
 import { gated } from '@/ui/Gate';
 import { CountedHere } from '@/ui/fruit/CountedHere';
 import { SetStats } from '@/ui/fruit/SetStats';
+import { NotHere } from '@/ui/NotHere';
 import { Page } from '@/ui/Page';
 import { PlantSeed } from '@/ui/seed/PlantSeed';
 import { Txt } from '@/ui/theme';
@@ -31,14 +32,7 @@ function PlantPage() {
   const flowers = useMemo(() => flowersOn(state, id), [state, id]);
   const trials = useMemo(() => allTrials(state, place.zone), [state, place.zone]);
   if (!found) {
-    return (
-      <Page
-        title="No such plant"
-        foot={<Button title="Go to Patch" onPress={() => router.replace('/patch')} />}
-      >
-        <Txt>It may have been undone, or it is on another phone still.</Txt>
-      </Page>
-    );
+    return <NotHere title="No such plant" back="Patch" onBack={() => router.replace('/patch')} />;
   }
   const { plant, variety, crop, bed } = found;
   const countOf = (wanted: (trial: Trial) => boolean) => countSet(trials.filter(wanted), today);

@@ -8,6 +8,7 @@ import { useGarden } from '@/data/garden/garden';
 import { Badge, Button, Card, Notice } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { ShutRow } from '@/ui/fruit/ShutRow';
+import { NotHere } from '@/ui/NotHere';
 import { Page } from '@/ui/Page';
 import { storyWords } from '@/ui/patch/storyWords';
 import { FruitLife } from '@/ui/purity/FruitLife';
@@ -22,7 +23,7 @@ import {
   stillToDo,
 } from '@/ui/purity/words';
 import { Txt, useColours } from '@/ui/theme';
-import { flowerPlace } from '@/ui/words';
+import { flowerPlace, plantText } from '@/ui/words';
 
 /** How pure the seed of one fruit is, link by link, with the entries that say so. */
 function ProofPage() {
@@ -33,19 +34,8 @@ function ProofPage() {
   const found = flower ? growing(state, flower.plant) : null;
   const fruit = flower && fruitProof(state, flower, today);
   if (!flower || !found || !fruit)
-    return (
-      <Page
-        title="No such fruit"
-        foot={<Button title="Go to Fruit" onPress={() => router.replace('/fruit')} />}
-      >
-        <Txt>It may have been undone, or it is on another phone still.</Txt>
-      </Page>
-    );
+    return <NotHere title="No such fruit" back="Fruit" onBack={() => router.replace('/fruit')} />;
   const { chain, proof } = fruit;
-  const nameOf = (plant: string | null) => {
-    const grown = plant === null ? null : growing(state, plant);
-    return grown ? plantName(grown) : 'a plant that is not on this phone';
-  };
   const entries = entriesOf(state, flower);
   // From the day on which it tells: next day, or when the silk is brown and the petals have fallen.
   const lookable = chain.links.some(
@@ -88,7 +78,11 @@ function ProofPage() {
         <Card>
           <Txt size="heading">This cannot be so</Txt>
           {chain.oddities.map(({ what, plant }, i) => (
-            <Notice key={`${what} ${i}`} tone="brick" text={oddityText[what](nameOf(plant))} />
+            <Notice
+              key={`${what} ${i}`}
+              tone="brick"
+              text={oddityText[what](plantText(state, plant ?? ''))}
+            />
           ))}
           <Txt size="label" tone="muted">
             It is kept as it was written, and counts as not recorded. Put it right in the story of its plant.

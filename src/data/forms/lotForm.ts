@@ -6,7 +6,8 @@ export interface LotForm {
   readonly variety: VarietyId | null;
   readonly from: LotFrom;
   readonly fruits: readonly FlowerId[];
-  readonly year: number;
+  /** `null`: as it is usual for where it is from. */
+  readonly year: number | null;
   readonly note: string;
 }
 
@@ -24,8 +25,13 @@ export function wrongInLot({
   return null;
 }
 
+/** The year that is offered: own fruits ripened this one, what comes from elsewhere a year before. */
+export const lotYear = ({ year, from }: LotForm, thisYear: number): number =>
+  year ?? (from === 'fruits' ? thisYear : thisYear - 1);
+
 /** The entry that begins a lot. */
-export function lotDraft(lot: LotId, patch: PatchId, { variety, from, fruits, year, note }: LotForm): Draft {
+export function lotDraft(lot: LotId, patch: PatchId, form: LotForm, thisYear: number): Draft {
+  const { variety, from, fruits, note } = form;
   return {
     kind: 'lotBegun',
     lot,
@@ -33,7 +39,7 @@ export function lotDraft(lot: LotId, patch: PatchId, { variety, from, fruits, ye
     variety: variety as VarietyId,
     from,
     fruits: from === 'fruits' ? fruits : [],
-    year,
+    year: lotYear(form, thisYear),
     note: note.trim(),
   };
 }

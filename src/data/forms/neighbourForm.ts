@@ -1,6 +1,6 @@
 import type { CropId, NeighbourCropId, PEPPER_SPECIES } from '@core/crops';
 import type { Beside, Between, Draft, KnownBy, Neighbour } from '@core/ledger';
-import { isLocalDate, type LocalDate } from '@core/time';
+import type { LocalDate } from '@core/time';
 
 /** What grows next door, as it is typed and ticked. */
 export interface TypedNeighbour {
@@ -12,10 +12,11 @@ export interface TypedNeighbour {
   readonly bearingDeg: number | null;
   readonly between: readonly Between[];
   readonly besides: readonly Beside[];
-  readonly from: string;
-  readonly to: string;
-  /** Days, with commas between. */
-  readonly sprayed: string;
+  readonly from: LocalDate | null;
+  readonly to: LocalDate | null;
+  readonly sprayed: readonly LocalDate[];
+  /** Another such day, picked and not put to the others yet: it counts as much. */
+  readonly sprayedToo: LocalDate | null;
   readonly knownBy: KnownBy | null;
 }
 
@@ -30,9 +31,10 @@ export function typedNeighbour(neighbour: Neighbour | null, unitM = 1): TypedNei
     bearingDeg: neighbour?.bearingDeg ?? null,
     between: neighbour?.between ?? [],
     besides: neighbour?.besides ?? [],
-    from: neighbour?.bloomFrom ?? '',
-    to: neighbour?.bloomTo ?? '',
-    sprayed: neighbour?.sprayed.join(', ') ?? '',
+    from: neighbour?.bloomFrom ?? null,
+    to: neighbour?.bloomTo ?? null,
+    sprayed: neighbour?.sprayed ?? [],
+    sprayedToo: null,
     knownBy: neighbour?.knownBy ?? null,
   };
 }
@@ -41,15 +43,16 @@ export function typedNeighbour(neighbour: Neighbour | null, unitM = 1): TypedNei
 const typedDistance = ({ distanceM }: Neighbour, unitM: number) =>
   String(unitM === 1 ? distanceM : Math.round((distanceM / unitM) * 10) / 10);
 
-export type NeighbourErrors = Partial<
-  Record<'crop' | 'plants' | 'distance' | 'from' | 'to' | 'sprayed' | 'knownBy', string>
->;
+/** All days on which it was sprayed, in their order. */
+export const sprayDays = ({ sprayed, sprayedToo }: TypedNeighbour): readonly LocalDate[] =>
+  [...new Set([...sprayed, ...(sprayedToo ? [sprayedToo] : [])])].sort();
+
+export type NeighbourErrors = Partial<Record<'crop' | 'plants' | 'distance' | 'to' | 'knownBy', string>>;
 type Said = Omit<Extract<Draft, { kind: 'neighbourNoted' }>, 'neighbour' | 'patch'>;
 
 /** What was typed as an entry, or what is wrong by field. Bounds of the entry itself are the ledger's. */
 export function readNeighbour(
   typed: TypedNeighbour,
-  today: LocalDate,
   before: Neighbour | null = null,
   unitM = 1,
 ): { readonly draft: Said } | { readonly errors: NeighbourErrors } {
@@ -65,15 +68,10 @@ export function readNeighbour(
   const plants = typed.plants.trim() === '' ? null : number(typed.plants);
   if (plants !== null && !(Number.isInteger(plants) && plants >= 1 && plants <= 10_000_000))
     errors.plants = 'The plants must be a whole number, 1 or more';
-  const day = (text: string, field: 'from' | 'to' | 'sprayed'): LocalDate | null => {
-    const date = text.trim();
-    if (date !== '' && !isLocalDate(date)) errors[field] = `Write the day as year-month-day: ${today}`;
-    return date === '' ? null : date;
-  };
-  const [bloomFrom, bloomTo] = [day(typed.from, 'from'), day(typed.to, 'to')];
-  if (!errors.to && !errors.from && bloomFrom !== null && bloomTo !== null && bloomTo < bloomFrom)
+  const { from: bloomFrom, to: bloomTo } = typed;
+  const sprayed = sprayDays(typed);
+  if (bloomFrom !== null && bloomTo !== null && bloomTo < bloomFrom)
     errors.to = 'That is before the first day';
-  const sprayed = [...new Set(typed.sprayed.split(',').flatMap((text) => day(text, 'sprayed') ?? []))];
   // Where it was put on the plan stands until another distance or direction is said.
   const place =
     before?.distanceM === distanceM && before.bearingDeg === typed.bearingDeg ? before.place : null;

@@ -5,7 +5,7 @@ import type { PracticeRecord } from '@core/practice';
 import { practiceHistory } from '@core/simulation';
 import { toInstant } from '@core/time';
 import { practiceStore } from '../device/practiceStores';
-import { useGarden, type Garden } from '../garden/garden';
+import { useGarden } from '../garden/garden';
 import type { Space } from '../device/prefs';
 
 const key = (space: Space) => ['practice', space] as const;
@@ -69,7 +69,3 @@ export function usePractice(): Practice {
   );
   return { records: data ?? null, error, keep };
 }
-
-/** All practice records of a garden's space, for its file. */
-export const practiceOf = (garden: Pick<Garden, 'space'>): Promise<PracticeRecord[]> =>
-  practiceStore(garden.space).all();

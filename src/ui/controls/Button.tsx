@@ -1,5 +1,6 @@
 import type { ReactElement } from 'react';
 import { Button as ThemedButton } from '@rneui/themed';
+import { rem } from '../rem';
 import { CORNER, FONT, TOUCH, useColours, useLight } from '../theme';
 import { useSteady } from '../useSteady';
 
@@ -61,7 +62,7 @@ export function Button({
       color: ink,
       fontFamily: FONT,
       fontWeight: '700' as const,
-      fontSize: filled ? 19 : 16,
+      fontSize: rem(filled ? 19 : 16),
       flexShrink: 1,
       ...(look === 'quiet' ? { textDecorationLine: 'underline' as const } : null),
     },

@@ -1,64 +1,68 @@
 import { useState } from 'react';
-// @ts-expect-error react-native-web has it and the types of react-native do not: the browser's own picker knows every language.
-import { View, unstable_createElement } from 'react-native';
-import { isLocalDate, dayText, type LocalDate } from '@core/time';
-import { CORNER, FONT, TOUCH, Txt, useColours } from '../theme';
+import { View } from 'react-native';
+import { isLocalDate, dayText, shortDayText, type LocalDate } from '@core/time';
+import { Txt } from '../theme';
+import { DateInput } from './DateInput';
 
-/** A day from the browser's own picker, in the order of its language; what is chosen stands in words under it. */
+export interface DateFieldProps {
+  readonly label: string;
+  readonly value: LocalDate | null;
+  /** `null`: none, or one that won't do. */
+  readonly onChange: (value: LocalDate | null) => void;
+  readonly least?: LocalDate;
+  readonly most?: LocalDate;
+  /** What is wrong with it beside the days around it. */
+  readonly error?: string | null;
+  /** Said of a day that is too early. */
+  readonly early?: string;
+  /** Whether the year is of no account. */
+  readonly everyYear?: boolean;
+}
+
+/** A day from the browser's own picker; what is chosen stands in words under it. */
 export function DateField({
   label,
   value,
   onChange,
   least,
   most,
-}: {
-  label: string;
-  value: LocalDate | null;
-  onChange: (value: LocalDate | null) => void;
-  least?: LocalDate;
-  most?: LocalDate;
-}) {
-  const colours = useColours();
+  error,
+  early = 'That day is too long ago.',
+  everyYear,
+}: DateFieldProps) {
   // A date half typed is empty for the browser: what is typed is kept here, and judged when it is whole.
   const [typed, setTyped] = useState(value ?? '');
-  const out = isLocalDate(typed) && ((least && typed < least) || (most && typed > most));
+  const wrong =
+    typed !== '' && !isLocalDate(typed)
+      ? 'There is no such day.'
+      : most && typed > most
+        ? 'That day is still to come.'
+        : least && typed !== '' && typed < least
+          ? early
+          : (error ?? null);
   return (
     <View style={{ gap: 4 }}>
       <Txt size="label" tone="muted">
         {label}
       </Txt>
-      {unstable_createElement('input', {
-        type: 'date',
-        value: typed,
-        min: least,
-        max: most,
-        'aria-label': label,
-        'aria-invalid': out ? true : undefined,
-        onChange: ({ target }: { target: { value: string } }) => {
-          setTyped(target.value);
-          const whole = isLocalDate(target.value);
-          const within = whole && !(least && target.value < least) && !(most && target.value > most);
-          onChange(within ? target.value : null);
-        },
-        style: {
-          minHeight: TOUCH,
-          fontFamily: FONT,
-          fontSize: 17,
-          color: colours.ink,
-          backgroundColor: colours.card,
-          borderWidth: 1,
-          borderStyle: 'solid',
-          borderColor: out ? colours.brick : colours.muted,
-          borderRadius: CORNER,
-          padding: 8,
-        },
-      })}
-      {out ? (
-        <Txt size="label" tone="brick">
-          {most && typed > most ? 'That day is still to come.' : 'That day is too long ago.'}
+      <DateInput
+        label={label}
+        value={typed}
+        least={least}
+        most={most}
+        wrong={wrong !== null}
+        onChange={(text) => {
+          setTyped(text);
+          const within = isLocalDate(text) && !(least && text < least) && !(most && text > most);
+          onChange(within ? text : null);
+        }}
+      />
+      {wrong ? (
+        <Txt size="label" tone="brick" role="alert">
+          {wrong}
         </Txt>
       ) : value ? (
-        <Txt size="label">{`${dayText(value)} ${value.slice(0, 4)}`}</Txt>
+        <Txt size="label">{everyYear ? shortDayText(value) : `${dayText(value)} ${value.slice(0, 4)}`}</Txt>
       ) : null}
     </View>
   );

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { StyleSheet, View, type ViewStyle } from 'react-native';
 import { Input, Overlay } from '@rneui/themed';
+import { rem } from '../rem';
 import { CORNER, FONT, TOUCH, Txt, useColours, type Colours } from '../theme';
 import { Button } from './Button';
 
@@ -118,11 +119,11 @@ export function Field({
       inputMode={keyboard === 'decimal-pad' ? 'decimal' : keyboard === 'number-pad' ? 'numeric' : 'text'}
       multiline={multiline}
       containerStyle={styles.field}
-      labelStyle={{ color: colours.muted, fontFamily: FONT, fontSize: 14, fontWeight: '400' }}
+      labelStyle={{ color: colours.muted, fontFamily: FONT, fontSize: rem(14), fontWeight: '400' }}
       inputStyle={{
         color: colours.ink,
         fontFamily: FONT,
-        fontSize: large ? 30 : 17,
+        fontSize: rem(large ? 30 : 17),
         fontWeight: large ? '700' : '400',
         minHeight: TOUCH,
       }}
@@ -136,7 +137,7 @@ export function Field({
       errorStyle={{
         color: colours.brick,
         fontFamily: FONT,
-        fontSize: 14,
+        fontSize: rem(14),
         margin: error ? 4 : 0,
         height: error ? undefined : 0,
       }}
@@ -161,7 +162,7 @@ export interface StepperProps {
 export function Stepper({ label, value, unset = false, least, most, step = 1, onChange }: StepperProps) {
   return (
     <View style={styles.stepper} role="group" aria-label={`${label}: ${unset ? 'not given' : value}`}>
-      <Txt size="label" tone="muted" style={styles.grow}>
+      <Txt size="label" tone="muted" style={styles.stepName}>
         {label}
       </Txt>
       <Button
@@ -232,7 +233,9 @@ const styles = StyleSheet.create({
   notice: { borderLeftWidth: 5, borderRadius: CORNER, padding: 12, gap: 4 },
   noticeButtons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginTop: 4 },
   field: { paddingHorizontal: 0 },
-  stepper: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  stepper: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 },
+  // Beside its keys where there is room for a word or two.
+  stepName: { flexGrow: 1, flexShrink: 1, flexBasis: 90 },
   stepValue: { minWidth: 36, textAlign: 'center', fontVariant: ['tabular-nums'] },
   grow: { flex: 1 },
   sheet: {

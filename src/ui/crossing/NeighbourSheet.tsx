@@ -1,15 +1,17 @@
 import { useState } from 'react';
 import { crossing, CROP_IDS, kindName, NEIGHBOUR_IDS, PEPPER_SPECIES, pollenPath } from '@core/crops';
 import { BESIDES, BETWEEN, KNOWN_BY, type Neighbour } from '@core/ledger';
+import { shortDayText } from '@core/time';
 import {
   readNeighbour,
+  sprayDays,
   typedNeighbour,
   type NeighbourErrors,
   type TypedNeighbour,
 } from '@/data/forms/neighbourForm';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
-import { Button, Field, Notice, Sheet, Tile, Tiles } from '../controls';
+import { Button, DateField, Field, Notice, Sheet, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 import { WINDS } from '../weather/words';
 import { groundUnit } from '../words';
@@ -26,7 +28,7 @@ function kindsFor(own: readonly (typeof CROP_IDS)[number][]) {
 
 /** What grows next door: which kind, how far, what lies between, and how it is known. Nothing is chosen beforehand. */
 export function NeighbourSheet({ neighbour, onClose }: { neighbour: Neighbour | null; onClose: () => void }) {
-  const { state, patch, today, newId, prefs } = useGarden();
+  const { state, patch, newId, prefs } = useGarden();
   const unit = groundUnit(prefs.units);
   const { busy, problem, save } = useRecording();
   const [typed, setTyped] = useState<TypedNeighbour>(() => typedNeighbour(neighbour, unit.metres));
@@ -38,7 +40,7 @@ export function NeighbourSheet({ neighbour, onClose }: { neighbour: Neighbour | 
     list.includes(each) ? list.filter((other) => other !== each) : [...list, each];
   const wind = typed.crop !== null && pollenPath({ crop: typed.crop }).value === 'wind';
   const keep = async () => {
-    const read = readNeighbour(typed, today, neighbour, unit.metres);
+    const read = readNeighbour(typed, neighbour, unit.metres);
     if ('errors' in read) return setErrors(read.errors);
     if (!patch) return;
     const id = neighbour?.id ?? newId('neighbour');
@@ -134,24 +136,18 @@ export function NeighbourSheet({ neighbour, onClose }: { neighbour: Neighbour | 
           ),
         )}
       </Tiles>
-      <Field
+      <DateField
         label="Flowers from (may be left out)"
         value={typed.from}
         onChange={(from) => set({ from })}
-        error={errors.from ?? null}
       />
-      <Field
+      <DateField
         label="Flowers to (may be left out)"
         value={typed.to}
         onChange={(to) => set({ to })}
         error={errors.to ?? null}
       />
-      <Field
-        label="Sprayed on (days with commas, may be left out)"
-        value={typed.sprayed}
-        onChange={(sprayed) => set({ sprayed })}
-        error={errors.sprayed ?? null}
-      />
+      <SprayDays typed={typed} onChange={set} />
       <Tiles question="How do you know?">
         {KNOWN_BY.map((each) => (
           <Tile
@@ -170,5 +166,47 @@ export function NeighbourSheet({ neighbour, onClose }: { neighbour: Neighbour | 
       </Txt>
       <Button title="Keep it" look="main" busy={busy} onPress={() => void keep()} />
     </Sheet>
+  );
+}
+
+/** The days on which it was sprayed, one after the other; a press on one takes it out again. */
+function SprayDays({
+  typed,
+  onChange,
+}: {
+  typed: TypedNeighbour;
+  onChange: (part: Partial<TypedNeighbour>) => void;
+}) {
+  const { sprayed, sprayedToo } = typed;
+  return (
+    <>
+      {sprayed.length > 0 ? (
+        <Tiles question="Sprayed on (press one to take it out)">
+          {sprayed.map((day) => (
+            <Tile
+              key={day}
+              title={shortDayText(day)}
+              small
+              minWidth={80}
+              chosen
+              onPress={() => onChange({ sprayed: sprayed.filter((each) => each !== day) })}
+            />
+          ))}
+        </Tiles>
+      ) : null}
+      <DateField
+        key={sprayed.length}
+        label={sprayed.length > 0 ? 'Sprayed again on' : 'Sprayed on (may be left out)'}
+        value={sprayedToo}
+        onChange={(day) => onChange({ sprayedToo: day })}
+      />
+      {sprayedToo ? (
+        <Button
+          title="And on another day"
+          small
+          onPress={() => onChange({ sprayed: sprayDays(typed), sprayedToo: null })}
+        />
+      ) : null}
+    </>
   );
 }

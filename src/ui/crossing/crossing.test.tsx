@@ -96,6 +96,27 @@ describe('what grows next door', () => {
     await waitFor(() => expect(screen.queryByText('Tin Lantern')).toBeNull());
     expect(screen.getByText(/^Nothing written down yet/)).toBeTruthy();
   });
+
+  test('spray days are picked one after the other; the last counts though nobody put it to the others', async () => {
+    const { nextDoor, open } = patch();
+    const id = nextDoor({ sprayed: ['2026-06-30'] });
+    const store = await open();
+    const closed: boolean[] = [];
+    renderIn(
+      store,
+      <NeighbourSheet
+        neighbour={store.ledger.state.neighbours.get(id) ?? null}
+        onClose={() => closed.push(true)}
+      />,
+    );
+    fireEvent.changeText(screen.getByLabelText('Sprayed again on'), '2026-06-02');
+    fireEvent.press(screen.getByText('And on another day'));
+    fireEvent.press(screen.getByText('30 June'));
+    fireEvent.changeText(screen.getByLabelText('Sprayed again on'), '2026-05-12');
+    fireEvent.press(screen.getByText('Keep it'));
+    await waitFor(() => expect(closed).toEqual([true]));
+    expect(store.ledger.state.neighbours.get(id)?.sprayed).toEqual(['2026-05-12', '2026-06-02']);
+  });
 });
 
 test('a weight is changed by a tap, and taken back to what we propose', async () => {

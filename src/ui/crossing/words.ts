@@ -95,6 +95,6 @@ export function wayWords({ way, fartherM, daysLater, minutesPerFruit }: WayOut, 
     case 'strip':
       return 'When the other is over, take off every open flower and young fruit, and let set what opens from then on.';
     case 'accept':
-      return 'Accept it, for seed that is for yourself and can be had again; say on the packet that it was left open.';
+      return 'Accept it, for seed that is for yourself and easy to replace; say on the packet that it was left open.';
   }
 }

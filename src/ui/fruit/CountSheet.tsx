@@ -2,10 +2,10 @@ import { useState } from 'react';
 import { kitchenTools, type Crop } from '@core/crops';
 import type { GroupHow } from '@core/ledger';
 import { growing, walkOrder, type Growing } from '@core/patch';
-import { addDays, isLocalDate } from '@core/time';
+import { addDays, type LocalDate } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
-import { Button, Field, Notice, Sheet, Tile, Tiles } from '../controls';
+import { Button, DateField, Notice, Sheet, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 import { toolWords } from '../words';
 import { WholeNumber } from './WholeNumber';
@@ -23,24 +23,19 @@ export function CountSheet({ onClose }: { onClose: () => void }) {
   const stands = [...new Map(walkOrder(state).map((each) => [each.stand.id, each])).values()];
   const [chosen, setChosen] = useState<Growing | undefined>(stands.length === 1 ? stands[0] : undefined);
   const [how, setHow] = useState<GroupHow | null>(null);
-  const [from, setFrom] = useState(addDays(today, -14));
-  const [to, setTo] = useState(today);
+  const [from, setFrom] = useState<LocalDate | null>(addDays(today, -14));
+  const [to, setTo] = useState<LocalDate | null>(today);
   const [worked, setWorked] = useState<number | null>(null);
   const [set, setSet] = useState<number | null>(null);
   const [bent, setBent] = useState<number | null>(null);
   const crop = chosen?.crop;
-  const dates =
-    !isLocalDate(from) || !isLocalDate(to)
-      ? `Write the day as year-month-day: ${today}`
-      : to < from
-        ? 'The last day is before the first'
-        : to > today
-          ? 'That day is still to come'
-          : null;
+  const turned = from !== null && to !== null && to < from;
   const ready =
     chosen !== undefined &&
     how !== null &&
-    dates === null &&
+    from !== null &&
+    to !== null &&
+    !turned &&
     worked !== null &&
     set !== null &&
     set <= worked &&
@@ -89,8 +84,14 @@ export function CountSheet({ onClose }: { onClose: () => void }) {
           ))}
         </Tiles>
       ) : null}
-      <Field label="Open from (day)" value={from} onChange={setFrom} />
-      <Field label="To (day)" value={to} onChange={setTo} error={dates} />
+      <DateField label="Open from (day)" value={from} onChange={setFrom} most={today} />
+      <DateField
+        label="To (day)"
+        value={to}
+        onChange={setTo}
+        most={today}
+        error={turned ? 'The last day is before the first' : null}
+      />
       <WholeNumber label="Flowers, about" value={worked} least={1} most={100_000} onChange={setWorked} />
       <WholeNumber label="Of these set" value={set} most={worked ?? 100_000} onChange={setSet} />
       <WholeNumber

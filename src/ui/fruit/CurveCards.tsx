@@ -1,6 +1,7 @@
 import type { FateOnDay, SurvivalStep } from '@core/fruitset';
 import type { Study } from '@core/study';
-import { DropChart, FateChart } from '../charts/later';
+import { DropChart } from '../charts/DropChart';
+import { FateChart } from '../charts/FateChart';
 import { levelOn, levels } from '../charts/levels';
 import { NumbersTable, type NumbersColumn } from '../charts/NumbersTable';
 import { Card } from '../controls';

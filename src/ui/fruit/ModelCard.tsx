@@ -1,7 +1,7 @@
 import type { CaseNumber, ModelDot, Study } from '@core/study';
 import { NUMBERS } from '@core/study';
 import { useGarden } from '@/data/garden/garden';
-import { ModelChart } from '../charts/later';
+import { ModelChart } from '../charts/ModelChart';
 import { NumbersTable, type NumbersColumn } from '../charts/NumbersTable';
 import { Card, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';

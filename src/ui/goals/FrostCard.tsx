@@ -1,23 +1,22 @@
 import { useState } from 'react';
 import { frostAfter, type FirstFrost } from '@core/goals';
-import { dayText, isLocalDate, shortDayText } from '@core/time';
+import { dayText, isLocalDate, shortDayText, type LocalDate } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
-import { Card, Field, Button } from '../controls';
+import { Card, DateField, Button } from '../controls';
 import { Txt } from '../theme';
 
 /** When the first frost is to be reckoned with; a question until the grower has said. */
 export function FrostCard() {
   const { state, patch, place, today, record } = useGarden();
   const frost = frostAfter(state, place, today);
-  const [typed, setTyped] = useState<string | null>(null);
-  const [error, setError] = useState<string | null>(null);
+  // A leap day said in another year has no field in this one.
+  const inYear = `${today.slice(0, 4)}-${patch?.frostOn ?? ''}`;
+  const said = isLocalDate(inYear) ? inYear : null;
+  const [chosen, setChosen] = useState<LocalDate | null>(null);
   const save = async () => {
-    const text = (typed ?? '').trim();
-    if (!patch || !isLocalDate(`2024-${text}`))
-      return setError(`"${text}" is not a day like ${place.latitude < 0 ? '05-05' : '10-05'}`);
-    await record({ kind: 'frostExpected', patch: patch.id, frostOn: text });
-    setTyped(null);
-    setError(null);
+    if (!patch || chosen === null) return;
+    await record({ kind: 'frostExpected', patch: patch.id, frostOn: chosen.slice(5) });
+    setChosen(null);
   };
   return (
     <Card>
@@ -25,13 +24,8 @@ export function FrostCard() {
         {frost.from === 'said' ? 'First frost' : 'When does the first frost usually come here?'}
       </Txt>
       <Txt>{frostSentence(frost)}</Txt>
-      <Field
-        label="Your own date (MM-DD)"
-        value={typed ?? patch?.frostOn ?? ''}
-        onChange={setTyped}
-        error={error}
-      />
-      <Button title="Keep this frost date" small disabled={typed === null} onPress={() => void save()} />
+      <DateField label="Your own date, in any year" value={chosen ?? said} onChange={setChosen} everyYear />
+      <Button title="Keep this frost date" small disabled={chosen === null} onPress={() => void save()} />
     </Card>
   );
 }

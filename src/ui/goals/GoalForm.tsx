@@ -2,15 +2,15 @@ import { PRECIOUS, type Goal, type Stand, type Variety } from '@core/ledger';
 import { cropOf, isEdible, reasonsOf, seedsInOne, seedsPerGram } from '@core/crops';
 import type { TypedGoal } from '@/data/forms/goalForm';
 import { rangeText } from '../words';
-import { Card, Field, Notice, Stepper, Tile, Tiles } from '../controls';
+import { Card, DateField, Field, Notice, Stepper, Tile, Tiles } from '../controls';
 import { FatherChoice } from './FatherChoice';
 import { VarietyAdvice } from '../patch/VarietyAdvice';
 import { Txt } from '../theme';
 
 const preciousWords = {
-  spare: { title: 'can be had again', note: 'less for it when time is short' },
+  spare: { title: 'easy to replace', note: 'less for it when time is short' },
   keep: { title: 'keeps the variety', note: 'the usual' },
-  rare: { title: 'all there is', note: 'first in every round' },
+  rare: { title: 'irreplaceable', note: 'first in every round' },
 } as const;
 
 /** What is asked of a stand: amounts as they are typed, the rest by tapping. */
@@ -72,10 +72,10 @@ export function GoalForm({
         ) : (
           <Notice tone="brick" text={crop.caution} />
         )}
-        <Field
-          label="Ripe by (YYYY-MM-DD; empty: by the first frost)"
-          value={value.by}
-          onChange={(by) => onChange({ by })}
+        <DateField
+          label="Ripe by (empty: by the first frost)"
+          value={value.by === '' ? null : value.by}
+          onChange={(by) => onChange({ by: by ?? '' })}
           error={errors.by ?? null}
         />
       </Card>
@@ -132,7 +132,7 @@ export function GoalForm({
         </Card>
       ) : null}
       <Card>
-        <Txt size="heading">Bend the sum</Txt>
+        <Txt size="heading">Change the numbers</Txt>
         <Tiles question="How sure to be">
           {[0.7, 0.8, 0.9, 0.95].map((assurance) => (
             <Tile

@@ -6,7 +6,7 @@ import { plantName, type Growing } from '@core/patch';
 import { daysBetween } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { Button, Row, Tile, Tiles } from '../controls';
-import { GrowthChart } from '../charts/later';
+import { GrowthChart } from '../charts/GrowthChart';
 import { CauseSheet } from '../fruit/CauseSheet';
 import { SizeAsk } from '../fruit/SizeAsk';
 import { Txt } from '../theme';

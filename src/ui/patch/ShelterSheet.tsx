@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { SHELTERS, type Bed, type Shelter } from '@core/ledger';
 import { shelterOn } from '@core/patch';
-import { isLocalDate } from '@core/time';
+import type { LocalDate } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
-import { Button, Field, Notice, Sheet, Stepper, Tile, Tiles } from '../controls';
+import { Button, DateField, Notice, Sheet, Stepper, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 import { shelterWords } from '../words';
 
@@ -16,19 +16,10 @@ export function ShelterSheet({ bed, onClose }: { bed: Bed; onClose: () => void }
   const [shelter, setShelter] = useState<Shelter | null>(now?.shelter ?? null);
   const [insects, setInsects] = useState<'out' | 'in' | null>(now?.insects ?? null);
   const [lamp, setLamp] = useState<number | null>(now?.lampHours ?? null);
-  const [from, setFrom] = useState(today);
-  const [to, setTo] = useState(now?.to ?? '');
-  const day = `Write the day as year-month-day: ${today}`;
-  const wrong = isLocalDate(from) ? null : day;
-  const wrongEnd =
-    to.trim() === ''
-      ? null
-      : !isLocalDate(to.trim())
-        ? day
-        : to.trim() < from
-          ? 'That is before the first day'
-          : null;
-  const blocked = wrong !== null || wrongEnd !== null || (shelter !== null && insects === null);
+  const [from, setFrom] = useState<LocalDate | null>(today);
+  const [to, setTo] = useState<LocalDate | null>(now?.to ?? null);
+  const turned = from !== null && to !== null && to < from;
+  const blocked = from === null || turned || (shelter !== null && insects === null);
   const keep = async () => {
     if (blocked) return;
     const saved = await save({
@@ -38,7 +29,7 @@ export function ShelterSheet({ bed, onClose }: { bed: Bed; onClose: () => void }
       insects: insects ?? 'in',
       lampHours: shelter === 'indoors' ? lamp : null,
       from,
-      to: shelter === null || to.trim() === '' ? null : to.trim(),
+      to: shelter === null ? null : to,
     });
     if (saved) onClose();
   };
@@ -84,9 +75,14 @@ export function ShelterSheet({ bed, onClose }: { bed: Bed; onClose: () => void }
           onChange={setLamp}
         />
       ) : null}
-      <Field label="From which day on" value={from} onChange={setFrom} error={wrong} />
+      <DateField label="From which day on" value={from} onChange={setFrom} />
       {shelter === null ? null : (
-        <Field label="Last day (may be left out)" value={to} onChange={setTo} error={wrongEnd} />
+        <DateField
+          label="Last day (may be left out)"
+          value={to}
+          onChange={setTo}
+          error={turned ? 'That is before the first day' : null}
+        />
       )}
       {shelter === 'tunnel' || shelter === 'closed-house' ? (
         <Txt size="label" tone="muted">

@@ -104,7 +104,7 @@ export function StandEditSheet({
         </Tiles>
       ) : null}
       <TraitTiles crop={crop} traits={traits} onChange={setTraits} />
-      <Tiles question={hasRounds(crop) ? 'Why pollinate by hand?' : 'What is it for?'}>
+      <Tiles question={hasRounds(crop) ? 'What do you pollinate for?' : 'What is it for?'}>
         {[...new Set([...reasonsOf(crop), stand.reason])].map((each) => (
           <Tile
             key={each}
@@ -120,6 +120,7 @@ export function StandEditSheet({
         crop={variety.crop}
         lot={sown.lot}
         fruit={sown.fruit}
+        none={stand.sown === null ? 'not said' : 'none of these'}
         onChange={(lot, fruit) => setSown({ lot, fruit })}
       />
       <Button title="Keep the change" look="main" onPress={() => void save()} />

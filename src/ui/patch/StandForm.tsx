@@ -50,10 +50,13 @@ export function StandForm({
   value,
   onChange,
   error,
+  short,
 }: {
   value: StandDraft;
   onChange: (part: Partial<StandDraft>) => void;
   error?: string | null;
+  /** No more than who wants something to eat has to say; what for was asked before. */
+  short?: boolean;
 }) {
   const crop = cropOf(value.crop);
   return (
@@ -74,13 +77,13 @@ export function StandForm({
         {crop.botanical}: {crop.kinds}.
       </Txt>
       <Field
-        label="Variety"
+        label={short ? 'Variety, if you know' : 'Variety'}
         value={value.variety}
         onChange={(variety) => onChange({ variety })}
         placeholder="as it says on the seed"
         error={error}
       />
-      {crop.family === 'cucurbit' ? (
+      {crop.family === 'cucurbit' && !short ? (
         <Tiles question="Its fruit, so that the drawings look like yours">
           {FRUIT_SHAPES.map((shape) => (
             <Tile
@@ -96,7 +99,7 @@ export function StandForm({
           ))}
         </Tiles>
       ) : null}
-      {systemsOf(crop).length > 1 ? (
+      {systemsOf(crop).length > 1 && !short ? (
         <Tiles question="Its flowers, if you know">
           {systemsOf(crop).map((system, i) => (
             <Tile
@@ -110,7 +113,9 @@ export function StandForm({
           ))}
         </Tiles>
       ) : null}
-      <TraitTiles crop={crop} traits={value.traits} onChange={(traits) => onChange({ traits })} />
+      {short ? null : (
+        <TraitTiles crop={crop} traits={value.traits} onChange={(traits) => onChange({ traits })} />
+      )}
       <Stepper
         label="Plants"
         value={value.plants}
@@ -118,30 +123,50 @@ export function StandForm({
         most={200}
         onChange={(plants) => onChange({ plants })}
       />
-      <SownTiles
-        crop={value.crop}
-        lot={value.lot}
-        fruit={value.fruit}
-        onChange={(lot, fruit) => onChange({ lot, fruit })}
-      />
-      <Tiles question={hasRounds(crop) ? 'Why pollinate by hand?' : 'What is it for?'}>
-        {(hasRounds(crop) ? REASON_NOTES : QUIET_NOTES)
-          .filter(({ value: reason }) => reasonsOf(crop).includes(reason))
-          .map(({ value: reason, title, note }) => (
-            <Tile
-              key={reason}
-              title={title}
-              note={note}
-              chosen={value.reason === reason}
-              onPress={() => onChange({ reason })}
-              minWidth={100}
-            />
-          ))}
-      </Tiles>
+      {short ? null : (
+        <SownTiles
+          crop={value.crop}
+          lot={value.lot}
+          fruit={value.fruit}
+          none="not said"
+          onChange={(lot, fruit) => onChange({ lot, fruit })}
+        />
+      )}
+      {short ? null : <ReasonTiles value={value} onChange={onChange} />}
       <VarietyAdvice crop={crop} variety={value} reason={value.reason} />
       {hasRounds(crop) ? null : <Notice tone="leaf" text={quietWords(crop)} />}
       {isEdible(crop) ? null : <Notice tone="brick" text={crop.caution} />}
     </View>
+  );
+}
+
+/** What it is grown for. */
+export function ReasonTiles({
+  value,
+  onChange,
+  asked = true,
+}: {
+  value: StandDraft;
+  onChange: (part: Partial<StandDraft>) => void;
+  /** `false` until somebody answered: nothing shows as chosen before. */
+  asked?: boolean;
+}) {
+  const crop = cropOf(value.crop);
+  return (
+    <Tiles question={hasRounds(crop) ? 'What do you pollinate for?' : 'What is it for?'}>
+      {(hasRounds(crop) ? REASON_NOTES : QUIET_NOTES)
+        .filter(({ value: reason }) => reasonsOf(crop).includes(reason))
+        .map(({ value: reason, title, note }) => (
+          <Tile
+            key={reason}
+            title={title}
+            note={note}
+            chosen={asked && value.reason === reason}
+            onPress={() => onChange({ reason })}
+            minWidth={100}
+          />
+        ))}
+    </Tiles>
   );
 }
 

@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
 import Svg, { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Corner } from '@core/ledger';
 import type { StandIsolation } from '@core/isolation';
@@ -6,7 +6,7 @@ import { FONT, useColours, type Colours } from '../theme';
 import type { Units } from '@/data/device/prefs';
 import { distanceText, groundUnit } from '../words';
 import { PlanGround } from './PlanGround';
-import { Reach, Threads } from './PlanThreads';
+import { Reach, threadLabels, Threads } from './PlanThreads';
 import { edgePoint, LABEL, ROOT_ID, scaleBar, type Scene, type View } from './scene';
 
 /** The corners of what is chosen are this large, px. */
@@ -28,13 +28,14 @@ export interface PlanDrawingProps {
 export const PlanDrawing = memo(function PlanDrawing(props: PlanDrawingProps) {
   const { scene, view, width, height, chosen, corners, asked, units } = props;
   const colours = useColours();
+  const labels = useMemo(() => threadLabels(asked, view.k, units), [asked, view.k, units]);
   return (
     <Svg width={width} height={height} viewBox={`0 0 ${width} ${height}`}>
       <Rect width={width} height={height} fill={colours.card} />
       <G id={ROOT_ID} transform={`translate(${view.x} ${view.y}) scale(${view.k})`}>
         {asked ? <Reach asked={asked} scene={scene} colours={colours} /> : null}
-        <PlanGround scene={scene} chosen={chosen} k={view.k} colours={colours} />
-        {asked ? <Threads asked={asked} k={view.k} colours={colours} units={units} /> : null}
+        <PlanGround scene={scene} chosen={chosen} k={view.k} colours={colours} before={labels} />
+        {asked ? <Threads asked={asked} k={view.k} colours={colours} labels={labels} /> : null}
         {handlesOf(corners, chosen, view.k).map(([x, y], i) => (
           <Circle
             key={i}

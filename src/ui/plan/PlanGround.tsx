@@ -2,7 +2,7 @@ import { memo } from 'react';
 import { Circle, G, Path, Text as SvgText } from 'react-native-svg';
 import type { Corner, ObstacleKind } from '@core/ledger';
 import { FONT, type Colours } from '../theme';
-import { hasRoom, LABEL, middleOf, pathOf, thingId, type Scene } from './scene';
+import { hasRoom, LABEL, legible, middleOf, pathOf, thingId, type Label, type Scene } from './scene';
 
 /** How wide a hedge is drawn, m. */
 const HEDGE_M = 1;
@@ -25,18 +25,65 @@ const wideOf = (corners: readonly Corner[]) => {
   return Math.max(...xs) - Math.min(...xs);
 };
 
+/** Every name that has room where it stands: what is chosen first, then beds, what stands between, plants, and what lies next door. */
+function namesOf(scene: Scene, chosen: string | null, k: number): readonly Label[] {
+  const names = [
+    ...scene.beds.map(({ bed, corners, middle, shelter }) => {
+      const key = `bed/${bed.id}`;
+      return {
+        key,
+        words: chosen === key && shelter ? `${bed.name} (${shelter})` : bed.name,
+        x: middle[0],
+        y: Math.min(...corners.map(([, y]) => y)) - 5 / k,
+        wide: bed.lengthM,
+      };
+    }),
+    ...scene.obstacles.map(({ id, what, corners, area }) => {
+      const [x, y] = area ? middleOf(corners) : (corners[Math.floor((corners.length - 1) / 2)] as Corner);
+      return {
+        key: `obstacle/${id}`,
+        words: obstacleName[what],
+        x,
+        y: area ? y + 5 / k : y - (HEDGE_M + 4 / k),
+        wide: wideOf(corners),
+      };
+    }),
+    ...scene.stands.map(({ id, name, ring, middle }) => ({
+      key: `stand/${id}`,
+      words: name,
+      x: middle[0],
+      y: middle[1] + STAND_M / 2 + 9 / k,
+      wide: k >= NAMED_FROM ? wideOf(ring) : -Infinity,
+    })),
+    ...scene.neighbours.map(({ neighbour, name, place: [x, y] }) => ({
+      key: `neighbour/${neighbour.id}`,
+      words: name,
+      x,
+      y: y - 12 / k,
+      wide: Infinity,
+    })),
+  ].filter(({ key, words, wide }) => key === chosen || hasRoom(words, wide, k));
+  return [...names.filter(({ key }) => key === chosen), ...names.filter(({ key }) => key !== chosen)];
+}
+
 /** Everything that lies on the ground. Drawn anew when something changed or the scale did, not while it is moved. */
 export const PlanGround = memo(function PlanGround({
   scene,
   chosen,
   k,
   colours,
+  before,
 }: {
   scene: Scene;
   chosen: string | null;
   k: number;
   colours: Colours;
+  /** What is written over it and goes before its names. */
+  before: readonly Label[];
 }) {
+  const written = new Map(
+    legible([...before, ...namesOf(scene, chosen, k)], k).map((each) => [each.key, each]),
+  );
   const label = { fontSize: LABEL / k, fontFamily: FONT, fill: colours.ink, textAnchor: 'middle' } as const;
   // What is written stands out from what is drawn under it.
   const halo = { stroke: colours.card, strokeWidth: 4 / k, strokeLinejoin: 'round' } as const;
@@ -45,21 +92,25 @@ export const PlanGround = memo(function PlanGround({
     strokeWidth: chosen === key ? 4 : 1.5,
     vectorEffect: 'non-scaling-stroke' as const,
   });
-  const text = (x: number, y: number, words: string) => (
-    <>
-      <SvgText x={x} y={y} {...label} {...halo}>
-        {words}
-      </SvgText>
-      <SvgText x={x} y={y} {...label}>
-        {words}
-      </SvgText>
-    </>
-  );
+  const name = (key: string) => {
+    const found = written.get(key);
+    if (!found) return null;
+    const { x, y, words } = found;
+    return (
+      <>
+        <SvgText x={x} y={y} {...label} {...halo}>
+          {words}
+        </SvgText>
+        <SvgText x={x} y={y} {...label}>
+          {words}
+        </SvgText>
+      </>
+    );
+  };
   return (
     <>
       {scene.obstacles.map(({ id, what, corners, area }) => {
         const key = `obstacle/${id}`;
-        const [x, y] = area ? middleOf(corners) : (corners[Math.floor((corners.length - 1) / 2)] as Corner);
         const fill = {
           hedge: colours.leafSoft,
           building: colours.rule,
@@ -96,15 +147,12 @@ export const PlanGround = memo(function PlanGround({
                 />
               </>
             )}
-            {chosen === key || hasRoom(obstacleName[what], wideOf(corners), k)
-              ? text(x, area ? y + 5 / k : y - (HEDGE_M + 4 / k), obstacleName[what])
-              : null}
+            {name(key)}
           </G>
         );
       })}
-      {scene.beds.map(({ bed, corners, middle, shelter }) => {
+      {scene.beds.map(({ bed, corners, shelter }) => {
         const key = `bed/${bed.id}`;
-        const top = Math.min(...corners.map(([, y]) => y));
         return (
           <G key={bed.id} id={thingId(key)}>
             <Path d={pathOf(corners)} fill={colours.paper} {...line(key)} />
@@ -118,17 +166,11 @@ export const PlanGround = memo(function PlanGround({
                 vectorEffect="non-scaling-stroke"
               />
             ) : null}
-            {chosen === key || hasRoom(bed.name, bed.lengthM, k)
-              ? text(
-                  middle[0],
-                  top - 5 / k,
-                  chosen === key && shelter ? `${bed.name} (${shelter})` : bed.name,
-                )
-              : null}
+            {name(key)}
           </G>
         );
       })}
-      {scene.stands.map(({ id, name, ring, plants, middle, seed }) => {
+      {scene.stands.map(({ id, ring, plants, seed }) => {
         const key = `stand/${id}`;
         return (
           <G key={id} id={thingId(key)}>
@@ -156,13 +198,11 @@ export const PlanGround = memo(function PlanGround({
                 vectorEffect="non-scaling-stroke"
               />
             ))}
-            {chosen === key || (k >= NAMED_FROM && hasRoom(name, wideOf(ring), k))
-              ? text(middle[0], middle[1] + STAND_M / 2 + 9 / k, name)
-              : null}
+            {name(key)}
           </G>
         );
       })}
-      {scene.neighbours.map(({ neighbour, name, place: [x, y] }) => {
+      {scene.neighbours.map(({ neighbour, place: [x, y] }) => {
         const key = `neighbour/${neighbour.id}`;
         const r = 8 / k;
         return (
@@ -173,7 +213,7 @@ export const PlanGround = memo(function PlanGround({
               fill={colours.brickSoft}
               {...line(key)}
             />
-            {text(x, y - 12 / k, name)}
+            {name(key)}
           </G>
         );
       })}

@@ -4,7 +4,7 @@ import { FONT, type Colours } from '../theme';
 import { verdictTone } from '../crossing/words';
 import type { Units } from '@/data/device/prefs';
 import { distanceText } from '../words';
-import { LABEL, pathOf, type Scene } from './scene';
+import { LABEL, legible, pathOf, type Label, type Scene } from './scene';
 
 /** The chosen distance around a stand: as wide an edge around its ground. */
 export function Reach({ asked, scene, colours }: { asked: StandIsolation; scene: Scene; colours: Colours }) {
@@ -26,23 +26,42 @@ export function Reach({ asked, scene, colours }: { asked: StandIsolation; scene:
   );
 }
 
+/** The metres of each thread, in its middle; the nearest first, and none over another. */
+export function threadLabels(asked: StandIsolation | null, k: number, units: Units): readonly Label[] {
+  const labels = (asked?.rivals ?? []).flatMap(({ id, across, distanceM }) =>
+    across
+      ? [
+          {
+            key: `thread/${id}`,
+            words: distanceText(distanceM, units),
+            x: (across.from[0] + across.to[0]) / 2,
+            y: (across.from[1] + across.to[1]) / 2,
+          },
+        ]
+      : [],
+  );
+  return legible(labels, k);
+}
+
 /** From the stand to everything that could cross with it, with the metres between. */
 export function Threads({
   asked,
   k,
   colours,
-  units,
+  labels,
 }: {
   asked: StandIsolation;
   k: number;
   colours: Colours;
-  units: Units;
+  labels: readonly Label[];
 }) {
+  const written = new Map(labels.map((each) => [each.key, each]));
   return (
     <>
-      {asked.rivals.map(({ id, across, verdict, distanceM }) => {
+      {asked.rivals.map(({ id, across, verdict }) => {
         if (!across) return null;
         const { from, to } = across;
+        const label = written.get(`thread/${id}`);
         const tone = colours[verdictTone[verdict]];
         return (
           <G key={id} pointerEvents="none">
@@ -56,11 +75,11 @@ export function Threads({
               strokeDasharray={verdict === 'fine' ? undefined : verdict === 'in-between' ? '10 4' : '4 4'}
               vectorEffect="non-scaling-stroke"
             />
-            {[true, false].map((halo) => (
+            {(label ? [true, false] : []).map((halo) => (
               <SvgText
                 key={String(halo)}
-                x={(from[0] + to[0]) / 2}
-                y={(from[1] + to[1]) / 2}
+                x={label?.x}
+                y={label?.y}
                 fontSize={LABEL / k}
                 fontFamily={FONT}
                 fontWeight="700"
@@ -68,7 +87,7 @@ export function Threads({
                 fill={tone}
                 {...(halo ? { stroke: colours.card, strokeWidth: 4 / k } : null)}
               >
-                {distanceText(distanceM, units)}
+                {label?.words}
               </SvgText>
             ))}
           </G>

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Bed } from '@core/ledger';
 import { TestGarden } from '@core/testGarden';
-import { edgePoint, fitted, hasRoom, planScene, scaleBar, thingKey, thingOf } from './scene';
+import { edgePoint, fitted, hasRoom, legible, planScene, scaleBar, thingKey, thingOf } from './scene';
 
 const DAY = '2026-07-10';
 const box = fc
@@ -54,6 +54,18 @@ test('a name is written where it has room, and a thing is found again by its key
   const bed = { kind: 'bed', id: 'bed:1' } as const;
   expect(thingOf(thingKey(bed))).toEqual(bed);
   expect(thingOf('nothing')).toBeNull();
+});
+
+test('of names that would lie over each other the first is written, and from near all of them', () => {
+  const names = ['Upper terrace', 'Lower terrace', 'Tunnel'].map((words, i) => ({
+    key: words,
+    words,
+    x: 0,
+    y: i < 2 ? i : 40,
+  }));
+  const seen = (k: number) => legible(names, k).map(({ key }) => key);
+  expect(seen(10)).toEqual(['Upper terrace', 'Tunnel']);
+  expect(seen(20)).toEqual(['Upper terrace', 'Lower terrace', 'Tunnel']);
 });
 
 test('a plant outside of every bed is told; in a bed that was turned it is inside', () => {

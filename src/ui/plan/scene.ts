@@ -138,6 +138,29 @@ export function hasRoom(name: string, metres: number, k: number): boolean {
   return name.length * LETTER_PX <= metres * k + 24;
 }
 
+/** A name on the plan: in the middle above a place, m. */
+export interface Label {
+  readonly key: string;
+  readonly words: string;
+  readonly x: number;
+  readonly y: number;
+}
+
+/** About how high a line of a label is, px. */
+const LINE_PX = 16;
+
+/** Of the labels, the first ones first, those that would not lie over an earlier one, where `k` pixels are a metre. */
+export function legible<T extends Label>(labels: readonly T[], k: number): readonly T[] {
+  return labels.reduce<readonly T[]>((kept, label) => {
+    const over = kept.some(
+      ({ x, y, words }) =>
+        Math.abs(x - label.x) * k < ((words.length + label.words.length) * LETTER_PX) / 2 &&
+        Math.abs(y - label.y) * k < LINE_PX,
+    );
+    return over ? kept : [...kept, label];
+  }, []);
+}
+
 /** Plants on the very edge of a bed are in it, m. */
 const EDGE_M = 0.05;
 

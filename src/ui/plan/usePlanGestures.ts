@@ -167,7 +167,13 @@ function lift(svg: SVGSVGElement, id: string): Lifted | null {
   const pane = document.createElement('div');
   const layer = document.createElement('div');
   pane.setAttribute('aria-hidden', 'true');
-  Object.assign(pane.style, { position: 'fixed', inset: '0', zIndex: '1000', overflow: 'hidden' });
+  Object.assign(pane.style, {
+    position: 'fixed',
+    inset: '0',
+    zIndex: '1000',
+    overflow: 'hidden',
+    contain: 'strict',
+  });
   Object.assign(layer.style, {
     position: 'absolute',
     left: `${left}px`,

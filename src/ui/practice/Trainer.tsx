@@ -158,7 +158,7 @@ export function Trainer({ records, crops, inWords, keep, onLeave }: TrainerProps
       {given === null ? null : (
         <Notice
           tone={right ? 'leaf' : 'brick'}
-          title={right ? 'Right.' : `Not so: ${optionWords(one, one.truth)}, not ${optionWords(one, given)}.`}
+          title={right ? 'Right.' : `No: ${optionWords(one, one.truth)}, not ${optionWords(one, given)}.`}
           text={one.why}
         />
       )}

@@ -5,7 +5,7 @@ import { localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { Card } from '../controls';
 import { Txt } from '../theme';
-import { causeWords, flowerPlace, lookWords, plural, toolWords } from '../words';
+import { causeWords, flowerPlace, lookWords, plantText, plural, toolWords } from '../words';
 
 /** Who its mother and fathers are, and what was seen of it since. */
 export function FruitLife({ flower }: { flower: Flower }) {
@@ -27,10 +27,7 @@ export function FruitLife({ flower }: { flower: Flower }) {
               {fathers.length === 0
                 ? 'Father: nobody said.'
                 : `${fathers.length > 1 ? 'Fathers' : 'Father'}: ${fathers
-                    .map(({ plant, males }) => {
-                      const found = growing(state, plant);
-                      return `${found ? plantName(found) : 'a plant that is not on this phone'} (${plural(males, 'male')})`;
-                    })
+                    .map(({ plant, males }) => `${plantText(state, plant)} (${plural(males, 'male')})`)
                     .join(', ')}`}
             </Txt>
             <Txt size="label" tone="muted">

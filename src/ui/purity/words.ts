@@ -1,5 +1,9 @@
 import type { Grade, LinkSays, Oddity, ProofLink, ProofLinkKind, Share } from '@core/purity';
+import type { FlowerId } from '@core/ids';
+import type { State } from '@core/ledger';
+import { growing, plantName } from '@core/patch';
 import { shortDayText } from '@core/time';
+import { flowerPlace } from '../words';
 
 /** What a link says, in words. */
 export const reasonText: Record<LinkSays, string> = {
@@ -120,10 +124,30 @@ const percent = (share: number): string => {
  * The share of seed that may have a foreign father.
  * @example shareWords({ low: 0, likely: 0.004, high: 0.031 }) // 'Foreign fathers: likely under 0.5 %, 0 to 3.1 % of its seed.'
  */
-export function shareWords({ low, likely, high }: Share): string {
-  return high < 0.005
+export function shareWords(share: Share): string {
+  return share.high < 0.005
     ? 'Foreign fathers: likely under 0.5 % of its seed.'
-    : `Foreign fathers: likely ${percent(likely)} %, ${percent(low)} to ${percent(high)} % of its seed.`;
+    : `Foreign fathers: likely ${percent(share.likely)} %, ${rangeWords(share)} of its seed.`;
+}
+
+/** From least to most: `0 to 3.1 %`. */
+export function rangeWords({ low, high }: Share): string {
+  return high < 0.005 ? 'under 0.5 %' : `${percent(low)} to ${percent(high)} %`;
+}
+
+/** What a fruit is known by in a list: its mark, its plant and node. */
+export interface FruitName {
+  readonly mark: string | null;
+  readonly place: string;
+}
+
+export function fruitName(state: State, id: FlowerId): FruitName {
+  const flower = state.flowers.get(id);
+  const found = flower ? growing(state, flower.plant) : null;
+  return {
+    mark: flower?.mark ?? null,
+    place: flower && found ? `${plantName(found)}, ${flowerPlace(flower)}` : '',
+  };
 }
 
 /** The chain in one sentence: all that the drawing shows. */

@@ -149,8 +149,12 @@ function StopFoot({
   const { state } = useGarden();
   const { comeBack } = useStopHours(round, stop, dawn);
   const { found } = answers;
-  if (found === 'gone') return <GoneTiles onCause={(cause) => onSave(...goneDrafts(stop, cause))} />;
   const blocked = work.pollinating && ((work.males === 0 && !kitchen) || carried !== null);
+  const off = found === null || blocked;
+  const keep = () => onSave(...stopDrafts(stop, answers, work));
+  // Without a list of what it hangs on: what is kept is what is on the screen now.
+  useShortcuts({ Enter: off || busy || found === 'gone' ? null : keep });
+  if (found === 'gone') return <GoneTiles onCause={(cause) => onSave(...goneDrafts(stop, cause))} />;
   return (
     <>
       <DeadlineLine round={round} dawn={dawn} />
@@ -168,8 +172,8 @@ function StopFoot({
         )}
         look="main"
         busy={busy}
-        disabled={found === null || blocked}
-        onPress={() => onSave(...stopDrafts(stop, answers, work))}
+        disabled={off}
+        onPress={keep}
       />
     </>
   );

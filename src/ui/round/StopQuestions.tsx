@@ -10,6 +10,7 @@ import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { degrees } from '../weather/words';
 import { checkWords, closureWords } from '../words';
+import { useShortcuts } from '../useShortcuts';
 
 /** The flower drawn as it stands, and what its closure looks like. */
 export function ClosureQuestion({
@@ -25,8 +26,10 @@ export function ClosureQuestion({
   const { crop, variety } = stop.growing;
   const look = flowerAppearance(stop.flower, crop, place.zone);
   const holed = found === 'holed' || found === 'insect';
+  const asked = CLOSURE_FOUND.filter((result) => !stop.again || result !== 'not-open');
+  useShortcuts(Object.fromEntries(asked.map((result, i) => [String(i + 1), () => onFound(result)])));
   return (
-    <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'center' }}>
       <View style={{ width: 112, alignItems: 'center' }}>
         <FlowerDrawing
           {...look}
@@ -36,9 +39,9 @@ export function ClosureQuestion({
           size={150}
         />
       </View>
-      <View style={{ flex: 1, gap: 6 }}>
+      <View style={{ flexGrow: 1, flexShrink: 1, flexBasis: 150, gap: 6 }}>
         <Tiles question={`How is the ${closureWords[shutAgainWith(stop)]}?`}>
-          {CLOSURE_FOUND.filter((result) => !stop.again || result !== 'not-open').map((result) => (
+          {asked.map((result) => (
             <Tile
               key={result}
               title={checkWords[result]}

@@ -2,10 +2,10 @@ import { useRef } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import { generationCode, type TreePlace } from '@core/lineage';
-import { growing, plantName } from '@core/patch';
-import { lotName } from '@core/seed';
+import { growing, lotName } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
 import { CORNER, Txt, useColours } from '../theme';
+import { plantText } from '../words';
 
 /** A place in the tree: `m` for the mother, `f` for the father, from the root up: `mf` is the mother's father. */
 type At = string;
@@ -168,7 +168,7 @@ export function usePlaceWords(): (place: TreePlace) => {
     const year = found?.plant.plantedOn?.slice(0, 4);
     const code = generation ? generationCode(generation) : null;
     const note = [code, year].filter(Boolean).join(' · ');
-    return { title: found ? plantName(found) : 'a plant not on this phone', note: note === '' ? null : note };
+    return { title: plantText(state, only), note: note === '' ? null : note };
   };
 }
 

@@ -1,9 +1,9 @@
 import { View } from 'react-native';
 import type { Contribution } from '@core/lineage';
-import { growing, plantName } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
 import { Card } from '../controls';
 import { Txt, useColours } from '../theme';
+import { plantText } from '../words';
 
 const halves = (fruits: number) => fruits.toFixed(1).replace('.0', '');
 
@@ -19,29 +19,26 @@ export function GivenBars({ plants }: { plants: readonly Contribution[] }) {
       <Txt size="label" tone="muted">
         In fruits: as mother (green), and as father (outlined), by his part of the males used.
       </Txt>
-      {plants.map(({ plant, asMother, asFather }) => {
-        const found = growing(state, plant);
-        return (
-          <View key={plant} style={{ gap: 2, minHeight: 40 }}>
-            <View style={{ flexDirection: 'row', gap: 8 }}>
-              <Txt style={{ flex: 1 }}>{found ? plantName(found) : 'a plant not on this phone'}</Txt>
-              <Txt>{`mother of ${halves(asMother)}, father of ${halves(asFather)}`}</Txt>
-            </View>
-            <View aria-hidden style={{ flexDirection: 'row', height: 12 }}>
-              <View style={{ flex: asMother / most, backgroundColor: colours.leaf }} />
-              <View
-                style={{
-                  flex: asFather / most,
-                  borderWidth: asFather > 0 ? 2 : 0,
-                  borderColor: colours.pollen,
-                  backgroundColor: colours.pollenSoft,
-                }}
-              />
-              <View style={{ flex: Math.max(0, 1 - (asMother + asFather) / most) }} />
-            </View>
+      {plants.map(({ plant, asMother, asFather }) => (
+        <View key={plant} style={{ gap: 2, minHeight: 40 }}>
+          <View style={{ flexDirection: 'row', gap: 8 }}>
+            <Txt style={{ flex: 1 }}>{plantText(state, plant)}</Txt>
+            <Txt>{`mother of ${halves(asMother)}, father of ${halves(asFather)}`}</Txt>
           </View>
-        );
-      })}
+          <View aria-hidden style={{ flexDirection: 'row', height: 12 }}>
+            <View style={{ flex: asMother / most, backgroundColor: colours.leaf }} />
+            <View
+              style={{
+                flex: asFather / most,
+                borderWidth: asFather > 0 ? 2 : 0,
+                borderColor: colours.pollen,
+                backgroundColor: colours.pollenSoft,
+              }}
+            />
+            <View style={{ flex: Math.max(0, 1 - (asMother + asFather) / most) }} />
+          </View>
+        </View>
+      ))}
     </Card>
   );
 }

@@ -2,12 +2,11 @@ import { View } from 'react-native';
 import type { PlantId } from '@core/ids';
 import type { Lot } from '@core/ledger';
 import type { FatherFinding, GrowOutFinding } from '@core/lineage';
-import { growing, plantName } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { Button, Card, Notice } from '../controls';
 import { Txt } from '../theme';
-import { plural } from '../words';
+import { plantText, plural } from '../words';
 import { percentText, roguedWords, SELFED_REASON, stageTitles } from './words';
 
 /** What growing out has shown of a lot, by fruit and father, and what that proves. */
@@ -103,10 +102,7 @@ function FatherLines({ fathers }: { fathers: readonly FatherFinding[] }) {
   const { state } = useGarden();
   const { busy, problem, save } = useRecording();
   if (fathers.length === 0) return null;
-  const name = (plant: PlantId) => {
-    const found = growing(state, plant);
-    return found ? plantName(found) : 'a plant not on this phone';
-  };
+  const name = (plant: PlantId) => plantText(state, plant);
   const suspect = fathers.find(({ stands }) => stands);
   const told = suspect && state.plants.get(suspect.father)?.offType;
   return (

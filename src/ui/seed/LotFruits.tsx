@@ -1,11 +1,11 @@
 import { Pressable, View } from 'react-native';
-import { growing, plantName } from '@core/patch';
+import type { PlantId } from '@core/ids';
 import type { FruitProof } from '@core/purity';
 import { useGarden } from '@/data/garden/garden';
 import { Badge, Card } from '../controls';
 import { gradeTone, gradeWords } from '../purity/words';
 import { Txt, useColours } from '../theme';
-import { listText } from '../words';
+import { listText, plantText } from '../words';
 
 /** The fruits of a lot with their parents, each with its proof. */
 export function LotFruits({
@@ -18,10 +18,7 @@ export function LotFruits({
   const { state } = useGarden();
   const colours = useColours();
   if (fruits.length === 0) return null;
-  const name = (plant: string) => {
-    const found = growing(state, plant);
-    return found ? plantName(found) : 'a plant not on this phone';
-  };
+  const name = (plant: PlantId) => plantText(state, plant);
   return (
     <Card>
       <Txt size="heading">Its fruits</Txt>

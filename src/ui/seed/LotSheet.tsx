@@ -5,7 +5,7 @@ import type { FlowerId, LotId } from '@core/ids';
 import { LOT_FROM } from '@core/ledger';
 import { crossFather, growing, plantName } from '@core/patch';
 import { fruitsWaiting } from '@core/seed';
-import { lotDraft, wrongInLot, type LotForm } from '@/data/forms/lotForm';
+import { lotDraft, lotYear, wrongInLot, type LotForm } from '@/data/forms/lotForm';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { Button, Field, Notice, Sheet, Stepper, Tile, Tiles } from '../controls';
@@ -27,10 +27,11 @@ export function LotSheet({
     variety: null,
     from: 'bought',
     fruits: [],
-    year: Number(today.slice(0, 4)) - (start.from === 'fruits' ? 0 : 1),
+    year: null,
     note: '',
     ...start,
   });
+  const thisYear = Number(today.slice(0, 4));
   const [wrong, setWrong] = useState<ReturnType<typeof wrongInLot>>(null);
   const change = (part: Partial<LotForm>) => {
     setWrong(null);
@@ -43,7 +44,7 @@ export function LotSheet({
     const found = wrongInLot(form);
     if (found) return setWrong(found);
     const lot = newId('lot');
-    if (await save(lotDraft(lot, patch.id, form))) onClose(lot);
+    if (await save(lotDraft(lot, patch.id, form, thisYear))) onClose(lot);
   };
   return (
     <Sheet open onClose={() => onClose(null)} title="Begin a lot of seed">
@@ -87,9 +88,9 @@ export function LotSheet({
           ) : null}
           <Stepper
             label="The year it ripened"
-            value={form.year}
+            value={lotYear(form, thisYear)}
             least={1900}
-            most={Number(today.slice(0, 4))}
+            most={thisYear}
             onChange={(year) => change({ year })}
           />
           <Field

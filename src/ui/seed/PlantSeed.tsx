@@ -1,14 +1,18 @@
 import { useState } from 'react';
+import type { CropId } from '@core/crops';
 import type { PlantId } from '@core/ids';
 import type { Draft } from '@core/ledger';
-import { lineageOf, sownFrom } from '@core/lineage';
-import { growing, plantName, plantsOfStand, type Growing } from '@core/patch';
-import { lotName } from '@core/seed';
+import { lineageOf } from '@core/lineage';
+import { lotName, plantsOfStand, sownFrom, type Growing } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { Button, Card, Field, Notice, Row, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
+import { plantText } from '../words';
 import { SownTiles } from './SownTiles';
+
+/** What a plant of a crop is grown on from, besides seed. */
+const CLONE: Readonly<Partial<Record<CropId, string>>> = { strawberry: 'runner', potato: 'tuber' };
 
 /** Where a plant comes from, and whether it is one to keep seed of. */
 export function PlantSeed({ growing: each, onTree }: { growing: Growing; onTree: () => void }) {
@@ -22,7 +26,6 @@ export function PlantSeed({ growing: each, onTree }: { growing: Growing; onTree:
   // A plant of a variety that began as one seedling is of its tubers, without anybody saying so of each.
   const self = lineageOf(state).self(plant.id);
   const from = plant.cloneOf ?? (self === plant.id ? null : self);
-  const parent = from === null ? null : growing(state, from);
   const cropLots = [...state.lots.values()].some(
     ({ variety }) => state.varieties.get(variety)?.crop === each.variety.crop,
   );
@@ -32,7 +35,7 @@ export function PlantSeed({ growing: each, onTree }: { growing: Growing; onTree:
       {problem ? <Notice tone="brick" text={problem} /> : null}
       <Txt>
         {from !== null
-          ? `A runner, tuber or cutting of ${parent ? plantName(parent) : 'a plant not on this phone'}: one and the same parent.`
+          ? `A runner, tuber or cutting of ${plantText(state, from)}: one and the same parent.`
           : lot
             ? `Sown from ${lotName(lot, state)}${fruit ? `, fruit ${fruit.mark ?? 'without a mark'}` : ''}.`
             : 'From which seed, nobody said.'}
@@ -52,7 +55,7 @@ export function PlantSeed({ growing: each, onTree }: { growing: Growing; onTree:
         ) : null}
         {crop.flowers.perfect ? (
           <Button
-            title="A cutting of"
+            title={`A ${CLONE[crop.id] ?? 'cutting'} of`}
             small
             look="quiet"
             onPress={() => setAsking(asking === 'clone' ? null : 'clone')}
@@ -78,9 +81,9 @@ export function PlantSeed({ growing: each, onTree }: { growing: Growing; onTree:
       {asking === 'lot' ? (
         <SownTiles
           crop={each.variety.crop}
-          lot={sown?.lot ?? null}
+          lot={sown?.lot}
           fruit={sown?.fruit ?? null}
-          asStand
+          none="none of these"
           onChange={(to, of) => void save({ kind: 'sownFrom', subject: plant.id, lot: to, fruit: of })}
         />
       ) : null}

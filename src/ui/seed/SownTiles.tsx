@@ -1,7 +1,8 @@
 import type { CropId } from '@core/crops';
 import type { FlowerId, LotId } from '@core/ids';
 import { fruitsOfLot } from '@core/lineage';
-import { lotName, lotsInOrder } from '@core/seed';
+import { lotName } from '@core/patch';
+import { lotsInOrder } from '@core/seed';
 import { useMaybeGarden } from '@/data/garden/garden';
 import { Tile, Tiles } from '../controls';
 
@@ -10,14 +11,15 @@ export function SownTiles({
   crop,
   lot,
   fruit,
-  asStand = false,
+  none,
   onChange,
 }: {
   crop: CropId;
-  lot: LotId | null;
+  /** `undefined`: nobody said, and nothing shows as chosen. */
+  lot: LotId | null | undefined;
   fruit: FlowerId | null;
-  /** A plant may be left to what its stand says. */
-  asStand?: boolean;
+  /** What it is called to come from no lot: where nothing is recorded by it, or where it is an answer. */
+  none: 'not said' | 'none of these';
   onChange: (lot: LotId | null, fruit: FlowerId | null) => void;
 }) {
   // The first stand of a patch is asked for before there is one.
@@ -25,7 +27,7 @@ export function SownTiles({
   if (!state) return null;
   const lots = lotsInOrder(state).filter(({ variety }) => state.varieties.get(variety)?.crop === crop);
   if (lots.length === 0) return null;
-  const fruits = lot === null ? [] : fruitsOfLot(state, lot);
+  const fruits = lot == null ? [] : fruitsOfLot(state, lot);
   return (
     <>
       <Tiles question="Sown from which lot?">
@@ -39,24 +41,18 @@ export function SownTiles({
             minWidth={130}
           />
         ))}
-        <Tile
-          title={asStand ? 'none of these' : 'nobody knows'}
-          small
-          chosen={lot === null}
-          onPress={() => onChange(null, null)}
-          minWidth={130}
-        />
+        <Tile title={none} small chosen={lot === null} onPress={() => onChange(null, null)} minWidth={130} />
       </Tiles>
       {fruits.length > 1 ? (
         <Tiles question="From the seed of which fruit?">
-          <Tile title="all mixed" small chosen={fruit === null} onPress={() => onChange(lot, null)} />
+          <Tile title="all mixed" small chosen={fruit === null} onPress={() => onChange(lot ?? null, null)} />
           {fruits.map((id) => (
             <Tile
               key={id}
               title={state.flowers.get(id)?.mark ?? 'no mark'}
               small
               chosen={fruit === id}
-              onPress={() => onChange(lot, id)}
+              onPress={() => onChange(lot ?? null, id)}
             />
           ))}
         </Tiles>

@@ -2,16 +2,20 @@ import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import type { FlowerId, PlantId } from '@core/ids';
 import { growOutOf, mixingOf, treeOf } from '@core/lineage';
 import { growing } from '@core/patch';
-import { seedOverview } from '@core/seed';
+import { lotStanding, seedOverview } from '@core/seed';
 import { Seasons } from '@core/testSeasons';
-import { lotDraft, wrongInLot, type LotForm } from '@/data/forms/lotForm';
+import { lotDraft, lotYear, wrongInLot, type LotForm } from '@/data/forms/lotForm';
 import { gardenOf, renderIn } from '../testing';
 import { FamilyTree, generationOf, relation, stepFrom } from './FamilyTree';
 import { GrowOutCard } from './GrowOutCard';
+import { GrowOutSheet } from './GrowOutSheet';
+import { LotFruits } from './LotFruits';
 import { LotRow } from './LotRow';
 import { LotSheet } from './LotSheet';
 import { MixingCard, SmallCard } from './MixingCard';
 import { PlantSeed } from './PlantSeed';
+import { SownHere } from './SownHere';
+import { SownTiles } from './SownTiles';
 import { generationText, percentText, plantsText } from './words';
 
 const NOW = Date.parse('2026-10-20T10:00:00Z');
@@ -79,8 +83,15 @@ describe('a lot', () => {
       'note',
     );
     expect(
-      lotDraft('lot:1', 'patch:1', { ...form, variety: 'variety:1', from: 'given', fruits: ['flower:1'] }),
-    ).toMatchObject({ fruits: [], note: 'x', from: 'given' });
+      lotDraft(
+        'lot:1',
+        'patch:1',
+        { ...form, variety: 'variety:1', from: 'given', fruits: ['flower:1'] },
+        2026,
+      ),
+    ).toMatchObject({ fruits: [], note: 'x', from: 'given', year: 2026 });
+    const years = (['fruits', 'bought'] as const).map((from) => lotYear({ ...form, year: null, from }, 2026));
+    expect(years).toEqual([2026, 2025]);
   });
 
   test('is begun from the fruits that wait for one', async () => {
@@ -210,4 +221,117 @@ test('generations and shares as they are said', () => {
   );
   expect([0.125, 0.0312, 1].map(percentText)).toEqual(['13 %', '3.1 %', '100 %']);
   expect([2, 6.44, 12.3].map(plantsText)).toEqual(['2', '6.4', '12']);
+});
+
+describe('where a plant comes from', () => {
+  async function plantIn(crop: 'strawberry' | 'potato' | 'squash-maxima') {
+    const s = new Seasons(2026);
+    const [first, second] = s.stand('Sluice Red', 2, crop).plants as [PlantId, PlantId];
+    const store = await gardenOf(s.garden.events, NOW);
+    renderIn(store, <PlantSeed growing={s.garden.growing(second)} onTree={() => undefined} />);
+    return { store, first, second };
+  }
+
+  test('a strawberry is said to be a runner of another plant; a squash is not asked', async () => {
+    const { store, first, second } = await plantIn('strawberry');
+    expect(screen.getByText('From which seed, nobody said.')).toBeTruthy();
+    fireEvent.press(screen.getByText('A runner of'));
+    fireEvent.press(screen.getByText('Sluice Red 1'));
+    await waitFor(() => expect(store.ledger.state.plants.get(second)?.cloneOf).toBe(first));
+    screen.unmount();
+    await plantIn('squash-maxima');
+    expect(screen.queryByText(/^A (cutting|runner|tuber) of$/)).toBeNull();
+  });
+
+  test('a potato seedling is named as a variety that began with it', async () => {
+    const { store, second } = await plantIn('potato');
+    fireEvent.press(screen.getByText('Make it a variety'));
+    fireEvent.changeText(screen.getByLabelText('Its name'), 'Number Nine');
+    fireEvent.press(screen.getByText('Name the variety'));
+    await waitFor(() =>
+      expect([...store.ledger.state.varieties.values()].at(-1)).toMatchObject({
+        name: 'Number Nine',
+        from: second,
+      }),
+    );
+  });
+
+  test('of the lots of its crop one is chosen, and which fruit; until then none shows as chosen', async () => {
+    const { s } = kept();
+    const chosen: unknown[] = [];
+    const tiles = (lot: string | null | undefined) => (
+      <SownTiles
+        crop="squash-maxima"
+        lot={lot}
+        fruit={null}
+        none="none of these"
+        onChange={(...said) => chosen.push(said)}
+      />
+    );
+    const store = await gardenOf(s.garden.events, NOW);
+    renderIn(store, tiles(undefined));
+    const pressed = () => screen.getAllByRole('button').filter((each) => each.props['aria-pressed'] === true);
+    expect(pressed()).toEqual([]);
+    fireEvent.press(screen.getByText('none of these'));
+    expect(chosen).toEqual([[null, null]]);
+    screen.unmount();
+    renderIn(store, tiles([...s.state.lots.keys()][0]));
+    // The lot, and all of its fruits mixed.
+    expect(pressed()).toHaveLength(2);
+    fireEvent.press(screen.getByText('F3-R'));
+    expect(chosen[1]).toEqual([[...s.state.lots.keys()][0], [...s.state.lots.values()][0]?.fruits[1]]);
+  });
+
+  test('nothing is asked of a crop without lots', async () => {
+    const { s } = kept();
+    renderIn(
+      await gardenOf(s.garden.events, NOW),
+      <SownTiles crop="corn" lot={null} fruit={null} none="not said" onChange={() => undefined} />,
+    );
+    expect(screen.queryByText('Sown from which lot?')).toBeNull();
+  });
+});
+
+test('a count of an F1 offers what a selfed plant is like, and keeps nothing half said', async () => {
+  const { s, view, lot } = kept();
+  const store = await gardenOf(s.garden.events, NOW);
+  let closed = 0;
+  renderIn(store, <GrowOutSheet lot={view()} first onClose={() => closed++} />);
+  fireEvent.press(screen.getByText('in fruit'));
+  fireEvent.press(screen.getByLabelText('Off, found now: one more'));
+  fireEvent.press(screen.getByText('Keep the count'));
+  expect(screen.getByText('Say what is off about them.')).toBeTruthy();
+  fireEvent.press(screen.getByText('like its mother'));
+  fireEvent.press(screen.getByText('Keep the count'));
+  await waitFor(() => expect(closed).toBe(1));
+  expect(store.ledger.state.lots.get(lot)?.growOuts).toMatchObject([
+    { grown: 4, stage: 'fruit', off: [{ reason: 'like its mother', count: 1, rogued: null }] },
+  ]);
+});
+
+test('a stand of which nobody said what it was sown from is said to be from the lot by one tap', async () => {
+  const { s, variety } = kept();
+  const [stand] = [...s.state.stands.values()];
+  const lot = s.lot(variety, [], 2025);
+  const store = await gardenOf(s.garden.events, NOW);
+  const found = s.state.lots.get(lot);
+  if (!found || !stand) throw new Error('no lot');
+  renderIn(store, <SownHere lot={found} />);
+  fireEvent.press(screen.getByText('4 plants in bed 1: sown from this lot'));
+  await waitFor(() =>
+    expect(store.ledger.state.stands.get(stand.id)?.sown).toMatchObject({ lot, fruit: null }),
+  );
+  expect(screen.queryByText(/sown from this lot$/)).toBeNull();
+});
+
+test('the fruits of a lot are told with their parents, and open', async () => {
+  const { s, view } = kept();
+  const { fruits } = lotStanding(s.state, view(), '2026-10-20');
+  const opened: string[] = [];
+  renderIn(
+    await gardenOf(s.garden.events, NOW),
+    <LotFruits fruits={fruits} onOpen={(flower) => opened.push(flower)} />,
+  );
+  fireEvent.press(screen.getByLabelText('F2-Y: Slate Dome 1 × Slate Dome 2; proof sound'));
+  expect(opened).toEqual([fruits[0]?.flower.id]);
 });

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { handOver } from '@/data/device/files';
+import { handOver } from '@/data/device/exports';
 import { useGarden } from '@/data/garden/garden';
 import { Button, Card, Notice } from '../controls';
 import { Txt } from '../theme';

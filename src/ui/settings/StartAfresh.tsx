@@ -1,8 +1,7 @@
 import { useState } from 'react';
 import { useRouter } from 'expo-router';
 import { useQueryClient } from '@tanstack/react-query';
-import { exportLog } from '@/data/device/files';
-import { practiceOf } from '@/data/practice/practice';
+import { exportEverything } from '@/data/device/exports';
 import { useChooseSpace, useGarden } from '@/data/garden/garden';
 import { demoStart } from '@core/simulation';
 import { Card, Field, Button, Notice } from '../controls';
@@ -43,12 +42,10 @@ export function StartAfresh() {
             title="Export everything first"
             small
             onPress={() =>
-              void Promise.all([store.allEvents(), practiceOf({ space }).catch(() => [])]).then(
-                ([events, practice]) => {
-                  exportLog(events, practice, today);
-                  setExported(true);
-                },
-              )
+              void store
+                .allEvents()
+                .then((events) => exportEverything(events, space, today))
+                .then(() => setExported(true))
             }
           />
           <Field label={`Or write: ${WORD}`} value={typed} onChange={setTyped} />

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { TABLES, type Table } from '@core/formats';
-import { exportTable } from '@/data/device/files';
+import { exportTable } from '@/data/device/tables';
 import { useGarden } from '@/data/garden/garden';
 import { Button, Row } from '../controls';
 import { Txt } from '../theme';

@@ -11,7 +11,7 @@ import { crossDay, selfingDay, type CrossStand, type SelfingPlant } from '@core/
 import { clockText, type LocalDate } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { Badge, Card, Button } from '../controls';
-import { Txt } from '../theme';
+import { BESIDE, Txt } from '../theme';
 import { plural } from '../words';
 
 interface Other {
@@ -40,8 +40,8 @@ export function OtherRounds({ morning }: { morning: BloomDay }) {
   return (
     <Card style={{ gap: 8 }}>
       {rows.map(({ name, what, path, from }) => (
-        <View key={name} style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-          <View style={{ flex: 1 }}>
+        <View key={name} style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 }}>
+          <View style={BESIDE}>
             <Txt size="strong">{name}</Txt>
             <Txt size="label" tone="muted">
               {what}

@@ -42,7 +42,7 @@ export function OutlookCard({ outlook }: { outlook: readonly VarietyOutlook[] | 
       {ranked.length > SHOWN ? (
         <Button
           small
-          title={all ? 'Fewer varieties' : `${ranked.length - SHOWN} more varieties`}
+          title={all ? 'Fewer varieties' : plural(ranked.length - SHOWN, 'more variety', 'more varieties')}
           onPress={() => setAll(!all)}
         />
       ) : null}

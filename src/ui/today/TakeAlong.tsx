@@ -1,8 +1,8 @@
 import { View } from 'react-native';
 import { useRouter } from 'expo-router';
-import { roundCalendar, toCalendar } from '@core/formats';
 import { nextRounds } from '@core/rounds';
 import { saveFile } from '@/data/device/files';
+import { later } from '@/data/device/later';
 import { useGarden } from '@/data/garden/garden';
 import { useWeather } from '@/data/weather/weather';
 import { Card, Button } from '../controls';
@@ -13,12 +13,14 @@ export function TakeAlong() {
   const { state, place, now } = useGarden();
   const { weatherOf } = useWeather();
   const router = useRouter();
-  const calendar = () =>
+  const calendar = async () => {
+    const { roundCalendar, toCalendar } = await later.fetch();
     saveFile(
       'steady-trowel-rounds.ics',
       'text/calendar;charset=utf-8',
       toCalendar(roundCalendar(state, place, now, nextRounds(state, place, now, weatherOf))),
     );
+  };
   return (
     <Card style={{ gap: 8 }}>
       <Txt size="heading">Take it along</Txt>
@@ -28,7 +30,7 @@ export function TakeAlong() {
           title="Calendar file"
           small
           label="Save rounds and looks as a calendar file"
-          onPress={calendar}
+          onPress={() => void calendar()}
         />
       </View>
       <Txt size="label" tone="muted">

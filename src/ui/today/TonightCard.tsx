@@ -31,7 +31,7 @@ export function TonightCard({ plan }: { plan: TonightPlan | null }) {
       ) : null}
       {females + males === 0 ? null : (
         <Row gap={20}>
-          <Stat value={females} name={females === 1 ? 'female, likely' : 'females, likely'} />
+          <Stat value={females} name={females === 1 ? 'female likely to open' : 'females likely to open'} />
           <Stat value={males} name={males === 1 ? 'male' : 'males'} />
           <Stat value={plan.minutes} name="minutes" />
         </Row>

@@ -1,0 +1,93 @@
+import { expect, test, type Page } from '@playwright/test';
+import { openDemo, pickMales } from './helpers';
+
+const SCREENS = [
+  '/',
+  '/walk',
+  '/looks',
+  '/patch',
+  '/fruit',
+  '/seed',
+  '/practice',
+  '/settings',
+  '/goals',
+  '/search',
+];
+
+/** What of a screen cannot be read or reached: keys past its edge, a title in single letters, a page that is wider than it. */
+async function lost(page: Page): Promise<readonly string[]> {
+  return page.evaluate(() => {
+    const wide = document.documentElement.clientWidth;
+    const past = [...document.querySelectorAll<HTMLElement>('button, [role="button"], [role="link"]')]
+      // What scrolls sideways by itself (the demo's clock) can be reached.
+      .filter((each) => !each.closest('[aria-label="Demo clock"]'))
+      .map((each) => ({ name: each.textContent ?? '', box: each.getBoundingClientRect() }))
+      .filter(({ box }) => box.width > 0 && (box.right > wide + 1 || box.left < -3))
+      .map(({ name, box }) => `${name} lies from ${Math.round(box.left)} to ${Math.round(box.right)}`);
+    const title = document.querySelector<HTMLElement>('#root h1');
+    const narrow =
+      title && title.getBoundingClientRect().width < 80 ? ['the title is a column of letters'] : [];
+    const widest = [...document.querySelectorAll<HTMLElement>('#root *')].find(
+      (each) => !each.closest('[aria-label="Demo clock"]') && each.getBoundingClientRect().right > wide + 1,
+    );
+    const over =
+      document.documentElement.scrollWidth > wide
+        ? [`the page is wider than the screen: ${widest?.textContent?.slice(0, 40) ?? '?'}`]
+        : [];
+    return [...past, ...narrow, ...over];
+  });
+}
+
+test('at 200 % (195 px wide) nothing lies off the screen', async ({ page }) => {
+  await openDemo(page);
+  await page.setViewportSize({ width: 195, height: 422 });
+  const found: (readonly string[])[] = [];
+  for (const path of SCREENS) {
+    await page.goto(path);
+    await expect(page.getByRole('heading').first()).toBeVisible();
+    found.push([path, ...(await lost(page))]);
+  }
+  expect(found.filter(([, ...what]) => what.length > 0)).toEqual([]);
+  await page.goto('/round');
+  await pickMales(page);
+  await page.getByRole('button', { name: 'whole', exact: true }).click();
+  expect(await lost(page)).toEqual([]);
+});
+
+test('letters follow the size that the browser is set to', async ({ page }) => {
+  await openDemo(page);
+  const title = page.getByRole('heading', { level: 1 });
+  const size = () => title.evaluate((each) => parseFloat(getComputedStyle(each).fontSize));
+  const before = await size();
+  const large = () => page.addStyleTag({ content: 'html { font-size: 200% }' });
+  await large();
+  expect(await size()).toBeCloseTo(before * 2, 1);
+  const found: (readonly string[])[] = [];
+  for (const path of SCREENS) {
+    await page.goto(path);
+    await expect(page.getByRole('heading').first()).toBeVisible();
+    await large();
+    found.push([path, ...(await lost(page))]);
+  }
+  expect(found.filter(([, ...what]) => what.length > 0)).toEqual([]);
+});
+
+test('what has the focus is seen to have it, by another sign than what is chosen', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/settings');
+  await expect(page.getByRole('heading', { name: 'Settings' })).toBeVisible();
+  const rings: string[] = [];
+  for (let i = 0; i < 25; i++) {
+    await page.keyboard.press('Tab');
+    const seen = await page.evaluate(() => {
+      const at = document.activeElement as HTMLElement;
+      const own = getComputedStyle(at);
+      // A field shows it on its frame.
+      const around = getComputedStyle(at.parentElement as HTMLElement);
+      const ring = own.outlineStyle === 'none' ? around : own;
+      return `${ring.outlineStyle} ${ring.outlineWidth} ${ring.outlineColor} ${ring.outlineOffset}`;
+    });
+    rings.push(seen);
+  }
+  expect(new Set(rings)).toEqual(new Set(['solid 3px rgb(47, 53, 97) -3px']));
+});

@@ -1,4 +1,0 @@
-export { DropChart } from './DropChart';
-export { FateChart } from './FateChart';
-export { GrowthChart } from './GrowthChart';
-export { ModelChart } from './ModelChart';

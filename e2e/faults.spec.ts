@@ -29,6 +29,26 @@ test('full storage: the grower is told, keeps what is on screen, and can export 
   await expect(page.getByText('Tonight on this plant: 1 flower')).toBeVisible();
 });
 
+test('a page left while an entry is still on its way keeps it', async ({ page }) => {
+  await setTime(page, '2026-07-13T17:30:00Z');
+  await beginPatch(page);
+  await page.goto('/walk');
+  await expect(page.getByRole('heading', { name: 'Harbour Lantern 1' })).toBeVisible();
+  // A write that never comes to its end: what leaving at once does to one that has begun.
+  await page.evaluate(() => {
+    IDBObjectStore.prototype.put = function (this: IDBObjectStore) {
+      const hold = () => (this.get('nothing').onsuccess = hold);
+      hold();
+      return this.get('nothing');
+    };
+  });
+  await page.getByRole('button', { name: 'Shut this female with tape' }).click();
+  await expect(page.getByText('Tonight on this plant: 1 flower')).toBeVisible();
+  await page.goto('/patch');
+  await page.goto('/walk');
+  await expect(page.getByText('Tonight on this plant: 1 flower')).toBeVisible();
+});
+
 test('storage that cannot be opened at all is said plainly', async ({ page }) => {
   await page.addInitScript(() => {
     localStorage.setItem('steady-trowel/prefs', JSON.stringify({ space: 'own', device: 'd' }));

@@ -16,7 +16,7 @@ import { DEMO_DEVICE, demoStart } from '@core/simulation';
 import { localDateOf, type LocalDate } from '@core/time';
 import { DemoClock, realClock } from '../device/clock';
 import { browserNeighbours, LedgerStore, type Ledger } from '../store';
-import { deviceBox } from '../store/deviceBox';
+import { deviceBox, keepOnLeaving } from '../store/deviceBox';
 import { demoEvents } from '../demo/demo';
 import { boxName, useChangePrefs, usePrefs, type Prefs, type Space } from '../device/prefs';
 import { rememberOpen } from '../device/rescue';
@@ -54,6 +54,7 @@ async function openSpace(
   });
   await store.open();
   rememberOpen(store);
+  keepOnLeaving(name, () => store.unstored);
   if (demo && store.ledger.state.count === 0) {
     await store.add(await demoEvents(onProgress));
   }

@@ -12,7 +12,7 @@ import {
 } from '@core/ledger';
 import type { Random } from '@core/random';
 import { toInstant, type Clock } from '@core/time';
-import { isBatch, isLoose, type Origin } from './journal';
+import { isBatch, isLoose, type Entry, type Origin } from './journal';
 import { beginsPatch, LogReader, type ReaderOptions } from './logReader';
 
 export interface StoreOptions extends ReaderOptions {
@@ -58,6 +58,11 @@ export class LedgerStore extends LogReader {
   /** The latest entries made here: what another reading of the log may not have yet. */
   get recent(): readonly AnyEvent[] {
     return this.taps.slice(-RECENT);
+  }
+
+  /** Entries that storage has not confirmed yet, oldest first. */
+  get unstored(): readonly Entry[] {
+    return this.journal.unstored;
   }
 
   newId<Kind extends SubjectKind>(kind: Kind): IdByKind[Kind] {

@@ -66,6 +66,17 @@ export async function checkSizes(page: Page, path: string): Promise<void> {
       .map(({ name, right }) => `${name} ends at ${Math.round(right)}`),
   );
   expect([path, out]).toEqual([path, []]);
+  const cut = await page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('[dir="auto"]')]
+      .filter((text) => {
+        const { right, width, height } = text.getBoundingClientRect();
+        return (
+          width > 1 && height > 1 && right > window.innerWidth + 1 && !text.closest('[aria-hidden="true"]')
+        );
+      })
+      .map((text) => text.innerText.slice(0, 60)),
+  );
+  expect([path, cut]).toEqual([path, []]);
   const small = await page.getByRole('button').evaluateAll((buttons) =>
     buttons
       .map((button) => ({

@@ -26,7 +26,7 @@ const RARELY: readonly (readonly [Pair, string])[] = [
   ],
   [['squash-pepo', 'squash-moschata'], 'Pepo and moschata squash are two species: a cross is rare.'],
   [['squash-maxima', 'squash-moschata'], 'Maxima and moschata squash are two species: a cross is rare.'],
-  [['squash-pepo', 'squash-argyrosperma'], 'Pepo and argyrosperma squash are two species: a cross is rare.'],
+  [['squash-pepo', 'squash-argyrosperma'], 'Pepo and cushaw squash are two species: a cross is rare.'],
   [
     ['luffa', 'luffa-ridged'],
     'Smooth and ridged luffa are two species, open at different hours: a cross is rare.',

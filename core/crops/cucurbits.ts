@@ -138,10 +138,10 @@ export const cucurbits: readonly Crop[] = [
   {
     ...squash,
     id: 'squash-argyrosperma',
-    name: 'squash (argyrosperma)',
-    plural: 'argyrosperma squash',
+    name: 'squash (cushaw)',
+    plural: 'cushaw squash',
     botanical: 'Cucurbita argyrosperma',
-    kinds: 'cushaw',
+    kinds: 'green-striped, silver-seed',
     usualShape: 'necked',
     daysToEat: handbook<Range>([45, 60], GENERAL),
     daysToSeed: handbook<Range>([50, 60], GENERAL),

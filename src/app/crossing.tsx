@@ -7,6 +7,7 @@ import { IsolationCard } from '@/ui/crossing/IsolationCard';
 import { NeighboursCard } from '@/ui/crossing/NeighboursCard';
 import { WeightsCard } from '@/ui/crossing/WeightsCard';
 import { gated } from '@/ui/Gate';
+import { LongList } from '@/ui/LongList';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
@@ -42,9 +43,14 @@ function CrossingPage() {
           Nothing grows for seed here. Say so at a stand on the Patch, and its neighbours are weighed here.
         </Txt>
       ) : null}
-      {answers.map((isolation) => (
-        <IsolationCard key={isolation.stand.id} isolation={isolation} />
-      ))}
+      <LongList
+        items={answers}
+        keyOf={({ stand }) => stand.id}
+        row={(isolation) => <IsolationCard isolation={isolation} />}
+        about={420}
+        short={12}
+        gap={12}
+      />
     </Page>
   );
 }

@@ -16,9 +16,13 @@ import { LoopRow } from '@/ui/fruit/LoopRow';
 import { MarkRow } from '@/ui/fruit/MarkRow';
 import { MarkQuestions } from '@/ui/marks/MarkQuestions';
 import { gated } from '@/ui/Gate';
+import { LongList } from '@/ui/LongList';
 import { Page } from '@/ui/Page';
-import { Txt } from '@/ui/theme';
+import { Txt, useIsWide } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
+
+/** Cards, each with a drawing and its keys: a page of more is slow to open. */
+const FEW_CARDS = 12;
 
 /** Every fruit owed a look today: one tap each; a drop asks the cause. */
 function Looks() {
@@ -28,6 +32,7 @@ function Looks() {
   const { owed, counts: owedCounts, early, unmarked, shut, loops, total } = looks;
   const [asking, setAsking] = useState<Asking | null>(null);
   const lookDays = useLookDays();
+  const wide = useIsWide();
   const answer = ({ flower, growing, due }: OwedLook, said: Said) => {
     const { result } = said;
     const early = !due.verdict;
@@ -38,25 +43,34 @@ function Looks() {
   };
   const plants = byPlant(owed);
   const half = Math.ceil(plants.length / 2);
-  const rows = plants.map((here) => (
-    <View key={here[0]?.growing.plant.id} style={{ gap: 12 }}>
-      {here.length > 1 ? <AllFine owed={here} /> : null}
-      {here.map((each) => (
-        <LookRow
-          key={each.flower.id}
-          owed={each}
-          onAnswer={(result, sizeMm, markRead) => answer(each, { result, sizeMm, markRead })}
-          markWhenGrowing={patch?.schools.marking === 'when-growing'}
-        />
-      ))}
-    </View>
-  ));
+  const rows = (of: readonly OwedLook[][]) => (
+    <LongList
+      items={of}
+      keyOf={(here) => here[0]?.growing.plant.id ?? ''}
+      row={(here) => (
+        <View style={{ gap: 12 }}>
+          {here.length > 1 ? <AllFine owed={here} /> : null}
+          {here.map((each) => (
+            <LookRow
+              key={each.flower.id}
+              owed={each}
+              onAnswer={(result, sizeMm, markRead) => answer(each, { result, sizeMm, markRead })}
+              markWhenGrowing={patch?.schools.marking === 'when-growing'}
+            />
+          ))}
+        </View>
+      )}
+      about={430}
+      short={FEW_CARDS}
+      gap={12}
+    />
+  );
   return (
     <Page
       title={total === 0 ? 'All looked at' : `${total} to look at`}
       over="Fruit owed a look today"
       corner={<Button title="Back" look="quiet" small onPress={() => router.replace('/')} />}
-      side={rows.slice(half)}
+      side={wide && half < plants.length ? rows(plants.slice(half)) : undefined}
     >
       <UndoLine />
       <MarkQuestions />
@@ -67,16 +81,31 @@ function Looks() {
         <CountRow key={`${due.stand.id}/${due.from}/${due.to}`} due={due} />
       ))}
       {shut.length > 1 ? <AllShut flowers={shut.map(({ flower }) => flower)} /> : null}
-      {shut.map(({ flower, growing }) => (
-        <ShutRow key={flower.id} flower={flower} growing={growing} />
-      ))}
-      {unmarked.map(({ flower, growing }) => (
-        <MarkRow key={flower.id} flower={flower} growing={growing} />
-      ))}
-      {loops.map((due) => (
-        <LoopRow key={due.flower.id} due={due} />
-      ))}
-      {rows.slice(0, half)}
+      <LongList
+        items={shut}
+        keyOf={({ flower }) => flower.id}
+        row={({ flower, growing }) => <ShutRow flower={flower} growing={growing} />}
+        about={190}
+        short={FEW_CARDS}
+        gap={12}
+      />
+      <LongList
+        items={unmarked}
+        keyOf={({ flower }) => flower.id}
+        row={({ flower, growing }) => <MarkRow flower={flower} growing={growing} />}
+        about={190}
+        short={FEW_CARDS}
+        gap={12}
+      />
+      <LongList
+        items={loops}
+        keyOf={({ flower }) => flower.id}
+        row={(due) => <LoopRow due={due} />}
+        about={190}
+        short={FEW_CARDS}
+        gap={12}
+      />
+      {rows(wide ? plants.slice(0, half) : plants)}
       {early.map((due) => (
         <CountRow key={`${due.stand.id}/${due.from}/${due.to}/early`} due={due} />
       ))}

@@ -22,6 +22,7 @@ import { ShelterSheet } from '@/ui/patch/ShelterSheet';
 import { StandEditSheet } from '@/ui/patch/StandEditSheet';
 import { StandSheet } from '@/ui/patch/StandSheet';
 import { gated } from '@/ui/Gate';
+import { LongList } from '@/ui/LongList';
 import { Page } from '@/ui/Page';
 import { Txt, useColours, useIsWide } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
@@ -179,9 +180,12 @@ function StandRows({ stand }: { stand: Stand }) {
         </Txt>
       )}
       {living[0] && hasRounds(living[0].crop) ? <CoverAdvice growing={living[0]} /> : null}
-      {(ended ? plants : living).map((each) => (
-        <PlantRow key={each.plant.id} growing={each} />
-      ))}
+      <LongList
+        items={ended ? plants : living}
+        keyOf={({ plant }) => plant.id}
+        row={(each) => <PlantRow growing={each} />}
+        about={49}
+      />
       {gone > 0 ? (
         <Button
           title={ended ? 'Hide those that ended' : `Show ${gone} that ended`}

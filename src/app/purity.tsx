@@ -8,6 +8,7 @@ import { useYearPurity } from '@/data/study/study';
 import { useGarden } from '@/data/garden/garden';
 import { Badge, Button, Card, Tile, Tiles } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
+import { LongList } from '@/ui/LongList';
 import { Page } from '@/ui/Page';
 import { ProofDrawing } from '@/ui/purity/ProofDrawing';
 import {
@@ -19,7 +20,7 @@ import {
   shareWords,
   type FruitName,
 } from '@/ui/purity/words';
-import { Txt, useColours } from '@/ui/theme';
+import { Txt, useColours, useIsWide } from '@/ui/theme';
 import { plural } from '@/ui/words';
 
 const FEW = 6;
@@ -37,29 +38,38 @@ function PurityPage() {
       'text/csv;charset=utf-8',
       csvText(rowsOf(reports, nameOf), { guardFormulas: true }),
     );
+  const wide = useIsWide();
   const nameOf = ({ flower }: ListedFruit) => fruitName(state, flower);
-  const cards = reports.map((report) => (
-    <ReportCard
-      key={report.variety}
-      report={report}
-      nameOf={nameOf}
-      onOpen={(id) => router.navigate({ pathname: '/proof/[id]', params: { id } })}
-      onPrint={() =>
-        router.navigate({
-          pathname: '/purity-sheet',
-          params: { variety: report.variety, ...(answer?.year ? { year: answer.year } : null) },
-        })
-      }
+  const cards = (of: typeof reports) => (
+    <LongList
+      items={of}
+      keyOf={({ variety }) => variety}
+      row={(report) => (
+        <ReportCard
+          report={report}
+          nameOf={nameOf}
+          onOpen={(id) => router.navigate({ pathname: '/proof/[id]', params: { id } })}
+          onPrint={() =>
+            router.navigate({
+              pathname: '/purity-sheet',
+              params: { variety: report.variety, ...(answer?.year ? { year: answer.year } : null) },
+            })
+          }
+        />
+      )}
+      about={900}
+      short={8}
+      gap={12}
     />
-  ));
-  const half = Math.ceil(cards.length / 2);
+  );
+  const half = wide ? Math.ceil(reports.length / 2) : reports.length;
   const years = answer?.years ?? [];
   return (
     <Page
       title="Purity"
       over="How pure is the seed, by what was seen"
       corner={<Button title="Fruit" look="quiet" small onPress={() => router.navigate('/fruit')} />}
-      side={cards.slice(half)}
+      side={half < reports.length ? cards(reports.slice(half)) : undefined}
       foot={reports.length > 0 ? <Button title="Save as a table (CSV)" onPress={csv} /> : undefined}
     >
       {years.length > 1 ? (
@@ -80,7 +90,7 @@ function PurityPage() {
       ) : reports.length === 0 ? (
         <Txt>No fruit for seed yet. Each flower worked for seed comes up here with its proof.</Txt>
       ) : null}
-      {cards.slice(0, half)}
+      {cards(reports.slice(0, half))}
     </Page>
   );
 }
@@ -114,9 +124,12 @@ function ReportCard({
       <Txt size="label" tone="muted">
         {`${plural(mothers, 'mother')}, ${plural(fathers, 'father')}. A variety is as good as its weakest fruit; keep fruits apart, and the better ones stay better.`}
       </Txt>
-      {(all ? fruits : fruits.slice(0, FEW)).map((fruit) => (
-        <FruitRow key={fruit.flower} fruit={fruit} name={nameOf(fruit)} onOpen={() => onOpen(fruit.flower)} />
-      ))}
+      <LongList
+        items={all ? fruits : fruits.slice(0, FEW)}
+        keyOf={({ flower }) => flower}
+        row={(fruit) => <FruitRow fruit={fruit} name={nameOf(fruit)} onOpen={() => onOpen(fruit.flower)} />}
+        about={92}
+      />
       {!all && fruits.length > FEW ? (
         <Button title={`Show all ${fruits.length}`} look="quiet" small onPress={() => setAll(true)} />
       ) : null}

@@ -7,10 +7,11 @@ import { Card, Notice } from '@/ui/controls';
 import { SelfingCard } from '@/ui/crosses/SelfingCard';
 import { gated } from '@/ui/Gate';
 import { NoStand } from '@/ui/NoStand';
+import { LongList } from '@/ui/LongList';
 import { Page } from '@/ui/Page';
 import { ToToday } from '@/ui/ToToday';
 import { Steps } from '@/ui/Steps';
-import { Txt } from '@/ui/theme';
+import { Txt, useIsWide } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
 
 const STEPS = [
@@ -27,16 +28,24 @@ function Trusses() {
   const plants = useMemo(() => selfingDay(state, place, today), [state, place, today]);
   const half = Math.ceil(plants.length / 2);
   const onSave = (...drafts: Draft[]) => void save(...drafts);
-  const cards = plants.map((plant) => (
-    <SelfingCard key={plant.growing.plant.id} plant={plant} busy={busy} onSave={onSave} />
-  ));
+  const wide = useIsWide();
+  const cards = (of: typeof plants) => (
+    <LongList
+      items={of}
+      keyOf={({ growing }) => growing.plant.id}
+      row={(plant) => <SelfingCard plant={plant} busy={busy} onSave={onSave} />}
+      about={330}
+      short={12}
+      gap={12}
+    />
+  );
   const cautions = [...new Set(plants.map(({ growing }) => growing.crop.caution))];
   return (
     <Page
       title="Pure seed"
       over="Flowers that self under a cover"
       corner={<ToToday />}
-      side={cards.slice(half)}
+      side={wide && half < plants.length ? cards(plants.slice(half)) : undefined}
     >
       <UndoLine />
       {problem ? <Notice tone="brick" text={problem} /> : null}
@@ -58,7 +67,7 @@ function Trusses() {
           ))}
         </Card>
       )}
-      {cards.slice(0, half)}
+      {cards(wide ? plants.slice(0, half) : plants)}
     </Page>
   );
 }

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { View } from 'react-native';
 import { FELT } from '@core/ledger';
 import { addDays, dayText, weekdayText } from '@core/time';
 import { useChangePrefs } from '@/data/device/prefs';
@@ -126,7 +127,7 @@ function WeatherPage() {
               ['dew', `Dew point, °${us ? 'F' : 'C'}`],
             ] as const
           ).map(([field, label]) => (
-            <Row key={field} style={{ flexGrow: 1, flexBasis: '42%', minWidth: 0 }}>
+            <View key={field} style={{ flexGrow: 1, flexBasis: '42%', minWidth: 0 }}>
               <Field
                 label={label}
                 value={value[field]}
@@ -134,7 +135,7 @@ function WeatherPage() {
                 error={errors[field] ?? null}
                 keyboard="decimal-pad"
               />
-            </Row>
+            </View>
           ))}
         </Row>
         <Tiles question="Wind from, where it was felt">

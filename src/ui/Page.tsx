@@ -1,4 +1,4 @@
-import { useEffect, useRef, type ReactNode } from 'react';
+import { createContext, useCallback, useEffect, useRef, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Txt, useColours, useIsWide } from './theme';
 
@@ -17,11 +17,19 @@ export interface PageProps {
   readonly banner?: ReactNode;
 }
 
+/** What scrolls on the page about it, once it is drawn; long lists ask which of their rows are in sight. */
+export const PageScroller = createContext<(() => HTMLElement | null) | null>(null);
+
 /** One place: a title, what it holds, and its main action at the bottom. */
 export function Page({ title, over, badge, corner, children, side, foot, banner }: PageProps) {
   const colours = useColours();
   const wide = useIsWide();
   const heading = useRef<View>(null);
+  const scroller = useRef<ScrollView>(null);
+  const scrolling = useCallback(
+    () => scroller.current?.getScrollableNode() as unknown as HTMLElement | null,
+    [],
+  );
   useEffect(() => {
     document.title = `${title} · Steady Trowel`;
   }, [title]);
@@ -32,36 +40,38 @@ export function Page({ title, over, badge, corner, children, side, foot, banner 
   }, []);
   return (
     <View style={[styles.page, { backgroundColor: colours.paper }]} role="main">
-      <ScrollView contentContainerStyle={styles.scroll} tabIndex={-1}>
-        <View style={[styles.head, wide ? styles.wideHead : null]}>
-          <View style={styles.words}>
-            {over || badge ? (
-              <View style={styles.over}>
-                <Txt size="label" tone="muted" style={styles.line}>
-                  {over}
-                </Txt>
-                {badge}
+      <PageScroller.Provider value={scrolling}>
+        <ScrollView ref={scroller} contentContainerStyle={styles.scroll} tabIndex={-1}>
+          <View style={[styles.head, wide ? styles.wideHead : null]}>
+            <View style={styles.words}>
+              {over || badge ? (
+                <View style={styles.over}>
+                  <Txt size="label" tone="muted" style={styles.line}>
+                    {over}
+                  </Txt>
+                  {badge}
+                </View>
+              ) : null}
+              <View ref={heading} tabIndex={-1}>
+                <Txt size="title">{title}</Txt>
               </View>
-            ) : null}
-            <View ref={heading} tabIndex={-1}>
-              <Txt size="title">{title}</Txt>
             </View>
+            {corner}
           </View>
-          {corner}
-        </View>
-        {banner}
-        {wide && side ? (
-          <View style={styles.columns}>
-            <View style={styles.column}>{children}</View>
-            <View style={styles.column}>{side}</View>
-          </View>
-        ) : (
-          <View style={[styles.body, wide ? styles.wideBody : null]}>
-            {children}
-            {side}
-          </View>
-        )}
-      </ScrollView>
+          {banner}
+          {wide && side ? (
+            <View style={styles.columns}>
+              <View style={styles.column}>{children}</View>
+              <View style={styles.column}>{side}</View>
+            </View>
+          ) : (
+            <View style={[styles.body, wide ? styles.wideBody : null]}>
+              {children}
+              {side}
+            </View>
+          )}
+        </ScrollView>
+      </PageScroller.Provider>
       {foot ? (
         <View
           style={[
@@ -70,7 +80,7 @@ export function Page({ title, over, badge, corner, children, side, foot, banner 
             { borderTopColor: colours.rule, backgroundColor: colours.paper },
           ]}
         >
-          <View style={styles.footInside}>{foot}</View>
+          <View style={[styles.footInside, wide && side ? styles.footOfTwo : null]}>{foot}</View>
         </View>
       ) : null}
     </View>
@@ -101,5 +111,7 @@ const styles = StyleSheet.create({
   column: { flex: 1, gap: 12, minWidth: 0 },
   foot: { padding: 12, borderTopWidth: 1 },
   wideFoot: { paddingHorizontal: 24 },
-  footInside: { gap: 8, width: '100%', maxWidth: 640 },
+  footInside: { gap: 8, width: '100%', maxWidth: 812 },
+  // Over two columns the keys stand under the first.
+  footOfTwo: { maxWidth: 'calc(50% - 10px)' as unknown as number },
 });

@@ -5,7 +5,7 @@ import { restingOn } from '@core/ledger';
 import { useGarden, useLedger } from '@/data/garden/garden';
 import { Icon, Button, Sheet } from './controls';
 import { entryWords } from './entryWords';
-import { TOUCH, Txt } from './theme';
+import { Txt } from './theme';
 import { useLasting } from './useLasting';
 import { useShortcuts } from './useShortcuts';
 import { plural } from './words';
@@ -14,7 +14,7 @@ import { plural } from './words';
  * The last entry in words, and the way to take it back (also by the key u); the last one taken back, and the way to bring it back.
  * Nothing when there is neither.
  */
-export function UndoLine({ reserve = false }: { reserve?: boolean }) {
+export function UndoLine() {
   const { state, undo, redo } = useGarden();
   const ledger = useLedger();
   const [busy, setBusy] = useState(false);
@@ -39,8 +39,7 @@ export function UndoLine({ reserve = false }: { reserve?: boolean }) {
     else takeBack(last.key);
   };
   useShortcuts({ u: last ? press : null });
-  // Where taps follow each other the line keeps its room, so that nothing moves under the thumb.
-  if (!last && !undone) return reserve ? <View style={{ height: TOUCH }} /> : null;
+  if (!last && !undone) return null;
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}>
       <Txt size="label" tone="muted" style={{ flex: 1 }} aria-live="polite">

@@ -73,6 +73,8 @@ export function Txt({ size = 'body', tone = 'ink', style, ...rest }: TxtProps) {
   const scale = sun ? SUN : 1;
   const base: TextStyle = {
     ...own,
+    // A long word breaks at the edge of its box; it does not push out what stands beside it.
+    minWidth: 0,
     fontSize: rem(type * scale),
     lineHeight: rem(line * scale),
     ...(sun ? { fontWeight: '700' } : null),

@@ -17,7 +17,7 @@ import { SetStats } from '@/ui/fruit/SetStats';
 import { NotHere } from '@/ui/NotHere';
 import { Page } from '@/ui/Page';
 import { PlantSeed } from '@/ui/seed/PlantSeed';
-import { Txt } from '@/ui/theme';
+import { Txt, useIsWide } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
 import { healthWords, plural, quietWords } from '@/ui/words';
 
@@ -27,6 +27,7 @@ function PlantPage() {
   const { state, place, today } = useGarden();
   const router = useRouter();
   const outlook = useOutlook();
+  const wide = useIsWide();
   const [chosen, setChosen] = useState<string | null>(wanted ?? null);
   const found = growing(state, id);
   const flowers = useMemo(() => flowersOn(state, id), [state, id]);
@@ -54,6 +55,13 @@ function PlantPage() {
   );
   const fruit = flowers.filter((flower) => fateOf(flower, crop, place.zone, today) === 'set').length;
   const flower = chosen ? state.flowers.get(chosen) : undefined;
+  const story = flower ? (
+    <FlowerCard
+      onProof={() => router.navigate({ pathname: '/proof/[id]', params: { id: flower.id } })}
+      flower={flower}
+      growing={found}
+    />
+  ) : null;
   return (
     <Page
       title={plantName(found)}
@@ -75,13 +83,7 @@ function PlantPage() {
       }
       side={
         <>
-          {flower ? (
-            <FlowerCard
-              onProof={() => router.navigate({ pathname: '/proof/[id]', params: { id: flower.id } })}
-              flower={flower}
-              growing={found}
-            />
-          ) : null}
+          {wide ? story : null}
           {plant.ended || !hasRounds(crop) ? null : <ComingBuds growing={found} outlook={outlook} />}
           <PlantEdit growing={found} />
           {found.stand.reason === 'fruit' && state.lots.size === 0 ? null : (
@@ -116,6 +118,7 @@ function PlantPage() {
               : 'Nothing recorded on this plant yet.'
             : 'Females stand up, males hang down. Tap a node to see its story.'}
       </Txt>
+      {wide ? null : story}
       <SexLine growing={found} />
       <CountedHere growing={found} />
       <UndoLine />

@@ -39,6 +39,8 @@ export interface DawnBandProps {
 const HOUR = 3_600_000;
 const TOP = 58;
 const ROW = 24;
+/** Width of a letter of the band's words, px: on the wide side. */
+const LETTER = 8;
 const NIGHT = '#23284E';
 const LIGHT_INK = '#FFFFFF';
 const DARK_INK = '#2A2118';
@@ -77,11 +79,16 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
   const night = useLight() === 'before-dawn';
   const dark = (time: number) =>
     night || (dawn ? time < day.sunrise - 0.3 * HOUR : time > day.sunset + 0.2 * HOUR);
+  const offset = offsetMsAt(day.sunrise, zone);
+  const nowIn = now >= start && now <= end;
+  const lines = [...(dawn ? [x(day.insectsFrom)] : []), ...(nowIn ? [x(now)] : [])];
   const label = (time: number, text: string, y: number) => {
-    const near = x(time) > width - 150;
+    const wide = text.length * LETTER;
+    const right = clearOf(lines, x(time) + 6, wide);
+    const near = right > width - wide;
     return (
       <SvgText
-        x={near ? x(time) - 6 : x(time) + 6}
+        x={near ? x(time) - 6 : right}
         y={y}
         fontSize={14}
         fontFamily={FONT}
@@ -93,8 +100,6 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
       </SvgText>
     );
   };
-  const offset = offsetMsAt(day.sunrise, zone);
-  const nowIn = now >= start && now <= end;
   return (
     <View
       onLayout={({ nativeEvent }) => setWidth(Math.max(200, Math.round(nativeEvent.layout.width)))}
@@ -154,8 +159,12 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
           const span = bandSpan(band, bar.from, bar.to);
           const own = round !== null && i === rows.length - 1;
           const y = TOP + i * ROW;
-          const inside = span !== null && span.width > 90;
-          return span ? (
+          if (!span) return null;
+          const words = bar.name.length * LETTER;
+          const within = clearOf(lines, span.x + 6, words);
+          const inside = within + words < span.x + span.width;
+          const before = !inside && span.x + span.width + words > width - 20;
+          return (
             <G key={bar.name}>
               <Rect
                 x={span.x}
@@ -169,24 +178,18 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
               />
               {bar.best !== undefined ? <Late band={band} from={bar.best} to={bar.to} y={y} /> : null}
               <SvgText
-                x={
-                  inside
-                    ? span.x + 6 + (nowIn && Math.abs(x(now) - span.x - 8) < 12 ? 12 : 0)
-                    : span.x + span.width > width - 110
-                      ? span.x - 6
-                      : span.x + span.width + 6
-                }
+                x={inside ? within : before ? span.x - 6 : clearOf(lines, span.x + span.width + 6, words)}
                 y={y + 16}
                 fontSize={14}
                 fontFamily={FONT}
                 fontWeight={own ? '700' : '400'}
-                textAnchor={!inside && span.x + span.width > width - 110 ? 'end' : 'start'}
+                textAnchor={before ? 'end' : 'start'}
                 fill={inside && own ? LIGHT_INK : !inside && dark(bar.to) ? LIGHT_INK : DARK_INK}
               >
                 {bar.name}
               </SvgText>
             </G>
-          ) : null;
+          );
         })}
         {nowIn ? (
           <NowLine x={x(now)} width={width} height={height} text={`${clockText(now, zone, hour12)} now`} />

@@ -11,6 +11,16 @@ export function bandX({ start, end, width }: Band, time: number): number {
   return Math.round(Math.min(1, Math.max(0, share)) * width * 10) / 10;
 }
 
+/** Between a word and a line beside it, px. */
+const AIR = 5;
+
+/** Where words of this width begin so that no upright line runs through them: at `x`, or right of the lines in their way. */
+export function clearOf(lines: readonly number[], x: number, width: number): number {
+  return [...lines]
+    .sort((a, b) => a - b)
+    .reduce((from, line) => (line > from - AIR && line < from + width + AIR ? line + AIR : from), x);
+}
+
 /** Every full hour inside the strip, of a zone whose clock is `offsetMs` ahead of UTC. */
 export function fullHours({ start, end }: Band, offsetMs: number): number[] {
   const hour = 3_600_000;

@@ -2,6 +2,7 @@ import type { ReactElement } from 'react';
 import { Button as ThemedButton } from '@rneui/themed';
 import { rem } from '../rem';
 import { CORNER, FONT, TOUCH, useColours, useLight } from '../theme';
+import { useHold } from '../useHold';
 import { useSteady } from '../useSteady';
 
 export interface ButtonProps {
@@ -9,6 +10,8 @@ export interface ButtonProps {
   readonly onPress: () => void;
   /** main: the one thing to do here. plain: outlined. quiet: words only. danger: takes something away. */
   readonly look?: 'main' | 'plain' | 'quiet' | 'danger';
+  /** What happens again and again while the key is held. */
+  readonly onHold?: () => void;
   readonly disabled?: boolean;
   readonly busy?: boolean;
   readonly icon?: ReactElement<object>;
@@ -22,6 +25,7 @@ export interface ButtonProps {
 export function Button({
   title,
   onPress,
+  onHold,
   look = 'plain',
   disabled,
   busy,
@@ -33,12 +37,14 @@ export function Button({
 }: ButtonProps) {
   const colours = useColours();
   const press = useSteady(onPress);
+  const hold = useHold(onHold);
   const heavy = useLight() === 'sun';
   const filled = look === 'main';
   const ink = filled ? colours.onAction : look === 'danger' ? colours.brick : colours.ink;
   const props = {
     title,
     onPress: press,
+    ...hold,
     disabled,
     loading: busy,
     icon,

@@ -126,6 +126,8 @@ export function Field({
         fontSize: rem(large ? 30 : 17),
         fontWeight: large ? '700' : '400',
         minHeight: TOUCH,
+        // A browser's own input is some twenty letters wide, whatever its frame.
+        minWidth: 0,
       }}
       inputContainerStyle={{
         backgroundColor: colours.card,
@@ -158,8 +160,10 @@ export interface StepperProps {
   readonly onChange: (value: number) => void;
 }
 
-/** A number without typing. */
+/** A number without typing: a press is one step, held keys run. */
 export function Stepper({ label, value, unset = false, least, most, step = 1, onChange }: StepperProps) {
+  const less = () => onChange(unset ? value : Math.max(least, value - step));
+  const more = () => onChange(unset ? value : Math.min(most, value + step));
   return (
     <View style={styles.stepper} role="group" aria-label={`${label}: ${unset ? 'not given' : value}`}>
       <Txt size="label" tone="muted" style={styles.stepName}>
@@ -170,7 +174,8 @@ export function Stepper({ label, value, unset = false, least, most, step = 1, on
         label={`${label}: ${step === 1 ? 'one' : step} less`}
         small
         disabled={!unset && value <= least}
-        onPress={() => onChange(unset ? value : Math.max(least, value - step))}
+        onPress={less}
+        onHold={less}
       />
       <Txt size="heading" style={styles.stepValue} aria-live="polite">
         {unset ? '–' : value}
@@ -180,7 +185,8 @@ export function Stepper({ label, value, unset = false, least, most, step = 1, on
         label={`${label}: ${step === 1 ? 'one' : step} more`}
         small
         disabled={!unset && value >= most}
-        onPress={() => onChange(unset ? value : Math.min(most, value + step))}
+        onPress={more}
+        onHold={more}
       />
     </View>
   );

@@ -66,7 +66,10 @@ export function LossDrawing({ cause, shape, size }: { cause: LossCause; shape: F
           />
           <G
             transform={
-              cause === 'poorly-pollinated' ? 'rotate(14 50 120) skewX(-12) translate(20 0)' : undefined
+              // Bent over to one side, and small enough to stay within the frame; its foot stays on the stalk.
+              cause === 'poorly-pollinated'
+                ? 'translate(13 27) scale(0.78) rotate(10 50 120) skewX(-10) translate(19 0)'
+                : undefined
             }
           >
             <Path

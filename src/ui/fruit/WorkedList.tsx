@@ -7,11 +7,12 @@ import { clockText, localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { Badge, Button, Card, Tile, Tiles } from '../controls';
 import { FlowerRow } from '../FlowerRow';
+import { LongList } from '../LongList';
 import { Txt } from '../theme';
 import { causeWords, fateText, fateWords, flowerPlace } from '../words';
 
 const FATES: readonly (Fate | 'all')[] = ['all', 'waiting', 'not-looked-at', 'set', 'dropped', 'lost-later'];
-const PAGE = 12;
+const FIRST = 12;
 const fateTone: Record<Fate, 'pollen' | 'leaf' | 'brick'> = {
   waiting: 'pollen',
   'not-looked-at': 'pollen',
@@ -32,7 +33,7 @@ export function WorkedList({
 }) {
   const { state, place, today } = useGarden();
   const [fate, setFate] = useState<Fate | 'all'>('all');
-  const [shown, setShown] = useState(PAGE);
+  const [all, setAll] = useState(false);
   const listed = useMemo(() => {
     const found = flowers.flatMap((id) => state.flowers.get(id as Flower['id']) ?? []);
     if (fate === 'all') return found;
@@ -54,14 +55,17 @@ export function WorkedList({
           />
         ))}
       </Tiles>
-      {listed.slice(0, shown).map((flower) => (
-        <WorkedRow key={flower.id} flower={flower} onOpen={onOpen} />
-      ))}
+      <LongList
+        items={all ? listed : listed.slice(0, FIRST)}
+        keyOf={({ id }) => id}
+        row={(flower) => <WorkedRow flower={flower} onOpen={onOpen} />}
+        about={74}
+      />
       {listed.length === 0 ? <Txt tone="muted">None of these.</Txt> : null}
-      {listed.length > shown ? (
+      {listed.length > FIRST ? (
         <Button
-          title={`Show ${Math.min(PAGE, listed.length - shown)} more of ${listed.length}`}
-          onPress={() => setShown(shown + PAGE)}
+          title={all ? `Show the latest ${FIRST} alone` : `Show all ${listed.length}`}
+          onPress={() => setAll(!all)}
         />
       ) : null}
     </Card>

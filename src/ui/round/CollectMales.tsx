@@ -91,7 +91,7 @@ export function CollectMales({
         const last = males[males.length - 1] as string;
         return (
           <Card key={id} style={{ paddingVertical: 6, paddingHorizontal: 10 }}>
-            <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+            <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 }}>
               {first ? (
                 <FlowerDrawing
                   {...flowerAppearance(first, growing.crop, place.zone)}
@@ -100,7 +100,7 @@ export function CollectMales({
                   size={56}
                 />
               ) : null}
-              <View style={{ flex: 1 }}>
+              <View style={{ flexGrow: 1, flexShrink: 1, flexBasis: 96 }}>
                 <Txt size="strong">{plantName(growing)}</Txt>
                 <Txt size="label" tone="muted">
                   {plural(males.length, 'male')} · {growing.bed.name}

@@ -4,6 +4,7 @@ import type { FruitProof } from '@core/purity';
 import { useGarden } from '@/data/garden/garden';
 import { Badge, Card } from '../controls';
 import { gradeTone, gradeWords } from '../purity/words';
+import { LongList } from '../LongList';
 import { Txt, useColours } from '../theme';
 import { listText, plantText } from '../words';
 
@@ -22,29 +23,33 @@ export function LotFruits({
   return (
     <Card>
       <Txt size="heading">Its fruits</Txt>
-      {fruits.map(({ flower, proof: { grade } }) => {
-        const fathers = [
-          ...new Set(flower.pollinations.flatMap((visit) => visit.fathers.map(({ plant }) => plant))),
-        ];
-        const parents = `${name(flower.plant)} × ${fathers.length === 0 ? 'father not noted' : listText(fathers.map(name))}`;
-        return (
-          <Pressable
-            key={flower.id}
-            role="link"
-            aria-label={`${flower.mark ?? 'no mark'}: ${parents}; proof ${gradeWords[grade]}`}
-            onPress={() => onOpen(flower.id)}
-            style={{ borderTopWidth: 1, borderTopColor: colours.rule, paddingVertical: 8, minHeight: 48 }}
-          >
-            <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-              <Txt size="strong" style={{ flex: 1 }}>
-                {flower.mark ?? 'no mark'}
-              </Txt>
-              <Badge text={gradeWords[grade]} tone={gradeTone[grade]} />
-            </View>
-            <Txt>{parents}</Txt>
-          </Pressable>
-        );
-      })}
+      <LongList
+        items={fruits}
+        keyOf={({ flower }) => flower.id}
+        about={74}
+        row={({ flower, proof: { grade } }) => {
+          const fathers = [
+            ...new Set(flower.pollinations.flatMap((visit) => visit.fathers.map(({ plant }) => plant))),
+          ];
+          const parents = `${name(flower.plant)} × ${fathers.length === 0 ? 'father not noted' : listText(fathers.map(name))}`;
+          return (
+            <Pressable
+              role="link"
+              aria-label={`${flower.mark ?? 'no mark'}: ${parents}; proof ${gradeWords[grade]}`}
+              onPress={() => onOpen(flower.id)}
+              style={{ borderTopWidth: 1, borderTopColor: colours.rule, paddingVertical: 8, minHeight: 48 }}
+            >
+              <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+                <Txt size="strong" style={{ flex: 1 }}>
+                  {flower.mark ?? 'no mark'}
+                </Txt>
+                <Badge text={gradeWords[grade]} tone={gradeTone[grade]} />
+              </View>
+              <Txt>{parents}</Txt>
+            </Pressable>
+          );
+        }}
+      />
     </Card>
   );
 }

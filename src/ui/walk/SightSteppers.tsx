@@ -1,8 +1,11 @@
 import { malesToAFemale, type Crop, type SexSystem } from '@core/crops';
 import type { Flower } from '@core/ledger';
 import type { EveningSight } from '@core/rounds';
-import { Stepper } from '../controls';
+import { Row, Stepper, Tile } from '../controls';
 import { Txt } from '../theme';
+
+/** Nodes on record that a tap chooses. */
+const OFFERED = 3;
 
 /** How many, at which node, how long the ovary: what can be counted of a flower on the walk. */
 export function SightSteppers({
@@ -20,7 +23,10 @@ export function SightSteppers({
   flowers: readonly Flower[];
   onChange: (part: Partial<EveningSight>) => void;
 }) {
-  const next = flowers.reduce((most, { node }) => Math.max(most, node ?? 0), 0) + 1;
+  const known = [...new Set(flowers.flatMap(({ node }) => node ?? []))].sort((a, b) => a - b);
+  const last = known.at(-1) ?? 0;
+  // Flowers come from the root outwards: tonight's is on one of the last nodes, or on the next.
+  const offered = known.length === 0 ? [] : [...known.slice(-OFFERED), last + 1];
   const usual = malesToAFemale(crop, system)?.value;
   return (
     <>
@@ -40,12 +46,27 @@ export function SightSteppers({
       ) : null}
       <Stepper
         label={sight.node === null ? 'Node from the root (may be left out)' : 'Node from the root'}
-        value={sight.node ?? next}
+        value={sight.node ?? last + 1}
         unset={sight.node === null}
         least={0}
         most={200}
         onChange={(node) => onChange({ node })}
       />
+      {offered.length > 0 ? (
+        <Row gap={6}>
+          {offered.map((node) => (
+            <Tile
+              key={node}
+              title={node > last ? `${node}, new` : String(node)}
+              label={node > last ? `Node ${node}, the next one` : `Node ${node}, on record`}
+              small
+              chosen={sight.node === node}
+              onPress={() => onChange({ node: sight.node === node ? null : node })}
+              minWidth={56}
+            />
+          ))}
+        </Row>
+      ) : null}
       {sight.sex === 'female' && crop.family === 'cucurbit' && sight.stage !== 'spent' ? (
         <Stepper
           label={sight.ovaryMm === null ? 'Ovary, mm (may be left out)' : 'Ovary, mm'}

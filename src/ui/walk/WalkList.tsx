@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { EveningWalk } from '@core/rounds';
 import { plantName } from '@core/patch';
 import { Card, Button, Tile } from '../controls';
+import { LongList } from '../LongList';
 import { Txt, useIsWide } from '../theme';
 
 /** The walk's plants in order, to go straight to one. Folded away on a phone. */
@@ -23,15 +24,20 @@ export function WalkList({
       <Txt size="strong">
         {walk.walked.length} of {walk.plants.length} plants looked over
       </Txt>
-      {walk.plants.map((each, i) => (
-        <Tile
-          key={each.plant.id}
-          title={`${walk.walked.includes(each.plant.id) ? '✓ ' : ''}${plantName(each)}`}
-          note={each.bed.name}
-          chosen={i === index}
-          onPress={() => onGo(i)}
-        />
-      ))}
+      <LongList
+        items={walk.plants}
+        keyOf={({ plant }) => plant.id}
+        row={(each) => (
+          <Tile
+            title={`${walk.walked.includes(each.plant.id) ? '✓ ' : ''}${plantName(each)}`}
+            note={each.bed.name}
+            chosen={each === walk.plants[index]}
+            onPress={() => onGo(walk.plants.indexOf(each))}
+          />
+        )}
+        about={68}
+        gap={10}
+      />
     </Card>
   );
 }

@@ -74,7 +74,6 @@ export function WalkPlant(props: WalkPlantProps) {
       side={side}
       foot={<WalkFoot {...props} entry={entry} main={main} />}
     >
-      <UndoLine reserve />
       {problem ? <Notice tone="brick" text={problem} /> : null}
       <HealthQuestion growing={growing} />
       <CoverAdvice growing={growing} />
@@ -142,6 +141,7 @@ function WalkFoot({
     stand.reason === 'fruit' && value.stage === 'open' && value.sex !== 'male' && isEdible(crop);
   return (
     <>
+      <UndoLine />
       {kitchen ? (
         <Button
           title="Pollinated now, for the kitchen"

@@ -1,0 +1,70 @@
+import { expect, test } from '@playwright/test';
+import type { CropId } from '../core/crops';
+import { TestGarden } from '../core/testGarden';
+import { setTime, takeOver } from './helpers';
+import { checkSizes, PARTS } from './screens';
+
+/** What a screen may draw at once. */
+const MOST_NODES = 4_000;
+
+const CROPS: readonly CropId[] = ['squash-maxima', 'squash-pepo', 'melon', 'cucumber', 'tomato', 'corn'];
+
+/** A name of forty letters without a space, the hardest to break, or of words. */
+const nameOf = (i: number) =>
+  i % 2 === 0
+    ? `Wintersquashfromthelongbedbehindthebarn${i}`.slice(0, 40)
+    : `Early Yellow from Above the Old Mill No. ${i}`.slice(0, 40);
+
+/** Thirty stands of ten plants, one of them of ninety; a flower worked on every plant, and one shut for this morning. */
+function largeGarden(): TestGarden {
+  const garden = new TestGarden();
+  for (let i = 0; i < 30; i++) {
+    const { plants } = garden.plant(CROPS[i % CROPS.length] as CropId, nameOf(i), i === 0 ? 90 : 8);
+    if (i % CROPS.length > 3) continue;
+    for (const plant of plants) {
+      const male = garden.shut('2026-07-07', plant, 'male');
+      const female = garden.shut('2026-07-07', plant, 'female');
+      garden.work(garden.time('2026-07-08', 6), female, [male]);
+      if (i < 6) garden.shut('2026-07-13', plant, 'female');
+      if (i < 6) garden.shut('2026-07-13', plant, 'male');
+    }
+  }
+  return garden;
+}
+
+for (const [part, screens] of PARTS.entries())
+  test(`thirty stands with names of forty letters: every screen holds, part ${part + 1}`, async ({
+    page,
+  }) => {
+    test.setTimeout(120_000);
+    await setTime(page, '2026-07-14T03:05:00Z');
+    await takeOver(page, largeGarden());
+    for (const path of screens) {
+      await page.goto(path);
+      await expect(page.getByRole('heading').first()).toBeVisible();
+      await expect(page.getByText(/^(Adding up …|Opening)$/)).toHaveCount(0);
+      await page.waitForLoadState('networkidle');
+      await checkSizes(page, path);
+      const nodes = () => page.evaluate(() => document.querySelectorAll('*').length);
+      expect([path, Math.max(await nodes(), MOST_NODES)]).toEqual([path, MOST_NODES]);
+      if (process.env.SHOTS) {
+        await page.screenshot({ path: `${process.env.SHOTS}${path.replace(/\W/g, '_')}.png` });
+      }
+    }
+  });
+
+test('of a long list only the rows in sight are drawn, down to the last', async ({ page }) => {
+  await setTime(page, '2026-07-14T03:05:00Z');
+  await takeOver(page, largeGarden());
+  await page.getByRole('link', { name: 'Patch' }).click();
+  const plant = (n: number) => page.getByRole('link', { name: new RegExp(`^Wintersquash\\S*0 ${n}:`) });
+  await expect(plant(1)).toBeVisible();
+  expect(await page.getByRole('listitem').count()).toBeLessThan(60);
+  await page.mouse.move(200, 400);
+  await expect(async () => {
+    await page.mouse.wheel(0, 400);
+    await expect(plant(90)).toBeInViewport({ timeout: 100 });
+  }).toPass();
+  await plant(90).click();
+  await expect(page.getByRole('heading', { name: /^Wintersquash\S*0 90$/ })).toBeVisible();
+});

@@ -1,0 +1,26 @@
+import { useEffect, useRef } from 'react';
+
+/** So long a key is held before it runs, ms; then a step every so often, and sooner after ten. */
+const HELD_MS = 400;
+const STEP_MS = 120;
+const FAST_MS = 45;
+
+/** A key that goes on while it is held: what a pressable needs for it. `null`: it does not run. */
+export function useHold(step: (() => void) | undefined) {
+  const latest = useRef(step);
+  const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
+  useEffect(() => {
+    latest.current = step;
+  });
+  const stop = () => {
+    if (timer.current !== null) clearTimeout(timer.current);
+    timer.current = null;
+  };
+  useEffect(() => stop, []);
+  if (!step) return null;
+  const run = (done: number) => {
+    latest.current?.();
+    timer.current = setTimeout(() => run(done + 1), done < 10 ? STEP_MS : FAST_MS);
+  };
+  return { delayLongPress: HELD_MS, onLongPress: () => run(0), onPressOut: stop };
+}

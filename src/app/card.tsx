@@ -20,6 +20,7 @@ import { CardEntryForm } from '@/ui/card/CardEntryForm';
 import { PaperView } from '@/ui/card/PaperView';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
+import { ToToday } from '@/ui/ToToday';
 import { Txt } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
 import { plural } from '@/ui/words';
@@ -105,6 +106,7 @@ function PrintCard({
     <Page
       title="Round card"
       over={`${dayText(round.date)} · start by ${time(round.startBy)}`}
+      corner={<ToToday />}
       foot={
         <>
           <Button

@@ -63,7 +63,6 @@ function Fruit() {
         <>
           <FindButton />
           <Button title="Purity" look="quiet" small onPress={() => router.navigate('/purity')} />
-          <Button title="The week" look="quiet" small onPress={() => router.navigate('/week')} />
         </>
       }
       foot={<FilterFoot choice={choice} choices={study.choices} onChoice={setChoice} />}
@@ -81,6 +80,7 @@ function Fruit() {
             }
           />
           <GroupsCard />
+          <Button title="The week on one sheet" onPress={() => router.navigate('/week')} />
         </>
       }
     >

@@ -14,6 +14,7 @@ import { GoalForm } from '@/ui/goals/GoalForm';
 import { GoalRow } from '@/ui/goals/GoalRow';
 import { SumCard } from '@/ui/goals/SumCard';
 import { Page } from '@/ui/Page';
+import { ToToday } from '@/ui/ToToday';
 import { Txt, useIsWide } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
 import { reasonWords } from '@/ui/words';
@@ -39,22 +40,35 @@ function AllGoals() {
   });
   // A question comes before the answers that hang on it; once answered it stands aside.
   const asked = patch !== null && patch.frostOn === null && sums.length > 0;
+  const rows = (of: typeof stands) =>
+    of.map(({ stand, variety }) => (
+      <GoalRow
+        key={stand.id}
+        variety={variety}
+        stand={stand}
+        sum={sums.find((sum) => sum.stand.id === stand.id) ?? null}
+        onOpen={() => router.navigate({ pathname: '/goals', params: { stand: stand.id } })}
+      />
+    ));
+  const half = wide ? Math.ceil(stands.length / 2) : stands.length;
   return (
-    <Page title="Goals" over="What each stand is to bring" side={asked && !wide ? undefined : <FrostCard />}>
+    <Page
+      title="Goals"
+      over="What each stand is to bring"
+      corner={<ToToday />}
+      side={
+        <>
+          {asked && !wide ? null : <FrostCard />}
+          {rows(stands.slice(half))}
+        </>
+      }
+    >
       <UndoLine />
       {asked && !wide ? <FrostCard /> : null}
       {stands.length === 0 ? (
         <Txt>No plants yet: add some on the Patch, then say what they are to bring.</Txt>
       ) : null}
-      {stands.map(({ stand, variety }) => (
-        <GoalRow
-          key={stand.id}
-          variety={variety}
-          stand={stand}
-          sum={sums.find((sum) => sum.stand.id === stand.id) ?? null}
-          onOpen={() => router.navigate({ pathname: '/goals', params: { stand: stand.id } })}
-        />
-      ))}
+      {rows(stands.slice(0, half))}
     </Page>
   );
 }

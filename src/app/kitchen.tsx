@@ -11,7 +11,7 @@ import { gated } from '@/ui/Gate';
 import { StandTally } from '@/ui/kitchen/StandTally';
 import { Page } from '@/ui/Page';
 import { ToToday } from '@/ui/ToToday';
-import { Txt } from '@/ui/theme';
+import { Txt, useIsWide } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
 import { plural } from '@/ui/words';
 
@@ -19,6 +19,7 @@ import { plural } from '@/ui/words';
 function Kitchen() {
   const { state, place, today, now, prefs } = useGarden();
   const router = useRouter();
+  const wide = useIsWide();
   const plants = useMemo(() => kitchenRound(state, place.zone, today), [state, place.zone, today]);
   const stands = [...new Set(plants.map(({ growing }) => growing.stand.id))].map((id) =>
     plants.filter(({ growing }) => growing.stand.id === id),
@@ -47,33 +48,42 @@ function Kitchen() {
         : `shut by ${time(closes)}`;
     return `${crop.plural}: open from ${time(opens)}, ${until}${now > closes ? '; over for today' : ''}.`;
   });
+  const half = wide ? Math.ceil(stands.length / 2) : stands.length;
+  const tallies = (of: typeof stands) =>
+    of.map((each) => <StandTally key={each[0]?.growing.stand.id} plants={each} />);
   return (
     <Page
       title={plants.some(({ seed }) => seed) ? 'Open flowers' : 'Kitchen round'}
       over={plural(plants.length, 'plant')}
       corner={<ToToday />}
       side={
-        <Card>
-          <View style={{ flexDirection: 'row', gap: 20 }}>
-            {due > 0 ? <Stat value={due} name={due === 1 ? 'female to work' : 'females to work'} /> : null}
-            <Stat value={total} name={total === 1 ? 'flower today' : 'flowers today'} />
-            <Stat value={kitchenMinutes(plants)} name={kitchenMinutes(plants) === 1 ? 'minute' : 'minutes'} />
-          </View>
-          {sticky ? (
-            <Notice
-              tone="pollen"
-              text="Sticky air for days: tomato pollen clumps, and vibrating won’t help. Wait for drier days, air the tunnel."
-            />
-          ) : null}
-          {hours.map((words) => (
-            <Txt key={words}>{words}</Txt>
-          ))}
-          {crops.map(({ crop }) => (
-            <Txt key={crop.id} size="label" tone="muted">
-              {crop.plural}: {crop.caution}
-            </Txt>
-          ))}
-        </Card>
+        <>
+          <Card>
+            <View style={{ flexDirection: 'row', gap: 20 }}>
+              {due > 0 ? <Stat value={due} name={due === 1 ? 'female to work' : 'females to work'} /> : null}
+              <Stat value={total} name={total === 1 ? 'flower today' : 'flowers today'} />
+              <Stat
+                value={kitchenMinutes(plants)}
+                name={kitchenMinutes(plants) === 1 ? 'minute' : 'minutes'}
+              />
+            </View>
+            {sticky ? (
+              <Notice
+                tone="pollen"
+                text="Sticky air for days: tomato pollen clumps, and vibrating won’t help. Wait for drier days, air the tunnel."
+              />
+            ) : null}
+            {hours.map((words) => (
+              <Txt key={words}>{words}</Txt>
+            ))}
+            {crops.map(({ crop }) => (
+              <Txt key={crop.id} size="label" tone="muted">
+                {crop.plural}: {crop.caution}
+              </Txt>
+            ))}
+          </Card>
+          {tallies(stands.slice(half))}
+        </>
       }
       foot={
         vines.length > 0 ? (
@@ -88,9 +98,7 @@ function Kitchen() {
           text="Nothing here is grown for the kitchen. On the Patch a stand’s reason can be fruit; or give it a kitchen goal."
         />
       ) : null}
-      {stands.map((each) => (
-        <StandTally key={each[0]?.growing.stand.id} plants={each} />
-      ))}
+      {tallies(stands.slice(0, half))}
     </Page>
   );
 }

@@ -14,7 +14,7 @@ import Svg, {
 import type { GardenDay } from '@core/bloom';
 import { clockText, offsetMsAt } from '@core/time';
 import { FONT, useLight } from '../theme';
-import { bandSpan, bandX, fullHours, type Band } from './bandGeometry';
+import { bandSpan, bandX, clearOf, fullHours, type Band } from './bandGeometry';
 
 export interface BandBar {
   readonly name: string;
@@ -81,10 +81,11 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
     night || (dawn ? time < day.sunrise - 0.3 * HOUR : time > day.sunset + 0.2 * HOUR);
   const offset = offsetMsAt(day.sunrise, zone);
   const nowIn = now >= start && now <= end;
-  const lines = [...(dawn ? [x(day.insectsFrom)] : []), ...(nowIn ? [x(now)] : [])];
+  const ofNow = nowIn ? [x(now)] : [];
+  const lines = [...(dawn ? [x(day.insectsFrom)] : []), ...ofNow];
   const label = (time: number, text: string, y: number) => {
     const wide = text.length * LETTER;
-    const right = clearOf(lines, x(time) + 6, wide);
+    const right = clearOf(ofNow, x(time) + 6, wide);
     const near = right > width - wide;
     return (
       <SvgText
@@ -143,15 +144,24 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
         {day.fromSun ? label(sun + 0.06 * HOUR, `sun ${clockText(sun, zone, hour12)}`, TOP - 6) : null}
         {dawn ? (
           <G>
-            <Line
-              x1={x(day.insectsFrom)}
-              x2={x(day.insectsFrom)}
-              y1={4}
-              y2={height - 22}
-              stroke={night ? LIGHT_INK : DARK_INK}
-              strokeWidth={2}
-              strokeDasharray="2 4"
-            />
+            {
+              // In two pieces: the sun's words stand between them, close to the sun.
+              [
+                [4, TOP - 20],
+                [TOP - 1, height - 22],
+              ].map(([from, to]) => (
+                <Line
+                  key={from}
+                  x1={x(day.insectsFrom)}
+                  x2={x(day.insectsFrom)}
+                  y1={from}
+                  y2={to}
+                  stroke={night ? LIGHT_INK : DARK_INK}
+                  strokeWidth={2}
+                  strokeDasharray="2 4"
+                />
+              ))
+            }
             {label(day.insectsFrom, `bees about ${clockText(day.insectsFrom, zone, hour12)}`, 35)}
           </G>
         ) : null}

@@ -1,9 +1,11 @@
 import { useState } from 'react';
+import { Pressable, View } from 'react-native';
 import type { EveningWalk } from '@core/rounds';
-import { plantName } from '@core/patch';
-import { Card, Button, Tile } from '../controls';
+import { plantName, type Growing } from '@core/patch';
+import { mdiCheck } from '../controls/iconPaths';
+import { Card, Button, Icon } from '../controls';
 import { LongList } from '../LongList';
-import { Txt, useIsWide } from '../theme';
+import { Txt, useColours, useIsWide } from '../theme';
 
 /** The walk's plants in order, to go straight to one. Folded away on a phone. */
 export function WalkList({
@@ -28,16 +30,57 @@ export function WalkList({
         items={walk.plants}
         keyOf={({ plant }) => plant.id}
         row={(each) => (
-          <Tile
-            title={`${walk.walked.includes(each.plant.id) ? '✓ ' : ''}${plantName(each)}`}
-            note={each.bed.name}
-            chosen={each === walk.plants[index]}
+          <PlantRow
+            of={each}
+            walked={walk.walked.includes(each.plant.id)}
+            here={each === walk.plants[index]}
             onPress={() => onGo(walk.plants.indexOf(each))}
           />
         )}
-        about={68}
-        gap={10}
+        about={49}
       />
     </Card>
+  );
+}
+
+function PlantRow({
+  of,
+  walked,
+  here,
+  onPress,
+}: {
+  of: Growing;
+  walked: boolean;
+  here: boolean;
+  onPress: () => void;
+}) {
+  const colours = useColours();
+  return (
+    <Pressable
+      role="button"
+      aria-label={`${plantName(of)}, ${of.bed.name}${walked ? ', looked over' : ''}`}
+      aria-current={here ? 'step' : undefined}
+      onPress={onPress}
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: 8,
+        minHeight: 48,
+        paddingHorizontal: 8,
+        borderTopWidth: 1,
+        borderTopColor: colours.rule,
+        borderLeftWidth: 4,
+        borderLeftColor: here ? colours.pollen : 'transparent',
+        backgroundColor: here ? colours.pollenSoft : undefined,
+      }}
+    >
+      <View style={{ width: 20 }}>{walked ? <Icon path={mdiCheck} size={20} /> : null}</View>
+      <Txt size={here ? 'strong' : 'body'} style={{ flex: 1 }}>
+        {plantName(of)}
+      </Txt>
+      <Txt size="label" tone="muted" style={{ flexShrink: 1 }}>
+        {of.bed.name}
+      </Txt>
+    </Pressable>
   );
 }

@@ -156,7 +156,7 @@ test('a look with its size, a cause that the record speaks for first, and the we
     .first()
     .click();
   await page.goto('/fruit');
-  await button(page, 'The week').click();
+  await button(page, 'The week on one sheet').click();
   const sheet = page.frameLocator('iframe');
   await expect(sheet.getByText('Lost this week')).toBeVisible();
 });

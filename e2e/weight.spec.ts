@@ -15,7 +15,7 @@ const MOST_KB: Readonly<Record<string, number>> = {
   screens: 370,
   trade: 230,
   tags: 140,
-  Numbers: 50,
+  listParts: 50,
   reader: 17,
 };
 const FIRST_LOAD_KB = 430;

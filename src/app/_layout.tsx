@@ -2,10 +2,10 @@ import { useMemo, useState } from 'react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { Slot, usePathname, useRouter, type ErrorBoundaryProps } from 'expo-router';
 import { GardenProvider, useMaybeGarden } from '@/data/garden/garden';
+import { piece, usePiece } from '@/data/device/pieces';
 import { usePrefs } from '@/data/device/prefs';
 import { Fault } from '@/ui/Fault';
 import { Frame } from '@/ui/Frame';
-import { ShortcutsSheet } from '@/ui/ShortcutsSheet';
 import { Notices } from '@/ui/Notices';
 import { useShortcuts } from '@/ui/useShortcuts';
 import { ControlsTheme, LightProvider } from '@/ui/theme';
@@ -26,6 +26,14 @@ export default function Layout() {
 /** A screen that breaks takes the others along to this page, never to a white one. */
 export function ErrorBoundary({ error }: ErrorBoundaryProps) {
   return <Fault error={error} />;
+}
+
+const keySheet = piece(() => import('@/ui/ShortcutsSheet'));
+
+/** The list of keys, fetched when it is asked for. */
+function Keys({ onClose }: { onClose: () => void }) {
+  const { ShortcutsSheet } = usePiece(keySheet) ?? {};
+  return ShortcutsSheet ? <ShortcutsSheet onClose={onClose} /> : null;
 }
 
 /** Work in the middle of which nothing is offered that would reload the app. */
@@ -87,7 +95,7 @@ function Lit() {
         bare={bare}
       >
         <Slot />
-        <ShortcutsSheet open={keysShown} onClose={() => setKeysShown(false)} />
+        {keysShown ? <Keys onClose={() => setKeysShown(false)} /> : null}
       </Frame>
     </LightProvider>
   );

@@ -1,7 +1,9 @@
-import { useContext, useEffect, useRef, useState, type ReactNode, type RefObject } from 'react';
+import type { ReactNode } from 'react';
 import { View } from 'react-native';
-import { useVirtualizer } from '@tanstack/react-virtual';
-import { PageScroller } from './Page';
+import { piece, usePiece } from '@/data/device/pieces';
+
+/** Who has long lists waits for the package that windows them, and nobody else. */
+const parts = piece(() => import('./listParts'));
 
 /** Up to so many rows a list is simply drawn: the browser finds words in it, and nothing has to be measured. */
 const SHORT = 40;
@@ -22,7 +24,7 @@ export interface LongListProps<T> {
 export function LongList<T>(props: LongListProps<T>) {
   const { items, keyOf, row, gap = 0, short = SHORT } = props;
   if (items.length === 0) return null; // No gap for a list of nothing.
-  if (items.length > short) return <Window {...props} />;
+  if (items.length > short) return <Windowed {...props} />;
   return (
     <View style={{ gap }}>
       {items.map((item) => (
@@ -32,58 +34,12 @@ export function LongList<T>(props: LongListProps<T>) {
   );
 }
 
-function Window<T>({ items, keyOf, row, about, gap = 0 }: LongListProps<T>) {
-  const scroller = useContext(PageScroller);
-  const host = useRef<View>(null);
-  const [pane, setPane] = useState<HTMLElement | null>(null);
-  // What scrolls is told of only after what stands in it.
-  useEffect(() => setPane(scroller?.() ?? null), [scroller]);
-  const top = useTop(host, pane);
-  // eslint-disable-next-line react-hooks/incompatible-library -- this component alone is not memoized, and nothing of it is handed on
-  const virtual = useVirtualizer({
-    count: items.length,
-    getScrollElement: () => pane,
-    estimateSize: () => about,
-    getItemKey: (i) => keyOf(items[i] as T),
-    overscan: 8,
-    gap,
-    scrollMargin: top,
-  });
-  return (
-    <View ref={host} role="list" style={{ height: virtual.getTotalSize() }}>
-      {virtual.getVirtualItems().map(({ index, key, start }) => (
-        <View
-          key={key}
-          ref={(node) => virtual.measureElement(node as unknown as HTMLElement | null)}
-          role="listitem"
-          {...({
-            dataSet: { index },
-            'aria-setsize': items.length,
-            'aria-posinset': index + 1,
-          } as object)}
-          style={{ position: 'absolute', left: 0, right: 0, top: start - top }}
-        >
-          {row(items[index] as T)}
-        </View>
-      ))}
-    </View>
+function Windowed<T>(props: LongListProps<T>) {
+  const { LongWindow } = usePiece(parts) ?? {};
+  // Until it is there: the beginning, which is what is looked at first.
+  return LongWindow ? (
+    <LongWindow {...props} />
+  ) : (
+    <LongList {...props} items={props.items.slice(0, props.short ?? SHORT)} />
   );
-}
-
-/** How far below the top of what scrolls an element stands, px: kept up with what grows or goes above it. */
-function useTop(of: RefObject<View | null>, pane: HTMLElement | null): number {
-  const [top, setTop] = useState(0);
-  useEffect(() => {
-    const element = of.current as unknown as HTMLElement | null;
-    if (!pane || !element) return;
-    const measure = () =>
-      setTop(
-        Math.round(element.getBoundingClientRect().top - pane.getBoundingClientRect().top + pane.scrollTop),
-      );
-    measure();
-    const watch = new ResizeObserver(measure);
-    for (const part of pane.children) watch.observe(part);
-    return () => watch.disconnect();
-  }, [of, pane]);
-  return top;
 }

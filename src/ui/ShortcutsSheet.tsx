@@ -21,9 +21,9 @@ const KEYS: readonly [key: string, what: string][] = [
   ['?', 'this list'],
 ];
 
-export function ShortcutsSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
+export function ShortcutsSheet({ onClose }: { onClose: () => void }) {
   return (
-    <Sheet open={open} onClose={onClose} title="Keys">
+    <Sheet open onClose={onClose} title="Keys">
       {KEYS.map(([key, what]) => (
         <View key={key} style={{ flexDirection: 'row', gap: 12 }}>
           <Txt size="strong" style={{ width: 96 }}>

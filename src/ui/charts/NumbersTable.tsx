@@ -22,7 +22,7 @@ export interface NumbersTableProps<Row> {
 }
 
 /** Whoever asks for numbers waits for the table's package, and nobody else. */
-const numbers = piece(() => import('./Numbers'));
+const numbers = piece(() => import('../listParts'));
 
 /** The numbers behind a chart: shut at first. */
 export function NumbersTable<Row extends RowData>({ of, columns, rows }: NumbersTableProps<Row>) {

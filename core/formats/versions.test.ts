@@ -9,6 +9,7 @@ import versionOne from './fixtures/version-1.json';
 import versionSeven from './fixtures/version-7.json';
 import versionSix from './fixtures/version-6.json';
 import versionTen from './fixtures/version-10.json';
+import versionThirteen from './fixtures/version-13.json';
 import versionThree from './fixtures/version-3.json';
 import versionTwelve from './fixtures/version-12.json';
 import versionTwo from './fixtures/version-2.json';
@@ -186,4 +187,14 @@ test('events of version 12 are read for ever: a bed of another size; no lot, no 
   expect([...state.plants.values()].flatMap(({ offType }) => offType ?? [])).toMatchObject([
     { shownBy: 'leaf', rogued: null },
   ]);
+});
+
+test('events of version 13 are read for ever: a lot, what was sown from it, a keeper; no spray and no prop that nobody noted', () => {
+  const read = fromJson(JSON.stringify(versionThirteen));
+  if (!read.ok) throw new Error(read.message);
+  const state = fold(read.events);
+  expect([...state.lots.values()]).toMatchObject([{ from: 'bought', year: 2025 }]);
+  expect([...state.stands.values()]).toMatchObject([{ cares: [], sown: { lot: [...state.lots.keys()][0] } }]);
+  expect([...state.plants.values()].flatMap(({ keepers }) => keepers)).toMatchObject([{ trait: 'early' }]);
+  expect([...state.flowers.values()].map(({ propped }) => propped)).toEqual([null, null]);
 });

@@ -133,6 +133,7 @@ export function deriveStand(id: string, events: readonly LedgerEvent[]): Stand |
   const picked: Stand['picked'][number][] = [];
   const malesPicked: Stand['malesPicked'][number][] = [];
   const bees: Stand['bees'][number][] = [];
+  const cares: Stand['cares'][number][] = [];
   let leaving: Stand['leaving'] = null;
   let reason: Stand['reason'] | null = null;
   let moved: Stand['moved'] = { alongM: 0, acrossM: 0 };
@@ -141,7 +142,7 @@ export function deriveStand(id: string, events: readonly LedgerEvent[]): Stand |
   for (const event of events) {
     if (event.kind === 'standAdded') {
       const { bed, variety } = event;
-      const lists = { clock, groups, picked, bees, malesPicked };
+      const lists = { clock, groups, picked, bees, cares, malesPicked };
       stand = {
         id,
         bed,
@@ -169,6 +170,9 @@ export function deriveStand(id: string, events: readonly LedgerEvent[]): Stand |
     else if (event.kind === 'beesCounted') {
       const { at, by, visits, seconds } = event;
       bees.push({ event: event.id, at, by, visits, seconds });
+    } else if (event.kind === 'careGiven') {
+      const { at, by, care, product, reentryHours, daysToHarvest } = event;
+      cares.push({ event: event.id, at, by, care, product, reentryHours, daysToHarvest });
     } else if (event.kind === 'goalSet') goal = event.goal;
     else if (event.kind === 'clockNoted') clock.push({ at: event.at, what: event.what });
     else if (event.kind === 'groupCounted') {

@@ -94,6 +94,7 @@ const UNWORKED: FlowerParts = {
   coverOffAt: null,
   pinchedAt: null,
   looks: NONE,
+  propped: null,
   lost: null,
   harvested: null,
   notes: NONE,
@@ -134,6 +135,8 @@ function flowerChange(event: LedgerEvent, now: FlowerParts): Partial<FlowerParts
       return {
         checks: [...now.checks, { event: event.id, at: event.at, by: event.by, result: event.result }],
       };
+    case 'propped':
+      return { propped: { event: event.id, at: event.at, prop: event.prop } };
     case 'pollinated':
       return { pollinations: [...now.pollinations, pollinationOf(event)] };
     case 'reasonSet':

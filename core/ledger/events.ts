@@ -16,6 +16,7 @@ import type {
   Missed,
   Noted,
   Pinched,
+  Propped,
   Pollinated,
   Settled,
   Threaded,
@@ -24,6 +25,7 @@ import type {
 import type {
   BedAdded,
   BeesCounted,
+  CareGiven,
   ClockNoted,
   FrostExpected,
   FruitsPicked,
@@ -62,7 +64,7 @@ import type {
 } from './planEvents';
 
 /** The version written into new events. Older ones are read for ever (`upcast`). */
-export const SCHEMA_VERSION = 13;
+export const SCHEMA_VERSION = 14;
 
 /** Every event there is. */
 export type LedgerEvent =
@@ -104,6 +106,7 @@ export type LedgerEvent =
   | FruitsPicked
   | LeaveSet
   | BeesCounted
+  | CareGiven
   | MalesPicked
   | FlowerSeen
   | FlowerShut
@@ -118,6 +121,7 @@ export type LedgerEvent =
   | CoverOff
   | Pinched
   | LookedAt
+  | Propped
   | Lost
   | Harvested
   | Noted
@@ -179,6 +183,7 @@ export const SUBJECT_FIELD: Readonly<Record<EventKind, SubjectKind | 'subject'>>
   fruitsPicked: 'stand',
   leaveSet: 'stand',
   beesCounted: 'stand',
+  careGiven: 'stand',
   malesPicked: 'stand',
   flowerSeen: 'flower',
   flowerShut: 'flower',
@@ -193,6 +198,7 @@ export const SUBJECT_FIELD: Readonly<Record<EventKind, SubjectKind | 'subject'>>
   coverOff: 'flower',
   pinched: 'flower',
   lookedAt: 'flower',
+  propped: 'flower',
   lost: 'flower',
   harvested: 'flower',
   noted: 'subject',

@@ -9,6 +9,7 @@ import type {
   MissedWhy,
   Purpose,
   ThreadColour,
+  Prop,
 } from './values';
 
 /** A flower read: the first such event of an id makes it known. */
@@ -99,6 +100,11 @@ export interface LookedAt extends Recorded<'lookedAt'> {
   readonly sizeMm: number | null;
   /** Whether its mark was read there and then. Since version 11. */
   readonly markRead?: boolean;
+}
+/** A heavy fruit given something to hang in or lie on. Since version 14. */
+export interface Propped extends Recorded<'propped'> {
+  readonly flower: FlowerId;
+  readonly prop: Prop;
 }
 /** A flower or fruit lost, and to what. */
 export interface Lost extends Recorded<'lost'> {

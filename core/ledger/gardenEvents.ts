@@ -2,7 +2,7 @@ import type { CropId, FruitShape, Reason, SchoolKey, SexSystem, Stage, Tool, Var
 import type { BedId, FlowerId, PatchId, PlantId, StandId, VarietyId } from '../ids';
 import type { LocalDate } from '../time';
 import type { Goal, NotedDay, Place, Recorded } from './eventParts';
-import type { ClockNote, Health, LossCause, OffTypeBy, Rogued, Shelter, WeatherOrigin } from './values';
+import type { ClockNote, Health, LossCause, OffTypeBy, Rogued, Shelter, WeatherOrigin, Care } from './values';
 
 /** A patch is begun: the first event of a log. */
 export interface PatchBegun extends Recorded<'patchBegun'> {
@@ -171,6 +171,16 @@ export interface GroupCounted extends Recorded<'groupCounted'> {
 export interface LeaveSet extends Recorded<'leaveSet'> {
   readonly stand: StandId;
   readonly every: number | null;
+}
+/** A stand watered, fed or sprayed. Since version 14. */
+export interface CareGiven extends Recorded<'careGiven'> {
+  readonly stand: StandId;
+  readonly care: Care;
+  /** With what, as it is called; empty: nobody said. */
+  readonly product: string;
+  /** Of a spray, as its label says: hours until somebody may go in again, days until anything may be eaten. `null`: nobody noted them. */
+  readonly reentryHours: number | null;
+  readonly daysToHarvest: number | null;
 }
 /** Insects seen to go into the flowers of a stand, in so many seconds. Since version 8. */
 export interface BeesCounted extends Recorded<'beesCounted'> {

@@ -38,6 +38,7 @@ import {
 import {
   BESIDES,
   BETWEEN,
+  CARES,
   CHECK_RESULTS,
   CLOCK_NOTES,
   HARVEST_FOR,
@@ -51,6 +52,7 @@ import {
   LOT_FROM,
   OFF_TYPE_BY,
   ROGUED,
+  PROPS,
   PURPOSES,
   SHELTERS,
   THREAD_COLOURS,
@@ -263,6 +265,13 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
     count: count.min(1).max(100_000).required(),
     weightG: Joi.number().min(0).max(20_000_000).allow(null).required(),
   }),
+  careGiven: () => ({
+    stand: id('stand'),
+    care: oneOf(CARES),
+    product: text(80).trim().allow('').required(),
+    reentryHours: count.max(720).allow(null).required(),
+    daysToHarvest: count.max(365).allow(null).required(),
+  }),
   leaveSet: () => ({ stand: id('stand'), every: count.min(2).max(50).allow(null).required() }),
   beesCounted: () => ({
     stand: id('stand'),
@@ -321,6 +330,7 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
     sizeMm: Joi.number().min(0).max(5000).allow(null).required(),
     markRead: Joi.boolean().optional(),
   }),
+  propped: () => ({ flower: id('flower'), prop: oneOf(PROPS) }),
   lost: () => ({ flower: id('flower'), cause: oneOf(LOSS_CAUSES) }),
   harvested: () => ({
     flower: id('flower'),

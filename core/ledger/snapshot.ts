@@ -5,7 +5,7 @@ import type { AnyEvent, LedgerEvent } from './events';
 import { applyAll, sharded, type State } from './state';
 
 /** Bump when a view's shape or a `derive` rule changes: older snapshots are then thrown away and rebuilt. */
-export const SNAPSHOT_VERSION = 14;
+export const SNAPSHOT_VERSION = 15;
 
 /** A state as plain data, ready for JSON. Old flowers keep their view and leave their events in the log. */
 export interface Snapshot {
@@ -82,6 +82,7 @@ function whole(view: LeanFlower): Flower {
     coverOffAt: view.coverOffAt ?? null,
     pinchedAt: view.pinchedAt ?? null,
     looks: view.looks ?? [],
+    propped: view.propped ?? null,
     lost: view.lost ?? null,
     harvested: view.harvested ?? null,
     notes: view.notes ?? [],

@@ -32,6 +32,8 @@ const STEPS: readonly (((event: Loose) => Loose) | null)[] = [
   null,
   // 13: lots of seed, what plants were sown from, clones, growing out, plants picked out to keep.
   null,
+  // 14: watering, feeding and sprays with their waiting times; heavy fruit propped.
+  null,
 ];
 
 if (STEPS.length !== SCHEMA_VERSION - 1)

@@ -47,6 +47,14 @@ export const LOSS_CAUSES = [
 ] as const;
 export type LossCause = (typeof LOSS_CAUSES)[number];
 
+/** What is done for plants beside their flowers. */
+export const CARES = ['watered', 'fed', 'sprayed'] as const;
+export type Care = (typeof CARES)[number];
+
+/** What bears a heavy fruit. */
+export const PROPS = ['sling', 'board', 'straw', 'stake'] as const;
+export type Prop = (typeof PROPS)[number];
+
 /** How a plant looks. */
 export const HEALTH = ['healthy', 'doubtful', 'sick'] as const;
 export type Health = (typeof HEALTH)[number];

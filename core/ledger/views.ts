@@ -40,6 +40,8 @@ import type {
   WeatherOrigin,
   ThreadColour,
   WeighedReason,
+  Care,
+  Prop,
 } from './values';
 
 /** What the events of one subject add up to. Plain data; made by `derive`, edited by nobody. */
@@ -182,9 +184,21 @@ export interface Stand {
   /** Every how-manieth open female is left to the insects, and since when; `null`: none. */
   readonly leaving: { readonly event: EventId; readonly at: Instant; readonly every: number } | null;
   readonly bees: readonly BeeCount[];
+  readonly cares: readonly CareView[];
   /** Males picked for the kitchen. */
   readonly malesPicked: readonly { readonly event: EventId; readonly at: Instant; readonly count: number }[];
   readonly event: EventId;
+}
+/** A stand watered, fed or sprayed. */
+export interface CareView {
+  readonly event: EventId;
+  readonly at: Instant;
+  readonly by: string;
+  readonly care: Care;
+  readonly product: string;
+  /** Of a spray, from its label; `null`: not noted. */
+  readonly reentryHours: number | null;
+  readonly daysToHarvest: number | null;
 }
 /** Flowers worked on a plant, counted and not told apart. */
 export interface Tally {
@@ -335,6 +349,8 @@ export interface Flower {
   /** When the rest of its truss was pinched off. */
   readonly pinchedAt: Instant | null;
   readonly looks: readonly LookView[];
+  /** What bears it; `null`: nobody said. */
+  readonly propped: { readonly event: EventId; readonly at: Instant; readonly prop: Prop } | null;
   readonly lost: { readonly event: EventId; readonly at: Instant; readonly cause: LossCause } | null;
   readonly harvested: {
     readonly event: EventId;

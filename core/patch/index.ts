@@ -1,6 +1,7 @@
 export * from './garden';
 export * from './layout';
 export * from './shelter';
+export * from './care';
 export * from './flowering';
 export * from './earth';
 export * from './places';

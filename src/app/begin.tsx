@@ -132,7 +132,7 @@ function BeginPatch() {
             <Button
               title="I only want to learn: show me the demo patch"
               look="quiet"
-              onPress={() => router.replace('/demo')}
+              onPress={() => router.replace('/demo?guide=1')}
             />
           </>
         )}

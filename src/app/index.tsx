@@ -20,6 +20,7 @@ import { OutlookCard } from '@/ui/today/OutlookCard';
 import { GoalsCard } from '@/ui/today/GoalsCard';
 import { OtherRounds } from '@/ui/today/OtherRounds';
 import { TakeAlong } from '@/ui/today/TakeAlong';
+import { SprayNotice } from '@/ui/care/SprayNotice';
 import { ContradictionCard } from '@/ui/today/ContradictionCard';
 import { IdleCard } from '@/ui/today/IdleCard';
 import { KitchenCard } from '@/ui/today/KitchenCard';
@@ -159,6 +160,9 @@ function Today() {
         />
       )}
       <UndoLine />
+      {[...state.stands.values()].map((stand) => (
+        <SprayNotice key={stand.id} stand={stand} name={state.varieties.get(stand.variety)?.name} entering />
+      ))}
       {kitchenLeads ? kitchenCard : null}
       {first ? (
         <RoundCard

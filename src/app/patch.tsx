@@ -16,6 +16,8 @@ import { cropOf, hasRounds } from '@core/crops';
 import type { Bed, Stand, State } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
 import { Badge, Card, Icon, Button } from '@/ui/controls';
+import { CareSheet } from '@/ui/care/CareSheet';
+import { SprayNotice } from '@/ui/care/SprayNotice';
 import { BedSheet } from '@/ui/patch/BedSheet';
 import { CoverAdvice } from '@/ui/patch/CoverAdvice';
 import { ShelterSheet } from '@/ui/patch/ShelterSheet';
@@ -147,6 +149,7 @@ function BedCard({ bed, onEdit, onPlant }: { bed: Bed; onEdit: () => void; onPla
 function StandRows({ stand }: { stand: Stand }) {
   const { state } = useGarden();
   const [editing, setEditing] = useState(false);
+  const [caring, setCaring] = useState(false);
   const variety = state.varieties.get(stand.variety);
   const [ended, setEnded] = useState(false);
   const plants = [...plantsOfStand(state, stand.id)]
@@ -166,6 +169,13 @@ function StandRows({ stand }: { stand: Stand }) {
           </Txt>
         </View>
         <Button
+          title="Care"
+          look="quiet"
+          small
+          label={`Care of ${variety.name}: water, feed, spray`}
+          onPress={() => setCaring(true)}
+        />
+        <Button
           title="Edit"
           look="quiet"
           small
@@ -173,6 +183,8 @@ function StandRows({ stand }: { stand: Stand }) {
           onPress={() => setEditing(true)}
         />
       </View>
+      <SprayNotice stand={stand} />
+      {caring ? <CareSheet stand={stand} name={variety.name} onClose={() => setCaring(false)} /> : null}
       {editing ? <StandEditSheet stand={stand} variety={variety} onClose={() => setEditing(false)} /> : null}
       {hasRounds(cropOf(variety.crop)) ? null : (
         <Txt size="label" tone="muted">

@@ -4,6 +4,8 @@ import { gardenDay } from '@core/bloom';
 import { addDays, clockText, dayText, localDateOf } from '@core/time';
 import { exportEverything } from '@/data/device/exports';
 import { saveFile } from '@/data/device/files';
+import { piece, usePiece } from '@/data/device/pieces';
+import { useChangePrefs } from '@/data/device/prefs';
 import { useLedger, useMaybeGarden, type Garden } from '@/data/garden/garden';
 import { useUpdate } from '@/data/device/update';
 import { Button, Notice, Row } from './controls';
@@ -84,13 +86,23 @@ export function Notices({ atWork, bare }: { atWork: boolean; bare: boolean }) {
         </Notice>
       ) : null}
       {garden?.demo && garden.patch && !bare ? <DemoBar garden={garden} /> : null}
+      {garden?.demo && garden.prefs.guided ? <Guide /> : null}
     </View>
   );
+}
+
+const guide = piece(() => import('./DemoGuide'));
+
+/** The guided way, fetched when somebody wants it. */
+function Guide() {
+  const { DemoGuide } = usePiece(guide) ?? {};
+  return DemoGuide ? <DemoGuide /> : null;
 }
 
 function DemoBar({ garden }: { garden: Garden }) {
   const colours = useColours();
   const [busy, setBusy] = useState(false);
+  const changePrefs = useChangePrefs();
   const { place, now, prefs, moveDemoTo } = garden;
   const today = localDateOf(now, place.zone);
   const evening = gardenDay(place, today).sunset - 70 * 60_000;
@@ -119,6 +131,15 @@ function DemoBar({ garden }: { garden: Garden }) {
           {clockText(now, place.zone, prefs.clock === '12')}, {dayText(today).split(' ').slice(1).join(' ')}
         </Txt>
         <Row gap={0} style={{ flexWrap: 'nowrap' }}>
+          {prefs.guided ? null : (
+            <Button
+              title="Guide me"
+              label="Guide me through one flower"
+              look="quiet"
+              small
+              onPress={() => void changePrefs({ guided: true })}
+            />
+          )}
           <Button
             title={evening > now ? 'This evening' : 'Tomorrow evening'}
             label={

@@ -3,12 +3,14 @@ import { isKnown, type AnyEvent, type LedgerEvent, type State } from '@core/ledg
 import { growing, lotName, plantName } from '@core/patch';
 import { shortDayText } from '@core/time';
 import {
+  careWords,
   causeWords,
   checkWords,
   flowerName,
   healthWords,
   lookWords,
   plural,
+  propWords,
   reasonWords,
   shelterWords,
 } from './words';
@@ -140,6 +142,10 @@ function wordsOf(state: State, event: LedgerEvent, events: readonly LedgerEvent[
         : `${plantAt(event.plant)} is from ${plantAt(event.parent)}`;
     case 'grownOut':
       return `${plural(event.grown, 'plant')} grown out, ${event.off.reduce((sum, { count }) => sum + count, 0)} off`;
+    case 'careGiven':
+      return `${careWords[event.care]}${event.product ? ` with ${event.product}` : ''}: ${standAt(event.stand)}`;
+    case 'propped':
+      return `${propWords[event.prop]}: ${flowerAt(event.flower)}`;
     case 'keeperChosen':
       return `kept for ${event.trait}: ${plantAt(event.plant)}`;
     case 'offTypeFound':

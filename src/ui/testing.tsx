@@ -23,6 +23,7 @@ const PREFS: Prefs = {
   by: 'Oda',
   device: 'test',
   exportedAt: null,
+  guided: false,
 };
 
 /** A store with these events; the device's clock stands at `now`. */

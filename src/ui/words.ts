@@ -12,12 +12,14 @@ import {
   type Tool,
 } from '@core/crops';
 import type {
+  Care,
   CheckResult,
   Flower,
   Health,
   LookResult,
   LossCause,
   MissedWhy,
+  Prop,
   Shelter,
   State,
 } from '@core/ledger';
@@ -28,6 +30,15 @@ import { growing, plantName, type Growing, crossFather } from '@core/patch';
 import type { StopWork } from '@core/rounds';
 
 // One word per thing, everywhere.
+
+export const careWords: Record<Care, string> = { watered: 'watered', fed: 'fed', sprayed: 'sprayed' };
+
+export const propWords: Record<Prop, string> = {
+  sling: 'hung in a sling',
+  board: 'laid on a board',
+  straw: 'laid on straw',
+  stake: 'tied to a stake',
+};
 
 export const closureWords: Record<Closure, string> = {
   tape: 'tape',

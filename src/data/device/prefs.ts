@@ -26,6 +26,8 @@ export interface Prefs {
   readonly device: string;
   /** When the log was last carried out in a file (ISO), to ask again. */
   readonly exportedAt: string | null;
+  /** Led through one flower of the demo. */
+  readonly guided: boolean;
 }
 
 const KEY = 'steady-trowel/prefs';
@@ -43,6 +45,7 @@ function defaults(): Prefs {
     by: '',
     device: `device-${crypto.getRandomValues(new Uint32Array(2)).join('-')}`,
     exportedAt: null,
+    guided: false,
   };
 }
 

@@ -1,15 +1,17 @@
 import { useState } from 'react';
-import type { StandId } from '@core/ids';
+import type { Stand } from '@core/ledger';
+import { sprayWait } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { Button, Field, Notice, Sheet, Stepper } from '../controls';
+import { SprayNotice } from '../care/SprayNotice';
 import { Txt } from '../theme';
 import { plural } from '../words';
 
 const GRAMS_PER_OUNCE = 28.3495;
 
 /** Fruit picked, by count; the weight may be left out. */
-export function PickedSheet({ stand, name, onClose }: { stand: StandId; name: string; onClose: () => void }) {
+export function PickedSheet({ stand, name, onClose }: { stand: Stand; name: string; onClose: () => void }) {
   const { prefs } = useGarden();
   const { busy, problem, save } = useRecording();
   const [typed, setTyped] = useState('');
@@ -21,11 +23,12 @@ export function PickedSheet({ stand, name, onClose }: { stand: StandId; name: st
   const goodWeight = weight.trim() === '' || (heavy >= 0 && heavy < 100_000);
   const keep = async () => {
     const weightG = weight.trim() === '' ? null : us ? heavy * GRAMS_PER_OUNCE : heavy;
-    if (await save({ kind: 'fruitsPicked', stand, plant: null, count, weightG })) onClose();
+    if (await save({ kind: 'fruitsPicked', stand: stand.id, plant: null, count, weightG })) onClose();
   };
   return (
     <Sheet open onClose={onClose} title={`Fruit picked from ${name}`}>
       {problem ? <Notice tone="brick" text={problem} /> : null}
+      <SprayNotice stand={stand} />
       <Field
         label="How many"
         value={typed}
@@ -52,7 +55,8 @@ export function PickedSheet({ stand, name, onClose }: { stand: StandId; name: st
 }
 
 /** Surplus males picked for the kitchen, counted, with what to mind. */
-export function MalesButton({ stand, name }: { stand: StandId; name: string }) {
+export function MalesButton({ stand, name }: { stand: Stand; name: string }) {
+  const { now, place } = useGarden();
   const { busy, problem, save } = useRecording();
   const [open, setOpen] = useState(false);
   const [count, setCount] = useState(12);
@@ -68,6 +72,12 @@ export function MalesButton({ stand, name }: { stand: StandId; name: string }) {
       {open ? (
         <Sheet open onClose={() => setOpen(false)} title={`Males of ${name} for the kitchen`}>
           {problem ? <Notice tone="brick" text={problem} /> : null}
+          <SprayNotice stand={stand} />
+          {sprayWait(stand, now, place.zone) ? null : (
+            <Txt size="label">
+              No spray to wait for is written down here; what nobody wrote down is not known.
+            </Txt>
+          )}
           <Stepper
             label={`Males picked (${dozens(count)})`}
             value={count}
@@ -85,7 +95,9 @@ export function MalesButton({ stand, name }: { stand: StandId; name: string }) {
             look="main"
             busy={busy}
             onPress={() =>
-              void save({ kind: 'malesPicked', stand, count }).then((saved) => saved && setOpen(false))
+              void save({ kind: 'malesPicked', stand: stand.id, count }).then(
+                (saved) => saved && setOpen(false),
+              )
             }
           />
         </Sheet>

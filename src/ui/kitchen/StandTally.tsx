@@ -11,6 +11,7 @@ import { holdSeconds } from '@core/rounds';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { Card, Button, Notice, Row, Stepper, Tile, Tiles } from '../controls';
+import { SprayNotice } from '../care/SprayNotice';
 import { CoverAdvice } from '../patch/CoverAdvice';
 import { HoldTimer } from '../round/HoldTimer';
 import { Txt, useColours } from '../theme';
@@ -89,6 +90,7 @@ export function StandTally({ plants }: { plants: readonly KitchenPlant[] }) {
         />
       ) : null}
       <Txt size="label">{kitchenStep(crop, tool, !first.insectsOut)}</Txt>
+      <SprayNotice stand={first.growing.stand} />
       <CoverAdvice growing={first.growing} />
       {choosing ? (
         <Tiles question="Worked with">
@@ -217,10 +219,10 @@ export function StandTally({ plants }: { plants: readonly KitchenPlant[] }) {
           label={`Fruit picked from ${variety.name}`}
           onPress={() => setPicking(true)}
         />
-        {vine ? <MalesButton stand={first.growing.stand.id} name={variety.name} /> : null}
+        {vine ? <MalesButton stand={first.growing.stand} name={variety.name} /> : null}
       </Row>
       {picking ? (
-        <PickedSheet stand={first.growing.stand.id} name={variety.name} onClose={() => setPicking(false)} />
+        <PickedSheet stand={first.growing.stand} name={variety.name} onClose={() => setPicking(false)} />
       ) : null}
     </Card>
   );

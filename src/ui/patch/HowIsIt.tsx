@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { isEdible } from '@core/crops';
 import { expectOn, fateOf, sizesOf, usualSizes, workedOn } from '@core/fruitset';
-import { LOOK_RESULTS, type Flower, type LookResult } from '@core/ledger';
+import { LOOK_RESULTS, PROPS, type Flower, type LookResult } from '@core/ledger';
 import { plantName, type Growing } from '@core/patch';
 import { daysBetween } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
@@ -9,8 +9,9 @@ import { Button, Row, Tile, Tiles } from '../controls';
 import { GrowthChart } from '../charts/GrowthChart';
 import { CauseSheet } from '../fruit/CauseSheet';
 import { SizeAsk } from '../fruit/SizeAsk';
+import { SprayNotice } from '../care/SprayNotice';
 import { Txt } from '../theme';
-import { flowerPlace, lookWords } from '../words';
+import { flowerPlace, lookWords, propWords } from '../words';
 
 /** A look at one worked flower: how it is, its size, its harvest; the cause is asked where it failed. */
 export function HowIsIt({ flower, growing }: { flower: Flower; growing: Growing }) {
@@ -47,7 +48,22 @@ export function HowIsIt({ flower, growing }: { flower: Flower; growing: Growing 
           <Tile key={result} title={lookWords[result]} chosen={false} onPress={() => look(result)} />
         ))}
       </Tiles>
+      {fate === 'set' && growing.crop.family === 'cucurbit' ? (
+        <Tiles question="What bears it? A heavy fruit tears its vine, and rots on wet ground.">
+          {PROPS.map((prop) => (
+            <Tile
+              key={prop}
+              title={propWords[prop]}
+              small
+              chosen={flower.propped?.prop === prop}
+              onPress={() => void record({ kind: 'propped', flower: flower.id, prop })}
+              minWidth={76}
+            />
+          ))}
+        </Tiles>
+      ) : null}
       {own.length > 0 ? <GrowthChart own={own} usual={usual} us={us} variety={growing.variety.name} /> : null}
+      <SprayNotice stand={growing.stand} />
       <Row>
         {flower.coverOffAt ||
         [null, undefined, 'open'].includes(flower.pollinations.at(-1)?.shutAgain) ? null : (

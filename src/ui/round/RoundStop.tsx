@@ -17,6 +17,7 @@ import { useRecording } from '@/data/garden/useRecording';
 import { Button, Notice } from '../controls';
 import { LeaveButton } from '../LeaveButton';
 import { Page } from '../Page';
+import { SprayNotice } from '../care/SprayNotice';
 import { Txt, useIsWide } from '../theme';
 import { UndoLine } from '../UndoLine';
 import { useShortcuts } from '../useShortcuts';
@@ -228,6 +229,7 @@ function BeforeTheWork({
   );
   return (
     <>
+      <SprayNotice stand={stand} entering />
       {found === null ? <WhereItIs flower={flower} growing={growing} /> : null}
       {found === null && hermaphrodite ? <Notice tone="pollen" text={hermaphrodite} /> : null}
       <HoursNotice crop={crop} window={window} asked={found === null} />

@@ -66,7 +66,7 @@ export function WalkKeys({
         />
       ) : null}
       {crop.id.startsWith('squash') && value.sex === 'male' && open ? (
-        <MalesButton stand={stand.id} name={variety.name} />
+        <MalesButton stand={stand} name={variety.name} />
       ) : null}
       {again ? (
         <Button

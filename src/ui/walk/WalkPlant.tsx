@@ -12,6 +12,7 @@ import { lookedOverOn } from '@core/rounds';
 import type { PlantTonight } from '@core/goals';
 import { useGarden } from '@/data/garden/garden';
 import { Card, Button, Notice, Row, Sheet } from '../controls';
+import { SprayNotice } from '../care/SprayNotice';
 import { CoverAdvice } from '../patch/CoverAdvice';
 import { HealthTiles } from '../patch/HealthTiles';
 import { Page } from '../Page';
@@ -76,6 +77,7 @@ export function WalkPlant(props: WalkPlantProps) {
     >
       {problem ? <Notice tone="brick" text={problem} /> : null}
       <HealthQuestion growing={growing} />
+      <SprayNotice stand={growing.stand} entering />
       <CoverAdvice growing={growing} />
       <LastUsefulNotice growing={growing} />
       {plan ? <PlannedHere plan={plan} /> : null}

@@ -1,0 +1,51 @@
+import type { CareView, Stand } from '../ledger';
+import { addDays, localDateOf, type LocalDate } from '../time';
+
+/** What sprays on a stand still ask for. */
+export interface SprayWait {
+  /** The spray that asks for longest, or the latest. */
+  readonly spray: CareView;
+  /** Nobody goes in before this moment, epoch ms; `null`: the time is over. */
+  readonly enterFrom: number | null;
+  /** Nothing of it is eaten before this day; `null`: the days are over. */
+  readonly eatFrom: LocalDate | null;
+  /** A spray of the last weeks of which nobody noted how long to wait. */
+  readonly unknown: boolean;
+}
+
+const HOUR_MS = 3_600_000;
+/** So long a spray without its waiting days is asked about. Longer than most labels say for vegetables [M]. */
+const ASKED_DAYS = 60;
+
+/**
+ * What is still to be waited for after the sprays noted on a stand; `null`: nothing. Times are those that the grower copied
+ * from the label; where none was noted, that is what is told. Never a judgement of its own on what is safe.
+ * @param now epoch ms.
+ */
+export function sprayWait({ cares }: Pick<Stand, 'cares'>, now: number, zone: string): SprayWait | null {
+  const today = localDateOf(now, zone);
+  const waits = cares.flatMap((spray) => {
+    if (spray.care !== 'sprayed') return [];
+    const day = localDateOf(Date.parse(spray.at), zone);
+    const enter = Date.parse(spray.at) + (spray.reentryHours ?? 0) * HOUR_MS;
+    const eat = addDays(day, spray.daysToHarvest ?? 0);
+    const enterFrom = enter > now ? enter : null;
+    const eatFrom = eat > today ? eat : null;
+    const unnoted = spray.daysToHarvest === null || spray.reentryHours === null;
+    const unknown = unnoted && addDays(day, ASKED_DAYS) > today;
+    return enterFrom || eatFrom || unknown ? [{ spray, enterFrom, eatFrom, unknown }] : [];
+  });
+  if (waits.length === 0) return null;
+  const eatFrom =
+    waits
+      .flatMap((wait) => wait.eatFrom ?? [])
+      .sort()
+      .at(-1) ?? null;
+  return {
+    spray: (waits.find((wait) => eatFrom !== null && wait.eatFrom === eatFrom) ?? (waits.at(-1) as SprayWait))
+      .spray,
+    enterFrom: Math.max(...waits.map((wait) => wait.enterFrom ?? 0)) || null,
+    eatFrom,
+    unknown: waits.some(({ unknown }) => unknown),
+  };
+}

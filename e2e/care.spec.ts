@@ -1,0 +1,52 @@
+import { expect, test } from '@playwright/test';
+import { beginPatch, setTime } from './helpers';
+
+test('a spray keeps people out and fruit off the plate for as long as its label was copied', async ({
+  page,
+}) => {
+  await setTime(page, '2026-07-13T17:30:00Z');
+  await beginPatch(page);
+  await page.getByRole('link', { name: 'Patch' }).click();
+  await page.getByRole('button', { name: /^Care of Harbour Lantern/ }).click();
+  await page.getByRole('button', { name: 'sprayed' }).click();
+  await expect(page.getByText(/Never on open flowers/)).toBeVisible();
+  await page.getByLabel(/^With what/).fill('<b>soap</b>');
+  await page.getByRole('button', { name: /^Hours to keep out.*one more$/ }).click();
+  await page.getByRole('button', { name: /^Days until it may be eaten.*one more$/ }).click();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(
+    page.getByText('keep out until 14 July, 19:30; eat nothing of it, flowers too, before 20 July'),
+  ).toBeVisible();
+  await expect(page.getByText('Last: sprayed with <b>soap</b>: Harbour Lantern')).toBeVisible();
+  await page.getByRole('link', { name: 'Today' }).click();
+  await expect(page.getByText(/keep out until 14 July/)).toBeVisible();
+  await page.goto('/walk');
+  await expect(page.getByText(/keep out until 14 July/)).toBeVisible();
+
+  await setTime(page, '2026-07-15T05:30:00Z');
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Wednesday 15 July' })).toBeVisible();
+  await expect(page.getByText(/keep out until/)).toHaveCount(0);
+  await page.goto('/patch');
+  await expect(page.getByText(/eat nothing of it, flowers too, before 20 July/)).toBeVisible();
+  await setTime(page, '2026-07-21T05:30:00Z');
+  await page.goto('/patch');
+  await expect(page.getByRole('button', { name: /^Care of/ })).toBeVisible();
+  await expect(page.getByText(/eat nothing/)).toHaveCount(0);
+});
+
+test('a spray without its waiting days says so, and water asks for nothing', async ({ page }) => {
+  await setTime(page, '2026-07-13T17:30:00Z');
+  await beginPatch(page);
+  await page.getByRole('link', { name: 'Patch' }).click();
+  await page.getByRole('button', { name: /^Care of Harbour Lantern/ }).click();
+  await page.getByRole('button', { name: 'watered' }).click();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('Last: watered: Harbour Lantern')).toBeVisible();
+  await expect(page.getByText(/Sprayed on/)).toHaveCount(0);
+  await page.getByRole('button', { name: /^Care of Harbour Lantern/ }).click();
+  await expect(page.getByText(/^13 July 19:30: watered/)).toBeVisible();
+  await page.getByRole('button', { name: 'sprayed' }).click();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText(/how long to wait was not noted: read the label/)).toBeVisible();
+});

@@ -1,0 +1,114 @@
+import { useState } from 'react';
+import { CARES, type Care, type Draft, type Stand } from '@core/ledger';
+import { clockText, localDateOf, shortDayText } from '@core/time';
+import { useGarden } from '@/data/garden/garden';
+import { useRecording } from '@/data/garden/useRecording';
+import { Button, Field, Notice, Sheet, Stepper, Tile, Tiles } from '../controls';
+import { Txt } from '../theme';
+import { careWords } from '../words';
+import { SprayNotice } from './SprayNotice';
+
+/** Entries shown of what was done before. */
+const LATEST = 5;
+
+/** A stand watered, fed or sprayed; of a spray, the waiting times of its label. What was done before stands below. */
+export function CareSheet({ stand, name, onClose }: { stand: Stand; name: string; onClose: () => void }) {
+  const { state, place, prefs } = useGarden();
+  const { busy, problem, save } = useRecording();
+  const [care, setCare] = useState<Care | null>(null);
+  const [product, setProduct] = useState('');
+  const [reentryHours, setReentry] = useState<number | null>(null);
+  const [daysToHarvest, setDays] = useState<number | null>(null);
+  const [whole, setWhole] = useState(false);
+  const bed = state.beds.get(stand.bed);
+  const beside = [...state.stands.values()].filter(
+    (each) =>
+      each.bed === stand.bed && [...state.plants.values()].some((p) => p.stand === each.id && !p.ended),
+  );
+  const spray = care === 'sprayed';
+  const keep = async () => {
+    if (care === null) return;
+    const drafts = (whole ? beside : [stand]).map(({ id }): Draft => ({
+      kind: 'careGiven',
+      stand: id,
+      care,
+      product,
+      reentryHours: spray ? reentryHours : null,
+      daysToHarvest: spray ? daysToHarvest : null,
+    }));
+    if (await save(...drafts)) onClose();
+  };
+  return (
+    <Sheet open onClose={onClose} title={`Care of ${name}`}>
+      {problem ? <Notice tone="brick" text={problem} /> : null}
+      <SprayNotice stand={stand} />
+      <Tiles question="What was done, just now?">
+        {CARES.map((each) => (
+          <Tile
+            key={each}
+            title={careWords[each]}
+            chosen={care === each}
+            onPress={() => setCare(each)}
+            minWidth={96}
+          />
+        ))}
+      </Tiles>
+      {spray ? (
+        <Notice
+          tone="brick"
+          text="Read the label and keep to it and to local law. Never on open flowers: it kills the bees. Gloves, no wind, no children or animals near."
+        />
+      ) : null}
+      {care === null ? null : (
+        <Field
+          label={spray ? 'With what, as the label names it (may be left out)' : 'With what (may be left out)'}
+          value={product}
+          onChange={setProduct}
+        />
+      )}
+      {spray ? (
+        <>
+          <Stepper
+            label={`Hours to keep out, by the label${reentryHours === null ? ' (not noted)' : ''}`}
+            value={reentryHours ?? 24}
+            unset={reentryHours === null}
+            least={0}
+            most={720}
+            onChange={setReentry}
+          />
+          <Stepper
+            label={`Days until it may be eaten, by the label${daysToHarvest === null ? ' (not noted)' : ''}`}
+            value={daysToHarvest ?? 7}
+            unset={daysToHarvest === null}
+            least={0}
+            most={365}
+            onChange={setDays}
+          />
+        </>
+      ) : null}
+      {care !== null && beside.length > 1 ? (
+        <Tiles question="Where" hideQuestion>
+          <Tile title={`${name} alone`} chosen={!whole} onPress={() => setWhole(false)} minWidth={120} />
+          <Tile
+            title={`all of ${bed?.name ?? 'the bed'}`}
+            chosen={whole}
+            onPress={() => setWhole(true)}
+            minWidth={120}
+          />
+        </Tiles>
+      ) : null}
+      <Button title="Keep it" look="main" busy={busy} disabled={care === null} onPress={() => void keep()} />
+      {stand.cares
+        .slice(-LATEST)
+        .reverse()
+        .map((each) => {
+          const at = Date.parse(each.at);
+          return (
+            <Txt key={each.event} size="label" tone="muted">
+              {`${shortDayText(localDateOf(at, place.zone))} ${clockText(at, place.zone, prefs.clock === '12')}: ${careWords[each.care]}${each.product ? ` with ${each.product}` : ''} · ${each.by}`}
+            </Txt>
+          );
+        })}
+    </Sheet>
+  );
+}

@@ -30,3 +30,20 @@ test('the guide is offered in the demo, and left at any time', async ({ page }) 
   await expect(page.getByRole('heading', { name: 'Dawn round' })).toBeVisible({ timeout: 30_000 });
   await expect(page.getByText('This is dawn: do one flower')).toHaveCount(0);
 });
+
+test('children find, count and learn, and nothing of it is written down', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Practice' }).click();
+  await page.getByRole('button', { name: 'Walk with children' }).click();
+  await expect(page.getByText(/Bees and wasps sleep in flowers/)).toBeVisible();
+  await page.getByRole('button', { name: 'Found one!' }).click();
+  await expect(page.getByText(/Only a female can become a fruit/)).toBeVisible();
+  await page.getByRole('button', { name: 'Another one!' }).click();
+  const next = page.getByRole('button', { name: /^(The next one|What did we find\?)$/ });
+  while (await next.isVisible()) await next.click();
+  await expect(page.getByText('A flower with a tiny fruit below it: 2 times')).toBeVisible();
+  await page.getByRole('button', { name: 'Leave the children’s walk' }).click();
+  await page.getByRole('link', { name: 'Today' }).click();
+  await expect(page.getByRole('heading', { name: 'Dawn round' })).toBeVisible();
+  await expect(page.getByText(/^Last: /)).toHaveCount(0);
+});

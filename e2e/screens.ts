@@ -32,6 +32,7 @@ const SCREENS = [
   '/key',
   '/key?crop=melon',
   '/practice',
+  '/practice/children',
   '/practice/train',
   '/practice/rehearse',
   '/dev/broken',

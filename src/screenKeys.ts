@@ -23,6 +23,7 @@ export const SCREEN_KEYS = [
   './plan-sheet.tsx',
   './plan.tsx',
   './plant/[id].tsx',
+  './practice/children.tsx',
   './practice/index.tsx',
   './practice/rehearse.tsx',
   './practice/train.tsx',

@@ -288,6 +288,6 @@ export const cucurbits: readonly Crop[] = [
     seedsPerFruit: ours([10, 35], 'few large seeds'),
     spacingM: ours({ row: 1.5, plant: 0.6 }, 'on a trellis'),
     caution:
-      'The fruit is bitter by nature: not in pregnancy, nor with diabetes medicines without medical advice. The red seed coats of ripe fruit are pretty; the seeds are not for eating.',
+      'The fruit is bitter by nature: not in pregnancy, nor with diabetes medicines without medical advice. The seeds of ripe fruit are not for eating.',
   },
 ];

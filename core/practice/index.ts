@@ -4,3 +4,4 @@ export * from './merge';
 export * from './questions';
 export * from './spacing';
 export * from './results';
+export * from './children';

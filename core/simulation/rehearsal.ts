@@ -273,7 +273,7 @@ function wasteWords({ sex, stage }: RehearsalFlower, dawn: Dawn, fruit: FruitFat
       : 'wilted already. A strip for nothing.';
   if (dawn === 'shut-not-open')
     return stage === 'coloured'
-      ? 'only just coloured, and a day late. It can be had tomorrow, the strip with it.'
+      ? 'only just coloured, and a day late. It can wait until tomorrow, and so can its strip.'
       : `still ${stage}: it opens later. The strip was not needed yet.`;
   if (dawn === 'shut-and-torn') return 'the tape tore at dawn. Bad luck: nobody could have known.';
   if (fruit === 'no-pollen') return 'a good female, and no male of another plant left for her.';

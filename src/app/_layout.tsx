@@ -47,6 +47,7 @@ const AT_WORK = new Set([
   '/card',
   '/begin',
   '/key',
+  '/practice/children',
   '/practice/train',
   '/practice/rehearse',
 ]);
@@ -56,6 +57,7 @@ const BARE = new Set([
   '/round',
   '/begin',
   '/key',
+  '/practice/children',
   '/practice/train',
   '/practice/rehearse',
   '/dev/gallery',

@@ -22,7 +22,7 @@ import { Txt, useIsWide } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
 
 /** Cards, each with a drawing and its keys: a page of more is slow to open. */
-const FEW_CARDS = 12;
+const FEW_CARDS = 24;
 
 /** Every fruit owed a look today: one tap each; a drop asks the cause. */
 function Looks() {

@@ -11,7 +11,12 @@ interface Step {
 }
 
 /** What to do next on the way to one flower pollinated, from where one stands and what one has done. */
-export function guideStep(path: string, done: { readonly picked: boolean; readonly worked: boolean }): Step {
+export function guideStep(
+  path: string,
+  done: { readonly picked: boolean; readonly worked: boolean },
+): Step | null {
+  // Whoever looks about elsewhere is left in peace.
+  if (!['/', '/round', '/fruit'].includes(path)) return null;
   if (done.worked)
     return path === '/round'
       ? {
@@ -57,7 +62,9 @@ export function DemoGuide() {
   if (!garden?.demo) return null;
   const { recent } = garden.store;
   const did = (kind: string) => recent.some((event) => event.kind === kind);
-  const { title, text, to } = guideStep(path, { picked: did('closureChecked'), worked: did('pollinated') });
+  const step = guideStep(path, { picked: did('closureChecked'), worked: did('pollinated') });
+  if (!step) return null;
+  const { title, text, to } = step;
   return (
     <Notice tone="leaf" title={title} text={text}>
       {to ? <Button title={to.title} small onPress={() => router.navigate(to.path)} /> : null}

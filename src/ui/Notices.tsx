@@ -133,7 +133,7 @@ function DemoBar({ garden }: { garden: Garden }) {
         <Row gap={0} style={{ flexWrap: 'nowrap' }}>
           {prefs.guided ? null : (
             <Button
-              title="Guide me"
+              title="Guide"
               label="Guide me through one flower"
               look="quiet"
               small
@@ -141,7 +141,7 @@ function DemoBar({ garden }: { garden: Garden }) {
             />
           )}
           <Button
-            title={evening > now ? 'This evening' : 'Tomorrow evening'}
+            title={evening > now ? 'Evening' : 'Next evening'}
             label={
               evening > now
                 ? 'Move the demo clock to this evening'
@@ -153,7 +153,7 @@ function DemoBar({ garden }: { garden: Garden }) {
             onPress={() => move(nextEvening)}
           />
           <Button
-            title={dawn > now ? 'Sunrise' : "Tomorrow's dawn"}
+            title={dawn > now ? 'Sunrise' : 'Next dawn'}
             label={dawn > now ? 'Move the demo clock to sunrise' : "Move the demo clock to tomorrow's dawn"}
             look="quiet"
             small

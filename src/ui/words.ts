@@ -222,7 +222,7 @@ export function plural(count: number, one: string, many = `${one}s`): string {
 export const listText = (items: readonly string[]): string => new Intl.ListFormat('en').format(items);
 
 export function flowerPlace({ node, thread }: Pick<Flower, 'node' | 'thread'>): string {
-  if (thread === null) return node === null ? 'no node given' : `node ${node}`;
+  if (thread === null) return node === null ? 'node not noted' : `node ${node}`;
   return node === null ? `${thread} thread` : `node ${node}, ${thread} thread`;
 }
 

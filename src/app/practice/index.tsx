@@ -69,6 +69,14 @@ function Practice() {
         </Txt>
         <Button title="Begin a rehearsal" onPress={() => router.navigate('/practice/rehearse')} />
       </Card>
+      <Card>
+        <Txt size="heading">A walk with children</Txt>
+        <Txt>
+          Find a female, a male, a bud of tomorrow; count them, and hear what they are. Nothing is written
+          down.
+        </Txt>
+        <Button title="Walk with children" onPress={() => router.navigate('/practice/children')} />
+      </Card>
       {records && answered > 0 ? (
         <Card>
           <Txt size="heading">How it goes</Txt>

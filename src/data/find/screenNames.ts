@@ -22,6 +22,11 @@ export const SCREENS = [
   { title: 'Seed', note: 'lots, packets, coming seed', to: '/seed' },
   { title: 'Generations of a cross', note: 'F1, F2, backcross, how many plants', to: '/generations' },
   { title: 'Practice', note: 'trainer, questions, learn', to: '/practice' },
+  {
+    title: 'A walk with children',
+    note: 'find, count and learn; nothing is recorded',
+    to: '/practice/children',
+  },
   { title: 'Rehearse a season', note: 'practise rounds, simulation', to: '/practice/rehearse' },
   { title: 'The key: what am I looking at?', note: 'male or female, bud, stage', to: '/key' },
   { title: 'Settings', note: 'export, import, file, light, units, schools, delete', to: '/settings' },

@@ -177,7 +177,8 @@ export function Stepper({ label, value, unset = false, least, most, step = 1, on
         onPress={less}
         onHold={less}
       />
-      <Txt size="heading" style={styles.stepValue} aria-live="polite">
+      {/* As large as a heading, and none. */}
+      <Txt size="heading" role={undefined} aria-level={undefined} style={styles.stepValue} aria-live="polite">
         {unset ? '–' : value}
       </Txt>
       <Button

@@ -42,7 +42,7 @@ export function SwapsCard({
           {over ? (
             <Notice
               tone="pollen"
-              text="The morning is over: pollen in yesterday’s bags is dead by now. Bag tassels anew this afternoon; what was poured this morning can still be entered."
+              text="The morning is over: pollen in yesterday’s bags is dead by now. Bag tassels again this afternoon; what was poured this morning can still be entered."
             />
           ) : (
             <Steps steps={workSteps(crop, 'pouring', 'shoot-bag')} />

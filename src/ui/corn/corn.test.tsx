@@ -98,7 +98,7 @@ test('what two devices can’t both be right about stands side by side; where no
       device === 'phone' ? 'Vesna' : 'Tilen',
     );
   renderIn(await world(), <ContradictionCard />);
-  expect(screen.getByText('Which is true?')).toBeTruthy();
+  expect(await screen.findByText('Which is true?')).toBeTruthy();
   expect(screen.getByText(/^whole: Slate Dome 1/)).toBeTruthy();
   expect(screen.getByText(/^torn: Slate Dome 1/)).toBeTruthy();
   expect(screen.getByText(/^Vesna, /)).toBeTruthy();

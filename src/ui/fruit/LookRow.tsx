@@ -69,7 +69,7 @@ export function LookRow({
         />
       </View>
       <Txt size="label" tone="muted">
-        If it took: {expectOn(crop, due.day)}
+        {expectOn(crop, due.day)}
       </Txt>
       {crop.id === 'bottle-gourd' && due.day >= 4 && due.day <= 6 ? (
         <GourdScale length={(mm) => (prefs.units === 'us' ? `${Math.round(mm / 25.4)} in` : `${mm} mm`)} />

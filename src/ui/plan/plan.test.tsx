@@ -192,6 +192,7 @@ test('a bed that two phones moved is shown with both places, for a choice', asyn
     } as never);
   const store = await gardenOf(garden.events, garden.time(DAY, 9));
   renderIn(store, <ContradictionCard />);
+  await screen.findByText('Which is true?');
   expect(screen.getByText('where bed 1 lies: 5 m from the left, 0 m from the top, turned 0°')).toBeTruthy();
   fireEvent.press(screen.getByLabelText(/^This is true: where bed 1 lies: 5 m/));
   await waitFor(() => expect(store.ledger.state.beds.get(bed.id)?.xM).toBe(5));

@@ -16,6 +16,9 @@ import { Txt } from '../theme';
 import { UndoLine } from '../UndoLine';
 import { checkWords, plural } from '../words';
 
+/** Letters of a word that stands beside the keys on a phone. */
+const LONG_WORD = 12;
+
 /** The males of one variety, picked before its females: plant by plant, with what is torn or missing said at once. */
 export function CollectMales({
   collecting,
@@ -89,9 +92,20 @@ export function CollectMales({
         const first = males[0] ? state.flowers.get(males[0]) : undefined;
         if (!growing) return null;
         const last = males[males.length - 1] as string;
+        // Beside three keys a long word would stand in pieces: then the keys go below.
+        const long = plantName(growing)
+          .split(' ')
+          .some((word) => word.length > LONG_WORD);
         return (
           <Card key={id} style={{ paddingVertical: 6, paddingHorizontal: 10 }}>
-            <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 }}>
+            <View
+              style={{
+                flexDirection: 'row',
+                flexWrap: long ? 'wrap' : 'nowrap',
+                alignItems: 'center',
+                gap: 8,
+              }}
+            >
               {first ? (
                 <FlowerDrawing
                   {...flowerAppearance(first, growing.crop, place.zone)}
@@ -100,7 +114,7 @@ export function CollectMales({
                   size={56}
                 />
               ) : null}
-              <View style={{ flexGrow: 1, flexShrink: 1, flexBasis: 96 }}>
+              <View style={{ flexGrow: 1, flexShrink: 1, flexBasis: long ? '70%' : 0 }}>
                 <Txt size="strong">{plantName(growing)}</Txt>
                 <Txt size="label" tone="muted">
                   {plural(males.length, 'male')} · {growing.bed.name}

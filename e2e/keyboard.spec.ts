@@ -78,8 +78,9 @@ test('what matters of Today, a stop and the looks is read, and in its order', as
   await expect(page.getByRole('main')).toMatchAriaSnapshot(`
     - heading /to look at/ [level=1]
     - button "Back"
-    - 'button /: growing$/'
-    - 'button /: yellowing$/'
+    - group "It is":
+      - 'button /: growing$/'
+      - 'button /: yellowing$/'
   `);
 });
 

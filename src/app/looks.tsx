@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { toLookAt, type OwedLook } from '@core/rounds';
@@ -81,30 +81,9 @@ function Looks() {
         <CountRow key={`${due.stand.id}/${due.from}/${due.to}`} due={due} />
       ))}
       {shut.length > 1 ? <AllShut flowers={shut.map(({ flower }) => flower)} /> : null}
-      <LongList
-        items={shut}
-        keyOf={({ flower }) => flower.id}
-        row={({ flower, growing }) => <ShutRow flower={flower} growing={growing} />}
-        about={190}
-        short={FEW_CARDS}
-        gap={12}
-      />
-      <LongList
-        items={unmarked}
-        keyOf={({ flower }) => flower.id}
-        row={({ flower, growing }) => <MarkRow flower={flower} growing={growing} />}
-        about={190}
-        short={FEW_CARDS}
-        gap={12}
-      />
-      <LongList
-        items={loops}
-        keyOf={({ flower }) => flower.id}
-        row={(due) => <LoopRow due={due} />}
-        about={190}
-        short={FEW_CARDS}
-        gap={12}
-      />
+      <Cards of={shut} row={({ flower, growing }) => <ShutRow flower={flower} growing={growing} />} />
+      <Cards of={unmarked} row={({ flower, growing }) => <MarkRow flower={flower} growing={growing} />} />
+      <Cards of={loops} row={(due) => <LoopRow due={due} />} />
       {rows(wide ? plants.slice(0, half) : plants)}
       {early.map((due) => (
         <CountRow key={`${due.stand.id}/${due.from}/${due.to}/early`} due={due} />
@@ -131,6 +110,19 @@ function Looks() {
         of={asking}
       />
     </Page>
+  );
+}
+
+/** Flowers, a card each. */
+function Cards<T extends { readonly flower: Flower }>({
+  of,
+  row,
+}: {
+  of: readonly T[];
+  row: (due: T) => ReactNode;
+}) {
+  return (
+    <LongList items={of} keyOf={({ flower }) => flower.id} row={row} about={190} short={FEW_CARDS} gap={12} />
   );
 }
 

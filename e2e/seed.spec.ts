@@ -21,7 +21,7 @@ test('fruits become a lot, the lot is sown again, and its plants are traced back
   await page.getByRole('button', { name: 'Begin the lot' }).click();
   await expect(page.getByRole('heading', { name: 'Slate Dome 2026' })).toBeVisible();
   await expect(
-    page.getByText('As varied as seed of 2 plants that are not akin and gave the same.'),
+    page.getByText('As varied as seed of 2 plants that are unrelated and gave equally.'),
   ).toBeVisible();
   await expect(page.getByText('No plant on record was sown from it.')).toBeVisible();
   await check(page, 'a lot');

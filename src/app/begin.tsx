@@ -126,8 +126,8 @@ function BeginPatch() {
         {asked ? null : (
           <>
             <Txt tone="muted">
-              More can come later, each stand for a purpose of its own. For fruit few things need saying; for
-              pure seed and crosses the proof of it begins here.
+              More can come later, each stand for a purpose of its own. For fruit there is little to say; for
+              pure seed and crosses the proof begins here.
             </Txt>
             <Button
               title="I only want to learn: show me the demo patch"

@@ -107,7 +107,7 @@ function OneGoal({ stand, variety }: { stand: Stand; variety: Variety }) {
         ) : (
           <Card>
             <Txt size="heading">The sum</Txt>
-            <Txt>Say how much is wanted: the sum goes back from there to tonight’s tape.</Txt>
+            <Txt>Say how much you want, and the sum works back from there to tonight’s tape.</Txt>
           </Card>
         )
       }
@@ -128,7 +128,7 @@ function OneGoal({ stand, variety }: { stand: Stand; variety: Variety }) {
       {stand.reason === 'fruit' && goal.seed ? (
         <Notice
           tone="pollen"
-          text="This stand is grown for the fruit: seed asks for shut flowers. Change its reason on the Patch."
+          text="This stand is grown for the fruit; for seed its flowers have to be shut. Change its reason on the Patch."
         />
       ) : null}
       <GoalForm stand={stand} variety={variety} value={value} errors={errors} onChange={change} />

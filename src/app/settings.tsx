@@ -66,7 +66,7 @@ function Settings() {
             <Txt>
               {state.count} records, in this browser only.{' '}
               {prefs.exportedAt
-                ? `Last carried out on ${dayText(prefs.exportedAt.slice(0, 10))}.`
+                ? `Last exported on ${dayText(prefs.exportedAt.slice(0, 10))}.`
                 : 'Not carried out yet: export now and then, a lost phone loses them.'}
             </Txt>
             <Button title="Export everything (JSON)" onPress={() => void exportAll()} />

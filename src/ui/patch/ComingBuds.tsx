@@ -35,7 +35,8 @@ export function ComingBuds({
       <Warnings outlook={own} />
       {nextDay.known >= 3 ? (
         <Txt size="label" tone="muted">
-          Your coloured {growing.variety.name} buds opened next day {nextDay.opened} times of {nextDay.known}.
+          Your coloured {growing.variety.name} buds opened the next day {nextDay.opened} times out of{' '}
+          {nextDay.known}.
         </Txt>
       ) : null}
     </Card>

@@ -19,10 +19,10 @@ export function MixingCard({ title, mixture }: { title: string; mixture: Mixture
         <Stat value={plantsText(size)} name="plants it is worth" />
       </Row>
       <Txt>
-        {`As varied as seed of ${plantsText(size)} ${size === 1 ? 'plant' : 'plants'} that are not akin and gave the same.`}
+        {`As varied as seed of ${plantsText(size)} ${size === 1 ? 'plant' : 'plants'} that are unrelated and gave equally.`}
       </Txt>
       {akin ? (
-        <Txt>{`They are akin; if they were not, it would be ${plantsText(sizeUnrelated)}.`}</Txt>
+        <Txt>{`They are related; if they were not, it would be ${plantsText(sizeUnrelated)}.`}</Txt>
       ) : null}
       <Txt size="label" tone="muted">
         {[

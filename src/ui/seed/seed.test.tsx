@@ -186,7 +186,7 @@ test('how a lot is mixed, in numbers and words', async () => {
       <SmallCard size={mixture.size} />
     </>,
   );
-  expect(screen.getByText('As varied as seed of 4 plants that are not akin and gave the same.')).toBeTruthy();
+  expect(screen.getByText('As varied as seed of 4 plants that are unrelated and gave equally.')).toBeTruthy();
   expect(screen.getByText(/^Of all that varies in it 13 % is lost in this generation/)).toBeTruthy();
 });
 

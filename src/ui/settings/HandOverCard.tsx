@@ -27,8 +27,8 @@ export function HandOverCard() {
       <Txt size="heading">Several people</Txt>
       <Txt>
         Before a round and after it give your record to the other phone, and take theirs. Nothing is taken
-        twice, and the order does not matter. What both wrote of one thing and can’t both be true comes up on
-        Today.
+        twice, and the order does not matter. Where the two say things of one flower that can’t both be true,
+        Today asks.
       </Txt>
       <Button title="Give it to another phone" onPress={() => void give()} />
       {told ? <Notice tone="pollen" text={told} /> : null}

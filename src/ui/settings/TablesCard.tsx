@@ -39,7 +39,7 @@ export function TablesCard() {
         ))}
       </Row>
       <Txt size="label" tone="muted">
-        One row a thing, times in UTC, days as YYYY-MM-DD; an empty cell: not recorded.
+        One row for each thing, times in UTC, days as YYYY-MM-DD; an empty cell: not recorded.
       </Txt>
     </>
   );

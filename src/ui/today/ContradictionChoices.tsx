@@ -19,7 +19,8 @@ export function ContradictionChoices({ found }: { found: readonly Contradiction[
     <Card>
       <Txt size="heading">Which is true?</Txt>
       <Txt tone="muted">
-        Two devices wrote down what can’t both be so. What you don’t keep stays in the log, taken back.
+        Two devices wrote down things that can’t both be true. What you don’t keep stays in the log, taken
+        back.
       </Txt>
       {found.slice(0, SHOWN).map((each) => (
         <Choice key={each.entries.map(({ id }) => id).join()} contradiction={each} />

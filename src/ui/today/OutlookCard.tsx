@@ -121,6 +121,6 @@ export function Warnings({ outlook }: { outlook: VarietyOutlook }) {
 function learnt(outlook: readonly VarietyOutlook[]): string[] {
   const crops = new Map(outlook.map((each) => [each.crop.id, each]));
   return [...crops.values()].flatMap(({ crop, nextDay: { opened, known } }) =>
-    known < 3 ? [] : [`Your coloured ${crop.name} buds opened next day ${opened} times of ${known}.`],
+    known < 3 ? [] : [`Your coloured ${crop.name} buds opened the next day ${opened} times out of ${known}.`],
   );
 }

@@ -19,7 +19,7 @@ export function LastUsefulNotice({ growing: { stand } }: { growing: Growing }) {
       text={
         said
           ? `Too late for seed: worked now it would not ripen by ${shortDayText(until)}. The last useful day was ${shortDayText(on)}.`
-          : `Perhaps too late for seed: should the first frost come about ${shortDayText(until)}, what is worked now does not ripen. Say when you look for it under Goals.`
+          : `Perhaps too late for seed: should the first frost come about ${shortDayText(until)}, what is worked now does not ripen. Say under Goals when you expect it.`
       }
     />
   );

@@ -110,6 +110,8 @@ test('a screen that breaks says so; the records are safe, can be saved, and the 
 test('a worker that cannot be loaded does not leave the round without a plan', async ({ page }) => {
   await page.route(/\/trade[^/]*\.js/, (route) => route.abort());
   await openDemo(page);
+  // Today asks for what is foretold; whoever leaves it before the answer calls the question back.
+  await expect.poll(() => worksOf(page)).toEqual({ worker: [], screen: ['foretold'] });
   await page.getByRole('button', { name: 'Start the 05:05 round' }).click();
   await expect(page.getByRole('heading', { name: /^Collect \d+ male/ })).toBeVisible();
   await expect.poll(() => worksOf(page)).toEqual({ worker: [], screen: ['foretold', 'planned'] });

@@ -1,6 +1,7 @@
 import { noteOf, sownOf } from './derive';
 import type { EventOf, LedgerEvent } from './events';
-import type { Flower, LookView, Note, Plant } from './views';
+import type { Flower, LookView } from './flowerViews';
+import type { Note, Plant } from './views';
 
 /** What later events change of a plant, but for its lists. */
 type PlantParts = Pick<

@@ -6,6 +6,7 @@ export * from './gardenEvents';
 export * from './planEvents';
 export * from './lotEvents';
 export * from './views';
+export * from './flowerViews';
 export { placeSchema, notedDay, MOST_DAYS, MOST_CORNERS } from './payloadParts';
 export { validateEvent, eventSchema, type Validation } from './validate';
 export { emptyState, apply, applyAll, fold, eventsOf, latestAt, type State } from './state';

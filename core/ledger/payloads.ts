@@ -1,6 +1,5 @@
 import Joi from 'joi';
 import {
-  CLOSURES,
   CROP_IDS,
   FRUIT_SHAPES,
   NEIGHBOUR_IDS,
@@ -9,13 +8,13 @@ import {
   REASONS,
   SCHOOLS,
   SEX_SYSTEMS,
-  SEXES,
   STAGES,
   TOOLS,
 } from '../crops';
 import { EVENT_ID } from '../ids';
 import { isLocalDate } from '../time';
 import type { EventKind } from './events';
+import { flowerPayloads } from './flowerPayloads';
 import {
   text,
   name,
@@ -39,23 +38,16 @@ import {
   BESIDES,
   BETWEEN,
   CARES,
-  CHECK_RESULTS,
   CLOCK_NOTES,
-  HARVEST_FOR,
   HEALTH,
   KNOWN_BY,
-  LOOK_RESULTS,
   LOSS_CAUSES,
-  MISSED_WHY,
   OBSTACLES,
   GROW_OUT_STAGES,
   LOT_FROM,
   OFF_TYPE_BY,
   ROGUED,
-  PROPS,
-  PURPOSES,
   SHELTERS,
-  THREAD_COLOURS,
   WEATHER_ORIGINS,
   WEIGHED,
 } from './values';
@@ -279,65 +271,7 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
     seconds: count.min(1).max(3600).required(),
   }),
   malesPicked: () => ({ stand: id('stand'), count: count.min(1).max(5000).required() }),
-  flowerSeen: () => ({
-    flower: id('flower'),
-    plant: id('plant'),
-    sex: oneOf(SEXES),
-    stage: oneOf(STAGES),
-    node: count.max(200).allow(null).required(),
-    ovaryMm: Joi.number().greater(0).max(500).allow(null).optional(),
-  }),
-  flowerShut: () => ({ flower: id('flower'), closure: oneOf(CLOSURES) }),
-  threaded: () => ({ flower: id('flower'), colour: oneOf(THREAD_COLOURS) }),
-  closureChecked: () => ({ flower: id('flower'), result: oneOf(CHECK_RESULTS) }),
-  missed: () => ({ flower: id('flower'), why: oneOf(MISSED_WHY) }),
-  leftOpen: () => ({ flower: id('flower') }),
-  emasculated: () => ({ flower: id('flower') }),
-  pollinated: () => ({
-    flower: id('flower'),
-    fathers: Joi.array()
-      .items(
-        Joi.object({
-          plant: id('plant'),
-          males: Joi.number().integer().min(1).max(50).required(),
-          flowers: Joi.array().items(id('flower').optional()).max(50).unique().required(),
-        }),
-      )
-      .max(50)
-      .required(),
-    tool: Joi.string()
-      .valid(...TOOLS)
-      .optional(),
-    shutAgain: Joi.string()
-      .valid(...CLOSURES)
-      .allow(null)
-      .optional(),
-    purpose: oneOf(PURPOSES),
-    lobes: Joi.number().integer().min(0).max(8).optional(),
-    openS: Joi.number().min(0).max(86_400).optional(),
-    beeIn: Joi.boolean().optional(),
-    puff: Joi.boolean().optional(),
-    maleInside: Joi.boolean().optional(),
-    clean: Joi.boolean().optional(),
-  }),
-  markLost: () => ({ flower: id('flower'), mark: text(40).optional() }),
-  marked: () => ({ flower: id('flower'), mark: text(20).trim().min(1).required() }),
-  coverOff: () => ({ flower: id('flower') }),
-  pinched: () => ({ flower: id('flower') }),
-  lookedAt: () => ({
-    flower: id('flower'),
-    result: oneOf(LOOK_RESULTS),
-    sizeMm: Joi.number().min(0).max(5000).allow(null).required(),
-    markRead: Joi.boolean().optional(),
-  }),
-  propped: () => ({ flower: id('flower'), prop: oneOf(PROPS) }),
-  lost: () => ({ flower: id('flower'), cause: oneOf(LOSS_CAUSES) }),
-  harvested: () => ({
-    flower: id('flower'),
-    harvestFor: oneOf(HARVEST_FOR),
-    weightG: Joi.number().min(0).max(2_000_000).allow(null).required(),
-    markRead: Joi.boolean().optional(),
-  }),
+  ...flowerPayloads,
   noted: () => ({ subject: anySubject(), text: text(2000, true).trim().min(1).required() }),
   settled: () => ({
     subject: anySubject(),

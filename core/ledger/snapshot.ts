@@ -1,6 +1,6 @@
 import type { SubjectId } from '../ids';
 import { VIEW_TABLES, type ViewTable, type ViewTables } from './subjects';
-import type { Flower } from './views';
+import type { Flower } from './flowerViews';
 import type { AnyEvent, LedgerEvent } from './events';
 import { applyAll, sharded, type State } from './state';
 

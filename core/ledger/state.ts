@@ -5,7 +5,7 @@ import { inForce } from './inForce';
 import { chosenOf } from './merge';
 import { Shards } from './shards';
 import { SUBJECTS, VIEW_TABLES, type ViewTables } from './subjects';
-import type { Flower } from './views';
+import type { Flower } from './flowerViews';
 
 /**
  * What the events add up to. Events are grouped by the subject they speak of and each subject's view comes

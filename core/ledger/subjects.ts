@@ -3,7 +3,8 @@ import { deriveBed, deriveLot, deriveNeighbour, deriveObstacle, deriveStand, der
 import { derivePatch } from './derivePatch';
 import { deriveFlower, derivePlant } from './derivePlant';
 import type { LedgerEvent } from './events';
-import type { Bed, Flower, Lot, Neighbour, Obstacle, Patch, Plant, Stand, Variety } from './views';
+import type { Flower } from './flowerViews';
+import type { Bed, Lot, Neighbour, Obstacle, Patch, Plant, Stand, Variety } from './views';
 
 /** The view of each kind of subject. */
 interface ViewOf {

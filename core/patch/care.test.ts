@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { Stand } from '../ledger';
 import { TestGarden } from '../testGarden';
 import { addDays, localDateOf } from '../time';
-import { sprayWait } from './care';
+import { keptOut, sprayWait } from './care';
 
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
@@ -45,6 +45,25 @@ test('of two sprays the longer wait holds, whichever came later', () => {
     { day: 3, reentryHours: 24, daysToHarvest: 3 },
   ]);
   expect(at(3.5)).toMatchObject({ eatFrom: '2026-07-22', spray: { daysToHarvest: 21 } });
+});
+
+test('of all stands those are named that nobody may go into now', () => {
+  const garden = new TestGarden();
+  const { stand } = garden.plant('squash-pepo', 'Long Halyard', 1);
+  garden.plant('corn', 'Weir Copper', 1);
+  const at = garden.time('2026-07-01', 8);
+  garden.write(at, {
+    kind: 'careGiven',
+    stand,
+    care: 'sprayed',
+    product: '',
+    reentryHours: 24,
+    daysToHarvest: 7,
+  });
+  const out = (hours: number) =>
+    keptOut(garden.state, at + hours * HOUR, garden.place.zone).map((each) => each.stand.id);
+  expect(out(2)).toEqual([stand]);
+  expect(out(25)).toEqual([]);
 });
 
 test('water is not waited for', () => {

@@ -1,4 +1,4 @@
-import type { CareView, Stand } from '../ledger';
+import type { CareView, Stand, State } from '../ledger';
 import { addDays, localDateOf, type LocalDate } from '../time';
 
 /** What sprays on a stand still ask for. */
@@ -48,4 +48,18 @@ export function sprayWait({ cares }: Pick<Stand, 'cares'>, now: number, zone: st
     eatFrom,
     unknown: waits.some(({ unknown }) => unknown),
   };
+}
+
+/** The stands that nobody may go into now, and until when. */
+export function keptOut(
+  { stands }: Pick<State, 'stands'>,
+  now: number,
+  zone: string,
+): readonly { readonly stand: Stand; readonly wait: SprayWait }[] {
+  const out: { stand: Stand; wait: SprayWait }[] = [];
+  for (const stand of stands.values()) {
+    const wait = stand.cares.length > 0 ? sprayWait(stand, now, zone) : null;
+    if (wait && wait.enterFrom !== null) out.push({ stand, wait });
+  }
+  return out;
 }

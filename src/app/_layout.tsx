@@ -32,7 +32,7 @@ const keySheet = piece(() => import('@/ui/ShortcutsSheet'));
 
 /** The list of keys, fetched when it is asked for. */
 function Keys({ onClose }: { onClose: () => void }) {
-  const { ShortcutsSheet } = usePiece(keySheet) ?? {};
+  const { ShortcutsSheet } = usePiece(keySheet, true) ?? {};
   return ShortcutsSheet ? <ShortcutsSheet onClose={onClose} /> : null;
 }
 

@@ -3,6 +3,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { cropOf, hasRounds } from '@core/crops';
 import type { Stand, Variety } from '@core/ledger';
 import { NO_GOAL } from '@core/goals';
+import { plantsOfStand } from '@core/patch';
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
 import { readGoal, typedGoal } from '@/data/forms/goalForm';
@@ -35,7 +36,7 @@ function AllGoals() {
   const wide = useIsWide();
   const stands = [...state.stands.values()].flatMap((stand) => {
     const variety = state.varieties.get(stand.variety);
-    const lives = [...state.plants.values()].some((plant) => plant.stand === stand.id && !plant.ended);
+    const lives = plantsOfStand(state, stand.id).some(({ ended }) => !ended);
     return variety && lives && hasRounds(cropOf(variety.crop)) ? [{ stand, variety }] : [];
   });
   // A question comes before the answers that hang on it; once answered it stands aside.

@@ -5,7 +5,7 @@ import { useRouter } from 'expo-router';
 import { keepingHours, bloomDayOf, morningOver, windowNow, type BloomDay } from '@core/bloom';
 import { kitchenRound, mayFlower, type KitchenPlant } from '@core/kitchen';
 import { bandDay, nextRounds, toLookAt, type Round } from '@core/rounds';
-import { walkOrder } from '@core/patch';
+import { keptOut, walkOrder } from '@core/patch';
 import { clockText, dayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useOutlook } from '@/data/foresight/outlook';
@@ -160,7 +160,7 @@ function Today() {
         />
       )}
       <UndoLine />
-      {[...state.stands.values()].map((stand) => (
+      {keptOut(state, now, place.zone).map(({ stand }) => (
         <SprayNotice key={stand.id} stand={stand} name={state.varieties.get(stand.variety)?.name} entering />
       ))}
       {kitchenLeads ? kitchenCard : null}

@@ -14,9 +14,9 @@ import {
 } from '@core/patch';
 import { cropOf, hasRounds } from '@core/crops';
 import type { Bed, Stand, State } from '@core/ledger';
+import { piece, usePiece } from '@/data/device/pieces';
 import { useGarden } from '@/data/garden/garden';
 import { Badge, Card, Icon, Button } from '@/ui/controls';
-import { CareSheet } from '@/ui/care/CareSheet';
 import { SprayNotice } from '@/ui/care/SprayNotice';
 import { BedSheet } from '@/ui/patch/BedSheet';
 import { CoverAdvice } from '@/ui/patch/CoverAdvice';
@@ -184,7 +184,7 @@ function StandRows({ stand }: { stand: Stand }) {
         />
       </View>
       <SprayNotice stand={stand} />
-      {caring ? <CareSheet stand={stand} name={variety.name} onClose={() => setCaring(false)} /> : null}
+      {caring ? <Care stand={stand} name={variety.name} onClose={() => setCaring(false)} /> : null}
       {editing ? <StandEditSheet stand={stand} variety={variety} onClose={() => setEditing(false)} /> : null}
       {hasRounds(cropOf(variety.crop)) ? null : (
         <Txt size="label" tone="muted">
@@ -209,6 +209,13 @@ function StandRows({ stand }: { stand: Stand }) {
       ) : null}
     </View>
   );
+}
+
+const care = piece(() => import('@/ui/care/CareSheet'));
+
+function Care(props: { stand: Stand; name: string; onClose: () => void }) {
+  const { CareSheet } = usePiece(care) ?? {};
+  return CareSheet ? <CareSheet {...props} /> : null;
 }
 
 function PlantRow({ growing: { plant, crop, variety } }: { growing: Growing }) {

@@ -95,7 +95,7 @@ const guide = piece(() => import('./DemoGuide'));
 
 /** The guided way, fetched when somebody wants it. */
 function Guide() {
-  const { DemoGuide } = usePiece(guide) ?? {};
+  const { DemoGuide } = usePiece(guide, true) ?? {};
   return DemoGuide ? <DemoGuide /> : null;
 }
 

@@ -31,3 +31,17 @@ test('a key that goes away while it is held stops', () => {
 test('without a step a key does not run', () => {
   expect(renderHook(() => useHold(undefined)).result.current).toBeNull();
 });
+
+test('a key that reaches its bound while it is held stops, though nobody let go', () => {
+  const step = jest.fn();
+  const { result, rerender } = renderHook<
+    ReturnType<typeof useHold>,
+    { readonly of: (() => void) | undefined }
+  >(({ of }) => useHold(of), { initialProps: { of: step } });
+  act(() => result.current?.onLongPress());
+  rerender({ of: undefined });
+  act(() => void jest.advanceTimersByTime(5000));
+  rerender({ of: step });
+  act(() => void jest.advanceTimersByTime(5000));
+  expect(step).toHaveBeenCalledTimes(1);
+});

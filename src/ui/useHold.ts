@@ -9,13 +9,15 @@ const FAST_MS = 45;
 export function useHold(step: (() => void) | undefined) {
   const latest = useRef(step);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
-  useEffect(() => {
-    latest.current = step;
-  });
   const stop = () => {
     if (timer.current !== null) clearTimeout(timer.current);
     timer.current = null;
   };
+  useEffect(() => {
+    latest.current = step;
+    // A key that can no longer be pressed is never told that it was let go.
+    if (!step) stop();
+  });
   useEffect(() => stop, []);
   if (!step) return null;
   const run = (done: number) => {

@@ -19,9 +19,9 @@ export function piece<T extends object>(fetch: () => Promise<T>): Piece<T> {
 
 /**
  * The piece, or `null` until it is here. Not by Suspense: React holds what was suspended back for 300 ms, however soon it comes. One
- * that can't be had is thrown to the page that tells of faults.
+ * that can't be had is thrown to the page that tells of faults; with `spare` it stays away, and the screen does without.
  */
-export function usePiece<T extends object>(of: Piece<T>): T | null {
+export function usePiece<T extends object>(of: Piece<T>, spare = false): T | null {
   const [found, setFound] = useState(of.here);
   useEffect(() => {
     if (found) return;
@@ -31,7 +31,7 @@ export function usePiece<T extends object>(of: Piece<T>): T | null {
         if (!left) setFound(module);
       },
       (fault: unknown) => {
-        if (!left)
+        if (!left && !spare)
           setFound(() => {
             throw fault;
           });
@@ -40,6 +40,6 @@ export function usePiece<T extends object>(of: Piece<T>): T | null {
     return () => {
       left = true;
     };
-  }, [of, found]);
+  }, [of, found, spare]);
   return found;
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { CARES, type Care, type Draft, type Stand } from '@core/ledger';
+import { plantsOfStand } from '@core/patch';
 import { clockText, localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
@@ -22,8 +23,7 @@ export function CareSheet({ stand, name, onClose }: { stand: Stand; name: string
   const [whole, setWhole] = useState(false);
   const bed = state.beds.get(stand.bed);
   const beside = [...state.stands.values()].filter(
-    (each) =>
-      each.bed === stand.bed && [...state.plants.values()].some((p) => p.stand === each.id && !p.ended),
+    (each) => each.bed === stand.bed && plantsOfStand(state, each.id).some(({ ended }) => !ended),
   );
   const spray = care === 'sprayed';
   const keep = async () => {

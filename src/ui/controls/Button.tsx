@@ -37,7 +37,7 @@ export function Button({
 }: ButtonProps) {
   const colours = useColours();
   const press = useSteady(onPress);
-  const hold = useHold(onHold);
+  const hold = useHold(disabled ? undefined : onHold);
   const heavy = useLight() === 'sun';
   const filled = look === 'main';
   const ink = filled ? colours.onAction : look === 'danger' ? colours.brick : colours.ink;

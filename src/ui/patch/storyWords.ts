@@ -6,6 +6,7 @@ import {
   closureWords,
   lookWords,
   missedWords,
+  propWords,
   plural,
   reasonWords,
   sexWords,
@@ -74,6 +75,10 @@ export function storyWords(state: State, event: LedgerEvent): string {
         `Looked at: ${lookWords[event.result]}${event.sizeMm === null ? '' : `, ${Math.round(event.sizeMm)} mm`}`,
         readWords(event.markRead),
       );
+    case 'propped': {
+      const words = propWords[event.prop];
+      return words.charAt(0).toUpperCase() + words.slice(1);
+    }
     case 'lost':
       return `Lost: ${causeWords[event.cause]}`;
     case 'harvested':

@@ -3,7 +3,7 @@ import { contradictions } from '@core/rounds';
 import { piece, usePiece } from '@/data/device/pieces';
 import { useGarden } from '@/data/garden/garden';
 
-/** Seldom needed, so fetched when it is. */
+/** Seldom needed, so fetched when it is; Today stands without, should it not be had. */
 const choices = piece(() => import('./ContradictionChoices'));
 
 /** Entries of two devices that can't both be true, side by side, for a choice. Nothing where there are none. */
@@ -14,6 +14,6 @@ export function ContradictionCard() {
 }
 
 function Choices({ found }: { found: ReturnType<typeof contradictions> }) {
-  const { ContradictionChoices } = usePiece(choices) ?? {};
+  const { ContradictionChoices } = usePiece(choices, true) ?? {};
   return ContradictionChoices ? <ContradictionChoices found={found} /> : null;
 }

@@ -4,6 +4,8 @@ import { browserNeighbours, LedgerStore } from '../src/data/store';
 import { deviceBox } from '../src/data/store/deviceBox';
 import { runSchedule, type Schedule } from '../src/data/store/testing/schedule';
 
+/** Shorter than a write takes: the page still dies in the middle of one as often as not. */
+const BREATH_MS = 2;
 let opened = 0;
 const open = (name: string) =>
   new LedgerStore({
@@ -41,6 +43,8 @@ const api = {
       }));
       const events = await store.record(drafts);
       if (store.ledger.trouble === null) for (const { id } of events) tell(id);
+      // Without a breath between them the taps crowd out the very message that is to end the page.
+      await new Promise((rested) => setTimeout(rested, BREATH_MS));
     }
   },
   async exported(name: string): Promise<string[]> {

@@ -100,7 +100,7 @@ test('patch: a bed added, plants put in, one renamed and removed', async ({ page
   await page.getByRole('button', { name: 'Add a bed' }).click();
   await page.getByLabel('Length, metres').fill('0');
   await page.getByRole('button', { name: 'Add the bed' }).click();
-  await expect(page.getByText(/Write a number of metres above 0/)).toBeVisible();
+  await expect(page.getByText(/^The (length|width) must be a number of metres above 0/)).toBeVisible();
   await page.getByLabel('Length, metres').fill('4,5');
   await page.getByLabel('Name', { exact: true }).fill('Gate bed');
   await page.getByRole('button', { name: 'Add the bed' }).click();

@@ -96,7 +96,9 @@ test('the place is asked for in words: what is wrong with it stands at its field
   await page.getByLabel('Latitude, degrees north (south is minus)').fill('north');
   await page.getByLabel('Variety', { exact: true }).fill('Any');
   await page.getByRole('button', { name: /^Begin with/ }).click();
-  await expect(page.getByText('Latitude must be a number of degrees, e.g. 46.2').first()).toBeVisible();
+  await expect(
+    page.getByText('The latitude must be a number of degrees from -90 to 90').first(),
+  ).toBeVisible();
   await page.reload();
   await page.getByRole('button', { name: 'Type coordinates instead' }).click();
   await expect(page.getByLabel('Latitude, degrees north (south is minus)')).toHaveValue('north');

@@ -24,7 +24,8 @@ test('a fortnight of courgettes under a net: noted in the evening, worked in the
     await page.getByRole('link', { name: 'Patch' }).click();
     await page.getByRole('button', { name: /^What stands over/ }).click();
     await page.getByRole('button', { name: 'a net' }).click();
-    await expect(page.getByRole('button', { name: 'Keep it' })).toBeDisabled();
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await expect(page.getByText('Say whether insects can get in')).toBeVisible();
     await page.getByRole('button', { name: /^kept out/ }).click();
     await page.getByRole('button', { name: 'Keep it' }).click();
     await expect(page.getByText(/no insect gets in: every female that opens is yours/)).toBeVisible();
@@ -92,8 +93,9 @@ test('a tray of tomatoes: counted flowers are asked about on their day, and come
   await expect(page.getByText('Quay Cherry: about 20 counted, how many grow?')).toBeVisible();
   await page.getByRole('button', { name: 'Open: what to look at' }).click();
   await page.getByLabel('Quay Cherry: how many grow').fill('25');
-  await expect(page.getByText('A whole number from 0 to 20')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Keep the count' })).toBeDisabled();
+  await expect(page.getByText('How many set must be a whole number from 0 to 20')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep the count' }).click();
+  await expect(page.getByLabel('Quay Cherry: how many grow')).toBeFocused();
   await page.getByLabel('Quay Cherry: how many grow').fill('14');
   await page.getByRole('button', { name: 'Keep the count' }).click();
   await expect(page.getByRole('heading', { name: 'All looked at' })).toBeVisible();

@@ -101,7 +101,7 @@ test('a grow-out with two off-types points to one father, and marking him flags 
     await page.getByRole('button', { name: 'Write down a count' }).click();
     await page.getByRole('button', { name: mark, exact: true }).click();
     await page.getByRole('button', { name: 'Keep the count' }).click();
-    await expect(page.getByText('Say how far they have grown.')).toBeVisible();
+    await expect(page.getByText('Say how far they have grown')).toBeVisible();
     await page.getByRole('button', { name: 'in fruit', exact: true }).click();
     if (off) {
       await page.getByRole('button', { name: 'Off, found now: one more' }).click();
@@ -185,7 +185,7 @@ test('a lot from elsewhere by hand; the sums of generations answer as they are t
   await page.getByRole('link', { name: 'Seed' }).click();
   await page.getByRole('button', { name: 'Begin a lot' }).click();
   await page.getByRole('button', { name: 'Begin the lot' }).click();
-  await expect(page.getByText('Say which variety it is.')).toBeVisible();
+  await expect(page.getByText('Say which variety it is')).toBeVisible();
   await page.getByRole('button', { name: /^Quiet Bell,/ }).click();
   await page.getByRole('button', { name: 'Begin the lot' }).click();
   await expect(page.getByRole('heading', { name: 'Quiet Bell 2025' })).toBeVisible();

@@ -216,7 +216,7 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
     off: Joi.array()
       .items(
         Joi.object({
-          reason: text(80).trim().min(1).required(),
+          reason: name,
           count: count.min(1).max(100_000).required(),
           rogued: Joi.string()
             .valid(...ROGUED)
@@ -229,7 +229,7 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
   }),
   keeperChosen: () => ({
     plant: id('plant'),
-    trait: text(80).trim().min(1).required(),
+    trait: name,
     note: text(500, true).trim().allow('').required(),
   }),
   malesCounted: () => ({ plant: id('plant'), stage: oneOf(STAGES), count: count.max(500).required() }),

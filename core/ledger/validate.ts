@@ -74,6 +74,9 @@ export function eventSchema(kind: EventKind): Joi.ObjectSchema {
 
 const schemas = new Map<EventKind, Joi.ObjectSchema>();
 
+/** The schema of one field of an entry, `goal.kitchenFruits` for one within another: a form holds to the ledger's own bounds. */
+export const fieldSchema = (kind: EventKind, path: string): Joi.Schema => eventSchema(kind).extract(path);
+
 const unknownKind = Joi.object({
   ...base,
   v: Joi.number().integer().min(1).required(),

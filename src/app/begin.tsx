@@ -1,28 +1,22 @@
-import { useCallback, useState } from 'react';
 import { useRouter } from 'expo-router';
-import { TrowelError } from '@core/errors';
 import { cropOf } from '@core/crops';
 import { DEFAULT_BED } from '@core/patch';
-import { useDraft } from '@/data/device/draft';
+import { useDraft, type KeptDraft } from '@/data/device/draft';
+import { beginForm, type ReadBegin, type TypedBegin } from '@/data/forms/beginForm';
 import { useChooseSpace, useGarden } from '@/data/garden/garden';
-import { readPlace } from '@/data/forms/placeForm';
+import { placeOf } from '@/data/forms/placeForm';
 import { plantingDrafts } from '@/data/forms/planting';
-import { Card, Field, Button, Notice } from '@/ui/controls';
-import { PlacePicker, type PlaceDraft } from '@/ui/PlacePicker';
-import { NEW_STAND, ReasonTiles, StandForm, type StandDraft } from '@/ui/patch/StandForm';
+import { useRecording } from '@/data/garden/useRecording';
+import { Card, Button, Notice } from '@/ui/controls';
+import { TypedField } from '@/ui/forms/TypedField';
+import { useTyped } from '@/ui/forms/useTyped';
+import { PlacePicker } from '@/ui/PlacePicker';
+import { NEW_STAND, ReasonTiles, StandForm } from '@/ui/patch/StandForm';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
 
-type Begin = PlaceDraft &
-  StandDraft & {
-    readonly patch: string;
-    readonly bed: string;
-    /** Whether it was said what for. */
-    readonly asked: boolean;
-  };
-
-const EMPTY: Begin = {
+const EMPTY: TypedBegin = {
   placeName: '',
   latitude: '',
   longitude: '',
@@ -35,56 +29,41 @@ const EMPTY: Begin = {
 
 /** The first patch. What for comes first: who wants something to eat is asked for a place, a crop and how many plants, and no more. */
 function BeginPatch() {
-  const { record, newId, state, space } = useGarden();
-  const { value, ready, change, clear } = useDraft('begin', EMPTY);
-  const [errors, setErrors] = useState<Record<string, string>>({});
-  const [busy, setBusy] = useState(false);
+  const draft = useDraft('begin', EMPTY);
+  return draft.ready ? <BeginForm draft={draft} /> : null;
+}
+
+function BeginForm({ draft }: { draft: KeptDraft<TypedBegin> }) {
+  const { newId, state, space } = useGarden();
+  const { busy, problem, save } = useRecording();
+  const form = useTyped<TypedBegin, ReadBegin>(beginForm, draft.value, draft.change);
+  const { value, wrong, set } = form;
   const router = useRouter();
   const choose = useChooseSpace();
-  const changePlace = useCallback((part: Partial<PlaceDraft>) => change(part), [change]);
-  if (!ready) return null;
   const { asked } = value;
   const short = value.reason === 'fruit';
-  const unnamed = short && value.variety.trim() === '';
-  const begin = async () => {
-    const read = readPlace(value);
-    const found: Record<string, string> = 'errors' in read ? { ...read.errors } : {};
-    if (value.variety.trim() === '' && !short) found.variety = 'Write the name of the variety';
-    setErrors(found);
-    if ('errors' in read || Object.keys(found).length > 0) return;
-    setBusy(true);
+  const first = problem ?? Object.values(wrong)[0];
+  const begin = form.keep(async (read) => {
     const patch = newId('patch');
     const bed = { id: newId('bed'), first: { xM: 0, yM: 0 }, ...DEFAULT_BED };
-    try {
-      await record(
-        { kind: 'patchBegun', patch, name: value.patch.trim() || 'My patch' },
-        { kind: 'placeSet', patch, place: read.place },
-        {
-          kind: 'bedAdded',
-          bed: bed.id,
-          patch,
-          name: value.bed.trim() || 'Bed 1',
-          ...bed.first,
-          ...DEFAULT_BED,
-        },
-        ...plantingDrafts(
-          newId,
-          state,
-          patch,
-          bed,
-          unnamed ? { ...value, variety: plainName(cropOf(value.crop).name) } : value,
-          null,
-        ),
-      );
-      clear();
-      router.replace('/');
-    } catch (error) {
-      const field = error instanceof TrowelError ? error.field : null;
-      setErrors({ [field === 'name' ? 'variety' : (field ?? 'form')]: (error as Error).message });
-    } finally {
-      setBusy(false);
-    }
-  };
+    const unnamed = read.variety.trim() === '';
+    const begun = await save(
+      { kind: 'patchBegun', patch, name: read.patch },
+      { kind: 'placeSet', patch, place: placeOf(read) },
+      { kind: 'bedAdded', bed: bed.id, patch, name: read.bed, ...bed.first, ...DEFAULT_BED },
+      ...plantingDrafts(
+        newId,
+        state,
+        patch,
+        bed,
+        unnamed ? { ...read, variety: plainName(cropOf(read.crop).name) } : read,
+        null,
+      ),
+    );
+    if (!begun) return;
+    draft.clear();
+    router.replace('/');
+  });
   return (
     <Page
       title="Begin my patch"
@@ -93,14 +72,12 @@ function BeginPatch() {
         <>
           {asked ? (
             <>
-              {Object.keys(errors).length > 0 ? (
-                <Notice tone="brick" text={Object.values(errors)[0]} />
-              ) : null}
+              {first ? <Notice tone="brick" text={first} /> : null}
               <Button
                 title={`Begin with ${value.plants} ${value.plants === 1 ? 'plant' : 'plants'}`}
                 look="main"
                 busy={busy}
-                onPress={() => void begin()}
+                onPress={begin}
               />
             </>
           ) : null}
@@ -116,13 +93,13 @@ function BeginPatch() {
         asked ? (
           <Card>
             <Txt size="heading">What grows there</Txt>
-            <StandForm value={value} onChange={change} error={errors.variety} short={short} />
+            <StandForm value={value} onChange={set} error={wrong.variety ?? null} short={short} />
           </Card>
         ) : undefined
       }
     >
       <Card>
-        <ReasonTiles value={value} asked={asked} onChange={(part) => change({ ...part, asked: true })} />
+        <ReasonTiles value={value} asked={asked} onChange={(part) => set({ ...part, asked: true })} />
         {asked ? null : (
           <>
             <Txt tone="muted">
@@ -140,11 +117,11 @@ function BeginPatch() {
       {asked ? (
         <Card>
           <Txt size="heading">Where it is</Txt>
-          <PlacePicker value={value} errors={errors} onChange={changePlace} />
+          <PlacePicker value={value} wrong={wrong} onChange={set} />
           {short ? null : (
             <>
-              <Field label="Name of the patch" value={value.patch} onChange={(patch) => change({ patch })} />
-              <Field label="First bed" value={value.bed} onChange={(bed) => change({ bed })} />
+              <TypedField of={form} name="patch" label="Name of the patch" />
+              <TypedField of={form} name="bed" label="First bed" />
             </>
           )}
         </Card>

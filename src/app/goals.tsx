@@ -1,14 +1,16 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { cropOf, hasRounds } from '@core/crops';
 import type { Stand, Variety } from '@core/ledger';
 import { NO_GOAL } from '@core/goals';
 import { plantsOfStand } from '@core/patch';
-import { useDraft } from '@/data/device/draft';
+import { useDraft, type KeptDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
-import { readGoal, typedGoal } from '@/data/forms/goalForm';
+import { useRecording } from '@/data/garden/useRecording';
+import { goalForm, goalOf, goalSoFar, typedGoal, type ReadGoal, type TypedGoal } from '@/data/forms/goalForm';
 import { useGoals, useSumOf } from '@/data/foresight/goals';
 import { Card, Button, Notice } from '@/ui/controls';
+import { useTyped } from '@/ui/forms/useTyped';
 import { gated } from '@/ui/Gate';
 import { FrostCard } from '@/ui/goals/FrostCard';
 import { GoalForm } from '@/ui/goals/GoalForm';
@@ -74,29 +76,32 @@ function AllGoals() {
   );
 }
 
-function OneGoal({ stand, variety }: { stand: Stand; variety: Variety }) {
-  const { record, space } = useGarden();
+interface OfStand {
+  readonly stand: Stand;
+  readonly variety: Variety;
+}
+
+function OneGoal({ stand, variety }: OfStand) {
+  const { space } = useGarden();
+  const draft = useDraft(`goal/${space}/${stand.id}`, typedGoal(stand.goal ?? NO_GOAL));
+  return draft.ready ? <GoalPage stand={stand} variety={variety} draft={draft} /> : null;
+}
+
+function GoalPage({ stand, variety, draft }: OfStand & { draft: KeptDraft<TypedGoal> }) {
+  const { busy, problem, save } = useRecording();
   const router = useRouter();
-  const { value, ready, change, clear } = useDraft(
-    `goal/${space}/${stand.id}`,
-    typedGoal(stand.goal ?? NO_GOAL),
-  );
-  const [problem, setProblem] = useState<string | null>(null);
-  const { goal, errors } = useMemo(() => readGoal(value), [value]);
+  const form = useTyped<TypedGoal, ReadGoal>(goalForm, draft.value, draft.change, true);
+  const goal = useMemo(() => goalSoFar(form.value), [form.value]);
   const sum = useSumOf(stand, goal);
   const crop = cropOf(variety.crop);
-  if (!ready) return null;
   const asks = goal.seed !== null || goal.kitchenFruits !== null;
+  const wrong = Object.keys(form.wrong).length > 0;
   const back = () => router.navigate('/goals');
-  const save = async (kept: typeof goal | null) => {
-    try {
-      await record({ kind: 'goalSet', stand: stand.id, goal: kept });
-      clear();
-      back();
-    } catch (wrong) {
-      setProblem((wrong as Error).message);
-    }
-  };
+  const keep = form.keep(async (read) => {
+    if (!(await save({ kind: 'goalSet', stand: stand.id, goal: asks ? goalOf(read) : null }))) return;
+    draft.clear();
+    back();
+  });
   return (
     <Page
       title={`Goal: ${variety.name}`}
@@ -114,14 +119,11 @@ function OneGoal({ stand, variety }: { stand: Stand; variety: Variety }) {
       }
       foot={
         <Button
-          title={
-            asks || stand.goal === null || Object.keys(errors).length > 0
-              ? 'Keep this goal'
-              : 'No goal for this stand'
-          }
+          title={asks || stand.goal === null || wrong ? 'Keep this goal' : 'No goal for this stand'}
           look="main"
-          disabled={Object.keys(errors).length > 0 || (!asks && stand.goal === null)}
-          onPress={() => void save(asks ? goal : null)}
+          busy={busy}
+          disabled={!asks && stand.goal === null && !wrong}
+          onPress={keep}
         />
       }
     >
@@ -132,7 +134,7 @@ function OneGoal({ stand, variety }: { stand: Stand; variety: Variety }) {
           text="This stand is grown for the fruit; for seed its flowers have to be shut. Change its reason on the Patch."
         />
       ) : null}
-      <GoalForm stand={stand} variety={variety} value={value} errors={errors} onChange={change} />
+      <GoalForm stand={stand} variety={variety} of={form} />
     </Page>
   );
 }

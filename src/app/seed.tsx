@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { useRouter } from 'expo-router';
 import { fruitsWaiting, type ComingLot } from '@core/seed';
-import type { LotForm } from '@/data/forms/lotForm';
+import type { TypedLot } from '@/data/forms/lotForm';
 import { useGarden } from '@/data/garden/garden';
 import { useSeedOverview } from '@/data/study/study';
 import { Button, Card, Notice, Row } from '@/ui/controls';
@@ -18,7 +18,7 @@ import { plural } from '@/ui/words';
 function Seed() {
   const { state } = useGarden();
   const router = useRouter();
-  const [begun, setBegun] = useState<Partial<LotForm> | null>(null);
+  const [begun, setBegun] = useState<Partial<TypedLot> | null>(null);
   const overview = useSeedOverview();
   const waiting = useMemo(() => fruitsWaiting(state), [state]);
   const openLot = (id: string) => router.navigate({ pathname: '/lot/[id]', params: { id } });

@@ -5,10 +5,9 @@ import { dayText, toInstant } from '@core/time';
 import { LIGHTS, useChangePrefs, type Light } from '@/data/device/prefs';
 import { exportEverything } from '@/data/device/exports';
 import { useChooseSpace, useGarden } from '@/data/garden/garden';
-import { readPlace } from '@/data/forms/placeForm';
-import { Card, Field, Button, Notice, Row, Sheet, Tile, Tiles } from '@/ui/controls';
-import { PlacePicker, type PlaceDraft } from '@/ui/PlacePicker';
+import { Card, Field, Button, Notice, Row, Tile, Tiles } from '@/ui/controls';
 import { TablesCard } from '@/ui/settings/TablesCard';
+import { MovePlace } from '@/ui/settings/MovePlace';
 import { HandOverCard } from '@/ui/settings/HandOverCard';
 import { ImportCard } from '@/ui/settings/ImportCard';
 import { StartAfresh } from '@/ui/settings/StartAfresh';
@@ -29,22 +28,10 @@ function Settings() {
   const changePrefs = useChangePrefs();
   const choose = useChooseSpace();
   const router = useRouter();
-  const [moving, setMoving] = useState<PlaceDraft | null>(null);
-  const [errors, setErrors] = useState<Record<string, string>>({});
+  const [moving, setMoving] = useState(false);
   // The choices come back a moment later; what is being typed must not wait for them.
   const [by, setBy] = useState(prefs.by);
   const [wrong, setWrong] = useState<string | null>(null);
-  const savePlace = async () => {
-    if (!moving || !patch) return;
-    const read = readPlace(moving);
-    if ('errors' in read) return setErrors(read.errors);
-    try {
-      await record({ kind: 'placeSet', patch: patch.id, place: read.place });
-      setMoving(null);
-    } catch (problem) {
-      setErrors({ zone: (problem as Error).message });
-    }
-  };
   const exportAll = async () => {
     try {
       await exportEverything(await store.allEvents(), space, today);
@@ -101,18 +88,7 @@ function Settings() {
               {place.name} · {place.latitude}, {place.longitude} · {place.zone}
             </Txt>
             <Row>
-              <Button
-                title="Change the place"
-                small
-                onPress={() =>
-                  setMoving({
-                    placeName: place.name,
-                    latitude: String(place.latitude),
-                    longitude: String(place.longitude),
-                    zone: place.zone,
-                  })
-                }
-              />
+              <Button title="Change the place" small onPress={() => setMoving(true)} />
             </Row>
           </>
         ) : (
@@ -187,16 +163,7 @@ function Settings() {
           </Tiles>
         ))}
       </Card>
-      <Sheet open={moving !== null} onClose={() => setMoving(null)} title="Where the patch lies">
-        {moving ? (
-          <PlacePicker
-            value={moving}
-            errors={errors}
-            onChange={(part) => setMoving((before) => before && { ...before, ...part })}
-          />
-        ) : null}
-        <Button title="Keep this place" look="main" onPress={() => void savePlace()} />
-      </Sheet>
+      {moving ? <MovePlace onClose={() => setMoving(false)} /> : null}
     </Page>
   );
 }

@@ -1,13 +1,16 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { FELT } from '@core/ledger';
-import { addDays, dayText, weekdayText } from '@core/time';
+import { addDays, dayText, weekdayText, type LocalDate } from '@core/time';
 import { useChangePrefs } from '@/data/device/prefs';
-import { useDraft } from '@/data/device/draft';
+import { useDraft, type KeptDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
 import { useWeather } from '@/data/weather/weather';
-import { readWeather, type TypedWeather } from '@/data/forms/weatherForm';
-import { Card, Field, Button, Notice, Row, Tile, Tiles } from '@/ui/controls';
+import { weatherDay, weatherForm, type ReadWeather, type TypedWeather } from '@/data/forms/weatherForm';
+import { useRecording } from '@/data/garden/useRecording';
+import { TypedField } from '@/ui/forms/TypedField';
+import { useTyped } from '@/ui/forms/useTyped';
+import { Card, Button, Notice, Row, Tile, Tiles } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { ToToday } from '@/ui/ToToday';
@@ -21,29 +24,42 @@ const BLANK: TypedWeather = { minimum: '', maximum: '', rain: '', dew: '', wind:
 
 /** The weather of this place: what is known, from where, and what the grower notes. */
 function WeatherPage() {
-  const { patch, prefs, place, today, record, space, demo } = useGarden();
-  const { weatherOf, station } = useWeather();
-  const changePrefs = useChangePrefs();
+  const { today, space } = useGarden();
   const [back, setBack] = useState(0);
   const date = addDays(today, -back);
-  const { value, change, clear } = useDraft<TypedWeather>(`weather/${space}/${date}`, BLANK);
-  const [errors, setErrors] = useState<Record<string, string>>({});
+  const draft = useDraft<TypedWeather>(`weather/${space}/${date}`, BLANK);
+  return draft.ready ? <OneDay key={date} date={date} draft={draft} back={back} onBack={setBack} /> : null;
+}
+
+function OneDay({
+  date,
+  draft,
+  back,
+  onBack,
+}: {
+  date: LocalDate;
+  draft: KeptDraft<TypedWeather>;
+  /** Days before today. */
+  back: number;
+  onBack: (days: number) => void;
+}) {
+  const { patch, prefs, place, today, demo } = useGarden();
+  const { busy, problem, save } = useRecording();
+  const { weatherOf, station } = useWeather();
+  const changePrefs = useChangePrefs();
+  const form = useTyped<TypedWeather, ReadWeather>(weatherForm(prefs.units), draft.value, draft.change);
+  const { value, set } = form;
   const us = prefs.units === 'us';
   const days = Array.from({ length: 9 }, (_, i) => weatherOf(addDays(today, i - 5))).filter(
     (day) => day !== null,
   );
-  const save = async () => {
+  const keep = form.keep(async (read) => {
     if (!patch) return;
-    const read = readWeather(date, value, prefs.units);
-    if ('errors' in read) return setErrors(read.errors);
-    setErrors({});
-    try {
-      await record({ kind: 'weatherNoted', patch: patch.id, origin: 'hand', days: [read.day] });
-      clear();
-    } catch (problem) {
-      setErrors({ minimum: (problem as Error).message });
-    }
-  };
+    const day = weatherDay(date, read);
+    if (!(await save({ kind: 'weatherNoted', patch: patch.id, origin: 'hand', days: [day] }))) return;
+    draft.clear();
+    form.begin(BLANK);
+  });
   return (
     <Page
       title="Weather"
@@ -53,7 +69,8 @@ function WeatherPage() {
         <Button
           title={`Note the weather of ${back === 0 ? 'today' : weekdayText(date)}`}
           look="main"
-          onPress={() => void save()}
+          busy={busy}
+          onPress={keep}
         />
       }
       side={
@@ -86,6 +103,7 @@ function WeatherPage() {
       }
     >
       <UndoLine />
+      {problem ? <Notice tone="brick" text={problem} /> : null}
       <Card>
         <WeatherChart days={days} today={today} units={prefs.units} />
       </Card>
@@ -98,10 +116,7 @@ function WeatherPage() {
               title={n === 0 ? 'today' : n === 1 ? 'yesterday' : weekdayText(addDays(today, -n))}
               small
               chosen={back === n}
-              onPress={() => {
-                setErrors({});
-                setBack(n);
-              }}
+              onPress={() => onBack(n)}
               minWidth={70}
             />
           ))}
@@ -113,7 +128,7 @@ function WeatherPage() {
               title={feltWords[felt]}
               small
               chosen={value.felt === felt}
-              onPress={() => change({ felt: value.felt === felt ? null : felt })}
+              onPress={() => set({ felt: value.felt === felt ? null : felt })}
               minWidth={58}
             />
           ))}
@@ -128,13 +143,7 @@ function WeatherPage() {
             ] as const
           ).map(([field, label]) => (
             <View key={field} style={{ flexGrow: 1, flexBasis: '42%', minWidth: 0 }}>
-              <Field
-                label={label}
-                value={value[field]}
-                onChange={(text) => change({ [field]: text })}
-                error={errors[field] ?? null}
-                keyboard="decimal-pad"
-              />
+              <TypedField of={form} name={field} label={label} keyboard="decimal-pad" />
             </View>
           ))}
         </Row>
@@ -145,7 +154,7 @@ function WeatherPage() {
               title={wind}
               small
               chosen={value.wind === i * 45}
-              onPress={() => change({ wind: value.wind === i * 45 ? null : i * 45 })}
+              onPress={() => set({ wind: value.wind === i * 45 ? null : i * 45 })}
               minWidth={64}
             />
           ))}

@@ -2,24 +2,18 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { ListItem } from '@rneui/themed';
 import type { Town } from '@core/towns';
+import type { TypedPlace } from '@/data/forms/placeForm';
 import { Field, Button, Notice, Row } from './controls';
 import { Txt, useColours } from './theme';
 
-export interface PlaceDraft {
-  readonly placeName: string;
-  readonly latitude: string;
-  readonly longitude: string;
-  readonly zone: string;
-}
-
 export interface PlacePickerProps {
-  readonly value: PlaceDraft;
-  readonly errors: Readonly<Record<string, string>>;
-  readonly onChange: (part: Partial<PlaceDraft>) => void;
+  readonly value: TypedPlace;
+  readonly wrong: Readonly<Partial<Record<string, string>>>;
+  readonly onChange: (part: Partial<TypedPlace>) => void;
 }
 
 /** Where the patch lies: a town from the list we ship, or coordinates typed. Sunrise hangs on it. */
-export function PlacePicker({ value, errors, onChange }: PlacePickerProps) {
+export function PlacePicker({ value, wrong, onChange }: PlacePickerProps) {
   const colours = useColours();
   const [typed, setTyped] = useState('');
   const [found, setFound] = useState<readonly Town[]>([]);
@@ -58,7 +52,7 @@ export function PlacePicker({ value, errors, onChange }: PlacePickerProps) {
         value={typed}
         onChange={setTyped}
         placeholder="e.g. Ljubljana"
-        error={errors['zone'] ?? null}
+        error={wrong.zone ?? null}
       />
       {searched.trim() !== '' && found.length === 0 ? (
         <Notice
@@ -102,21 +96,21 @@ export function PlacePicker({ value, errors, onChange }: PlacePickerProps) {
             label="Name of the place"
             value={value.placeName}
             onChange={(placeName) => onChange({ placeName })}
-            error={errors['place name'] ?? errors['name'] ?? null}
+            error={wrong.placeName ?? null}
           />
           <Field
             label="Latitude, degrees north (south is minus)"
             value={value.latitude}
             onChange={(latitude) => onChange({ latitude })}
             keyboard="decimal-pad"
-            error={errors['latitude'] ?? null}
+            error={wrong.latitude ?? null}
           />
           <Field
             label="Longitude, degrees east (west is minus)"
             value={value.longitude}
             onChange={(longitude) => onChange({ longitude })}
             keyboard="decimal-pad"
-            error={errors['longitude'] ?? null}
+            error={wrong.longitude ?? null}
           />
           <Field
             label="Time zone"
@@ -130,7 +124,7 @@ export function PlacePicker({ value, errors, onChange }: PlacePickerProps) {
   );
 }
 
-function fromTown(town: Town): PlaceDraft {
+function fromTown(town: Town): TypedPlace {
   return {
     placeName: town.name,
     latitude: String(town.latitude),

@@ -2,27 +2,29 @@ import { fold, validateEvent, type AnyEvent } from '@core/ledger';
 import { testIds } from '@core/testing';
 import { memoryBox } from '../store';
 import { DemoClock } from '../device/clock';
-import { readPlace } from './placeForm';
+import { placeForm, placeOf, typedPlace, type ReadPlace } from './placeForm';
 import { plantingDrafts, type Planting } from './planting';
+import { readTyped } from './typed';
 
 describe('the place form', () => {
   const good = { placeName: 'Weir', latitude: '46.2', longitude: '14.6', zone: 'Europe/Ljubljana' };
   test('reads numbers with point or comma', () => {
-    expect(readPlace({ ...good, latitude: ' 46,25 ' })).toEqual({
-      place: { name: 'Weir', latitude: 46.25, longitude: 14.6, zone: 'Europe/Ljubljana' },
-    });
+    const read = readTyped<ReadPlace>(placeForm, { ...good, latitude: ' 46,25 ' });
+    const place = { name: 'Weir', latitude: 46.25, longitude: 14.6, zone: 'Europe/Ljubljana' };
+    expect(read.ok && placeOf(read.value)).toEqual(place);
+    expect(typedPlace(place)).toEqual({ ...good, latitude: '46.25' });
   });
   test.each([
-    ['latitude', { latitude: '91' }, /between -90 and 90/],
+    ['latitude', { latitude: '91' }, /^The latitude must be a number of degrees from -90 to 90$/],
     ['latitude', { latitude: '' }, /must be a number/],
     ['longitude', { longitude: '14 east' }, /must be a number/],
-    ['longitude', { longitude: '-181' }, /between -180 and 180/],
+    ['longitude', { longitude: '-181' }, /from -180 to 180/],
     ['zone', { zone: 'Ljubljana time' }, /Pick a town/],
-    ['name', { placeName: ' ' }, /needs a name/],
-    ['name', { placeName: 'x'.repeat(200) }, /needs a name of 1 to 80/],
+    ['placeName', { placeName: ' ' }, /^Write a name for the place/],
+    ['placeName', { placeName: 'x'.repeat(200) }, /of at most 80 letters$/],
   ])('%s: %p is answered at its field', (field, change, wanted) => {
-    const read = readPlace({ ...good, ...change });
-    expect('errors' in read && read.errors[field]).toMatch(wanted);
+    const read = readTyped(placeForm, { ...good, ...change });
+    expect(!read.ok && read.wrong[field]).toMatch(wanted);
   });
 });
 

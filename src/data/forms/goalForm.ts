@@ -1,66 +1,78 @@
-import type { Goal } from '@core/ledger';
-import { isLocalDate } from '@core/time';
+import Joi from 'joi';
+import { fieldSchema, type Goal } from '@core/ledger';
+import type { LocalDate } from '@core/time';
+import { answered, NO_DAY, readTyped, typedNumber, typedOf, unitOf } from './typed';
 
 export interface TypedGoal {
   readonly goal: Goal;
   readonly amount: string;
   readonly kitchen: string;
-  readonly by: string;
+  readonly by: LocalDate | null;
   readonly seedsPerFruit: string;
   readonly setShare: string;
   readonly wholeShare: string;
 }
 
+/** The same as numbers. */
+export interface ReadGoal extends Record<keyof Omit<TypedGoal, 'goal' | 'by'>, number | null> {
+  readonly goal: Goal;
+  readonly by: LocalDate | null;
+}
+
+/** A share is typed of a hundred. */
+const PERCENT = unitOf(0.01, '');
+const DIGITS = 4;
+
 /** A goal as text, for the form. */
 export function typedGoal(goal: Goal): TypedGoal {
   return {
     goal,
-    amount: goal.seed ? String(goal.seed.amount) : '',
-    kitchen: goal.kitchenFruits === null ? '' : String(goal.kitchenFruits),
-    by: goal.by ?? '',
-    seedsPerFruit: goal.bent.seedsPerFruit === undefined ? '' : String(goal.bent.seedsPerFruit),
-    setShare: percentText(goal.bent.setShare),
-    wholeShare: percentText(goal.bent.wholeShare),
+    amount: typedOf(goal.seed?.amount),
+    kitchen: typedOf(goal.kitchenFruits),
+    by: goal.by,
+    seedsPerFruit: typedOf(goal.bent.seedsPerFruit),
+    setShare: typedOf(goal.bent.setShare, 0, PERCENT),
+    wholeShare: typedOf(goal.bent.wholeShare, 0, PERCENT),
   };
 }
 
-const percentText = (share: number | undefined) =>
-  share === undefined ? '' : String(Math.round(share * 100));
+const part = (field: string) => fieldSchema('goalSet', `goal.${field}`);
+const share = (field: string) =>
+  typedNumber(part(`bent.${field}`).allow(null), 'of a hundred', { scale: PERCENT, digits: DIGITS });
 
-/** The goal that was typed, with what is wrong with each field; a field that is wrong counts as empty. */
-export function readGoal(typed: TypedGoal): { goal: Goal; errors: Record<string, string> } {
-  const errors: Record<string, string> = {};
-  const read = (field: keyof Omit<TypedGoal, 'goal' | 'by'>, least: number, most: number, whole: boolean) => {
-    const text = typed[field].trim();
-    if (text === '') return null;
-    const value = Number(text.replace(',', '.'));
-    if (!Number.isFinite(value) || value < least || value > most || (whole && !Number.isInteger(value))) {
-      errors[field] = `"${text}": ${whole ? 'a whole number' : 'a number'} from ${least} to ${most}`;
-      return null;
-    }
-    return value;
-  };
-  const amount = read('amount', 0.1, 10_000_000, false);
-  const kitchenFruits = read('kitchen', 1, 100_000, true);
-  const seedsPerFruit = read('seedsPerFruit', 1, 100_000, true);
-  const setShare = read('setShare', 1, 100, false);
-  const wholeShare = read('wholeShare', 1, 100, false);
-  const by = typed.by.trim();
-  if (by !== '' && !isLocalDate(by)) errors.by = `"${by}" is not a date like 2026-10-05`;
-  const { malesPerFemale } = typed.goal.bent;
+export const goalForm = Joi.object({
+  amount: typedNumber(part('seed.amount').allow(null), 'the seed'),
+  kitchen: typedNumber(part('kitchenFruits'), 'the fruits'),
+  by: answered(part('by'), NO_DAY),
+  seedsPerFruit: typedNumber(part('bent.seedsPerFruit').allow(null), 'the seeds'),
+  setShare: share('setShare'),
+  wholeShare: share('wholeShare'),
+});
+
+/** What was read of a form, as a goal. */
+export function goalOf({ goal, amount, kitchen, by, ...bent }: ReadGoal): Goal {
+  const { seedsPerFruit, setShare, wholeShare } = bent;
+  const { malesPerFemale } = goal.bent;
   return {
-    goal: {
-      ...typed.goal,
-      seed: amount === null ? null : { amount, unit: typed.goal.seed?.unit ?? 'seeds' },
-      kitchenFruits,
-      by: by === '' || errors.by ? null : by,
-      bent: {
-        ...(malesPerFemale === undefined ? {} : { malesPerFemale }),
-        ...(seedsPerFruit === null ? {} : { seedsPerFruit }),
-        ...(setShare === null ? {} : { setShare: setShare / 100 }),
-        ...(wholeShare === null ? {} : { wholeShare: wholeShare / 100 }),
-      },
+    ...goal,
+    seed: amount === null ? null : { amount, unit: goal.seed?.unit ?? 'seeds' },
+    kitchenFruits: kitchen,
+    by,
+    bent: {
+      ...(malesPerFemale === undefined ? {} : { malesPerFemale }),
+      ...(seedsPerFruit === null ? {} : { seedsPerFruit }),
+      ...(setShare === null ? {} : { setShare }),
+      ...(wholeShare === null ? {} : { wholeShare }),
     },
-    errors,
   };
+}
+
+/** The goal as far as it is typed, for the sum beside the form: a field that is wrong counts as empty. */
+export function goalSoFar(typed: TypedGoal): Goal {
+  const read = readTyped<ReadGoal>(goalForm, typed);
+  if (read.ok) return goalOf(read.value);
+  const { by, ...fields } = read.wrong;
+  const blank = Object.fromEntries(Object.keys(fields).map((field) => [field, '']));
+  const rest = readTyped<ReadGoal>(goalForm, { ...typed, ...blank, ...(by ? { by: null } : {}) });
+  return rest.ok ? goalOf(rest.value) : typed.goal;
 }

@@ -1,8 +1,10 @@
+import Joi from 'joi';
 import type { FlowerId, LotId, PatchId, VarietyId } from '@core/ids';
-import type { Draft, LotFrom } from '@core/ledger';
+import { fieldSchema, type Draft, type LotFrom } from '@core/ledger';
+import { answered, typedText } from './typed';
 
 /** What the form of a lot holds. */
-export interface LotForm {
+export interface TypedLot {
   readonly variety: VarietyId | null;
   readonly from: LotFrom;
   readonly fruits: readonly FlowerId[];
@@ -11,35 +13,36 @@ export interface LotForm {
   readonly note: string;
 }
 
-/** The first thing that is wrong with a form, and in which field; `null`: nothing. */
-export function wrongInLot({
-  variety,
-  from,
-  fruits,
-  note,
-}: LotForm): { field: string; message: string } | null {
-  if (variety === null) return { field: 'variety', message: 'Say which variety it is.' };
-  if (from === 'fruits' && fruits.length === 0)
-    return { field: 'fruits', message: 'Tick the fruits its seed was taken from, or say that nobody knows.' };
-  if (note.length > 200) return { field: 'note', message: 'The note may have 200 characters.' };
-  return null;
-}
+const part = (field: string) => fieldSchema('lotBegun', field);
+
+/** Which seed it is has to be said; of own seed also from which fruits. */
+export const lotForm = Joi.object({
+  variety: answered(part('variety'), 'Say which variety it is'),
+  fruits: Joi.when('from', {
+    is: 'fruits',
+    then: answered(Joi.array().min(1), 'Tick the fruits its seed was taken from, or say that nobody knows'),
+  }),
+  note: typedText(part('note'), 'a note'),
+});
 
 /** The year that is offered: own fruits ripened this one, what comes from elsewhere a year before. */
-export const lotYear = ({ year, from }: LotForm, thisYear: number): number =>
+export const lotYear = ({ year, from }: TypedLot, thisYear: number): number =>
   year ?? (from === 'fruits' ? thisYear : thisYear - 1);
 
+/** As it was read: the variety is known. */
+export type ReadLot = TypedLot & { readonly variety: VarietyId };
+
 /** The entry that begins a lot. */
-export function lotDraft(lot: LotId, patch: PatchId, form: LotForm, thisYear: number): Draft {
+export function lotDraft(lot: LotId, patch: PatchId, form: ReadLot, thisYear: number): Draft {
   const { variety, from, fruits, note } = form;
   return {
     kind: 'lotBegun',
     lot,
     patch,
-    variety: variety as VarietyId,
+    variety,
     from,
     fruits: from === 'fruits' ? fruits : [],
     year: lotYear(form, thisYear),
-    note: note.trim(),
+    note,
   };
 }

@@ -1,6 +1,16 @@
+import Joi from 'joi';
 import type { CropId, NeighbourCropId, PEPPER_SPECIES } from '@core/crops';
-import type { Beside, Between, Draft, KnownBy, Neighbour } from '@core/ledger';
+import {
+  fieldSchema,
+  type Beside,
+  type Between,
+  type Draft,
+  type KnownBy,
+  type Neighbour,
+} from '@core/ledger';
 import type { LocalDate } from '@core/time';
+import type { Ground } from './bedForm';
+import { answered, NO_DAY, notBefore, typedNumber, typedOf, typedText, unitOf } from './typed';
 
 /** What grows next door, as it is typed and ticked. */
 export interface TypedNeighbour {
@@ -26,7 +36,7 @@ export function typedNeighbour(neighbour: Neighbour | null, unitM = 1): TypedNei
     crop: neighbour?.crop ?? null,
     species: neighbour?.species ?? null,
     variety: neighbour?.variety ?? '',
-    plants: neighbour?.plants == null ? '' : String(neighbour.plants),
+    plants: typedOf(neighbour?.plants),
     distance: neighbour ? typedDistance(neighbour, unitM) : '',
     bearingDeg: neighbour?.bearingDeg ?? null,
     between: neighbour?.between ?? [],
@@ -44,57 +54,56 @@ const typedDistance = ({ distanceM }: Neighbour, unitM: number) =>
   String(unitM === 1 ? distanceM : Math.round((distanceM / unitM) * 10) / 10);
 
 /** All days on which it was sprayed, in their order. */
-export const sprayDays = ({ sprayed, sprayedToo }: TypedNeighbour): readonly LocalDate[] =>
+export const sprayDays = ({
+  sprayed,
+  sprayedToo,
+}: Pick<TypedNeighbour, 'sprayed' | 'sprayedToo'>): readonly LocalDate[] =>
   [...new Set([...sprayed, ...(sprayedToo ? [sprayedToo] : [])])].sort();
 
-export type NeighbourErrors = Partial<Record<'crop' | 'plants' | 'distance' | 'to' | 'knownBy', string>>;
 type Said = Omit<Extract<Draft, { kind: 'neighbourNoted' }>, 'neighbour' | 'patch'>;
+/** The same as the ledger has it. */
+export type ReadNeighbour = Omit<TypedNeighbour, 'crop' | 'variety' | 'plants' | 'distance' | 'knownBy'> &
+  Pick<Said, 'crop' | 'variety' | 'plants' | 'knownBy'> & { readonly distance: number };
 
-/** What was typed as an entry, or what is wrong by field. Bounds of the entry itself are the ledger's. */
-export function readNeighbour(
-  typed: TypedNeighbour,
-  before: Neighbour | null = null,
-  unitM = 1,
-): { readonly draft: Said } | { readonly errors: NeighbourErrors } {
-  const errors: NeighbourErrors = {};
-  const number = (text: string) => (text.trim() === '' ? NaN : Number(text.trim().replace(',', '.')));
-  // What nobody typed anew stays as it was said, to the letter.
-  const distanceM =
-    before && typed.distance === typedDistance(before, unitM)
-      ? before.distanceM
-      : Math.round(number(typed.distance) * unitM * 100) / 100;
-  if (!(distanceM >= 0 && distanceM <= 20_000))
-    errors.distance = `The distance must be a number from 0 to ${Math.floor(20_000 / unitM)}`;
-  const plants = typed.plants.trim() === '' ? null : number(typed.plants);
-  if (plants !== null && !(Number.isInteger(plants) && plants >= 1 && plants <= 10_000_000))
-    errors.plants = 'The plants must be a whole number, 1 or more';
-  const { from: bloomFrom, to: bloomTo } = typed;
-  const sprayed = sprayDays(typed);
-  if (bloomFrom !== null && bloomTo !== null && bloomTo < bloomFrom)
-    errors.to = 'That is before the first day';
+const part = (field: string) => fieldSchema('neighbourNoted', field);
+
+/** What a neighbour's form holds, with lengths in the grower's unit. */
+export const neighbourForm = (before: Neighbour | null, { name, metres }: Ground): Joi.ObjectSchema =>
+  Joi.object({
+    crop: answered(part('crop'), 'Say what grows there'),
+    variety: typedText(part('variety'), 'a variety'),
+    distance: typedNumber(part('distanceM'), 'the distance', {
+      scale: unitOf(metres, name),
+      ...(before
+        ? { before: { typed: typedNeighbour(before, metres).distance, stored: before.distanceM } }
+        : {}),
+    }),
+    plants: typedNumber(part('plants'), 'how many plants'),
+    from: answered(part('bloomFrom'), NO_DAY),
+    to: notBefore(answered(part('bloomTo'), NO_DAY), 'from'),
+    knownBy: answered(part('knownBy'), 'Say how you know'),
+  });
+
+/** What was read of a form as an entry. */
+export function neighbourDraft(read: ReadNeighbour, before: Neighbour | null = null): Said {
+  const { crop, distance: distanceM, bearingDeg } = read;
+  const sprayed = sprayDays(read);
   // Where it was put on the plan stands until another distance or direction is said.
-  const place =
-    before?.distanceM === distanceM && before.bearingDeg === typed.bearingDeg ? before.place : null;
-  const { crop, knownBy } = typed;
-  if (crop === null) errors.crop = 'Say what grows there';
-  if (knownBy === null) errors.knownBy = 'Say how you know';
-  if (Object.keys(errors).length > 0 || crop === null || knownBy === null) return { errors };
+  const place = before?.distanceM === distanceM && before.bearingDeg === bearingDeg ? before.place : null;
   return {
-    draft: {
-      kind: 'neighbourNoted',
-      crop,
-      ...(crop === 'pepper' && typed.species ? { species: typed.species } : {}),
-      variety: typed.variety.trim() === '' ? null : typed.variety.trim(),
-      plants,
-      distanceM,
-      bearingDeg: typed.bearingDeg,
-      between: typed.between,
-      besides: typed.besides,
-      bloomFrom,
-      bloomTo,
-      ...(sprayed.length > 0 ? { sprayed } : {}),
-      ...(place ? { place } : {}),
-      knownBy,
-    },
+    kind: 'neighbourNoted',
+    crop,
+    ...(crop === 'pepper' && read.species ? { species: read.species } : {}),
+    variety: read.variety,
+    plants: read.plants,
+    distanceM,
+    bearingDeg,
+    between: read.between,
+    besides: read.besides,
+    bloomFrom: read.from,
+    bloomTo: read.to,
+    ...(sprayed.length > 0 ? { sprayed } : {}),
+    ...(place ? { place } : {}),
+    knownBy: read.knownBy,
   };
 }

@@ -1,36 +1,43 @@
+import Joi from 'joi';
 import { placeSchema, type Place } from '@core/ledger';
+import { answered, typedNumber, typedOf, typedText, unitOf } from './typed';
 
-/** Reads what was typed as a place, or says what is wrong with each field. */
-export function readPlace(typed: {
-  placeName: string;
-  latitude: string;
-  longitude: string;
-  zone: string;
-}): { place: Place } | { errors: Record<string, string> } {
-  const number = (text: string) => (text.trim() === '' ? Number.NaN : Number(text.trim().replace(',', '.')));
-  const place = {
-    name: typed.placeName.trim(),
-    latitude: number(typed.latitude),
-    longitude: number(typed.longitude),
-    zone: typed.zone.trim(),
-  };
-  const errors: Record<string, string> = {};
-  if (Number.isNaN(place.latitude)) errors.latitude = 'Latitude must be a number of degrees, e.g. 46.2';
-  if (Number.isNaN(place.longitude)) errors.longitude = 'Longitude must be a number of degrees, e.g. 14.6';
-  const { error } = placeSchema.validate(place, {
-    abortEarly: false,
-    convert: false,
-    errors: { wrap: { label: false } },
-  });
-  for (const problem of error?.details ?? []) {
-    const field = String(problem.path[0] ?? 'zone');
-    const words: Record<string, string> = {
-      name: 'The place needs a name of 1 to 80 characters',
-      latitude: 'Latitude lies between -90 and 90',
-      longitude: 'Longitude lies between -180 and 180',
-      zone: 'Pick a town from the list, or write a zone such as Europe/Ljubljana',
-    };
-    errors[field] ??= words[field] ?? problem.message;
-  }
-  return Object.keys(errors).length > 0 ? { errors } : { place };
+/** A place as it is picked from a list or typed. */
+export interface TypedPlace {
+  readonly placeName: string;
+  readonly latitude: string;
+  readonly longitude: string;
+  readonly zone: string;
 }
+export type ReadPlace = Pick<Place, 'latitude' | 'longitude' | 'zone'> & { readonly placeName: string };
+
+const DEGREES = unitOf(1, 'degrees');
+/** Five digits are a metre on the ground. */
+const DIGITS = 5;
+const degrees = (field: 'latitude' | 'longitude') =>
+  typedNumber(placeSchema.extract(field), `the ${field}`, { scale: DEGREES, digits: DIGITS });
+
+export const PLACE_FIELDS = {
+  placeName: typedText(placeSchema.extract('name'), 'a name for the place'),
+  latitude: degrees('latitude'),
+  longitude: degrees('longitude'),
+  zone: answered(
+    placeSchema.extract('zone'),
+    'Pick a town from the list, or write a zone such as Europe/Ljubljana',
+  ),
+};
+export const placeForm = Joi.object(PLACE_FIELDS);
+
+export const typedPlace = ({ name, latitude, longitude, zone }: Place): TypedPlace => ({
+  placeName: name,
+  latitude: typedOf(latitude, DIGITS),
+  longitude: typedOf(longitude, DIGITS),
+  zone,
+});
+
+export const placeOf = ({ placeName: name, latitude, longitude, zone }: ReadPlace): Place => ({
+  name,
+  latitude,
+  longitude,
+  zone,
+});

@@ -1,10 +1,20 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { validateEvent, fold, type AnyEvent } from '@core/ledger';
+import { validateEvent, fold, type AnyEvent, type Goal } from '@core/ledger';
 import { NO_GOAL } from '@core/goals';
 import { TestGarden } from '@core/testGarden';
-import { readGoal, typedGoal } from './goalForm';
-import { daysOf, readTable, readWeather, weatherDrafts, type TypedWeather } from './weatherForm';
+import type { Units } from '../device/prefs';
+import { goalForm, goalOf, goalSoFar, typedGoal, type ReadGoal } from './goalForm';
+import { readTyped } from './typed';
+import {
+  daysOf,
+  readTable,
+  weatherDay,
+  weatherDrafts,
+  weatherForm,
+  type ReadWeather,
+  type TypedWeather,
+} from './weatherForm';
 
 // Daily weather of Seattle-Tacoma, 2012-2015 (NOAA), as the package vega-datasets 3.2.1 carries it.
 const seattle = readFileSync(
@@ -104,19 +114,19 @@ describe('weather by hand', () => {
     felt: null,
     ...more,
   });
+  const dayOf = (more: Partial<TypedWeather>, units: Units) => {
+    const read = readTyped<ReadWeather>(weatherForm(units), typed(more));
+    return read.ok ? weatherDay('2026-07-14', read.value) : read.wrong;
+  };
   test('point or comma, metric or US', () => {
-    expect(readWeather('2026-07-14', typed({ minimum: ' 14,5 ', maximum: '28' }), 'metric')).toMatchObject({
-      day: { minC: 14.5, maxC: 28, rainMm: null },
+    expect(dayOf({ minimum: ' 14,5 ', maximum: '28' }, 'metric')).toMatchObject({
+      minC: 14.5,
+      maxC: 28,
+      rainMm: null,
     });
-    expect(readWeather('2026-07-14', typed({ maximum: '86', rain: '1' }), 'us')).toMatchObject({
-      day: { maxC: 30, rainMm: 25.4 },
-    });
-    expect(readWeather('2026-07-14', typed({ felt: 'warm' }), 'metric')).toMatchObject({
-      day: { felt: 'warm' },
-    });
-    expect(readWeather('2026-07-14', typed({ dew: '68', wind: 270 }), 'us')).toMatchObject({
-      day: { dewPointC: 20, windFromDeg: 270 },
-    });
+    expect(dayOf({ maximum: '86', rain: '1' }, 'us')).toMatchObject({ maxC: 30, rainMm: 25.4 });
+    expect(dayOf({ felt: 'warm' }, 'metric')).toMatchObject({ felt: 'warm' });
+    expect(dayOf({ dew: '68', wind: 270 }, 'us')).toMatchObject({ dewPointC: 20, windFromDeg: 270 });
   });
   test.each([
     ['minimum', typed({ minimum: 'cold' })],
@@ -127,27 +137,27 @@ describe('weather by hand', () => {
     ['dew', typed({ dew: 'wet' })],
     ['dew', typed({ maximum: '20', dew: '24' })],
   ])('%s: what cannot be is answered at its field', (field, wrong) => {
-    const read = readWeather('2026-07-14', wrong, 'metric');
-    expect('errors' in read && Object.keys(read.errors)).toEqual([field]);
+    const read = readTyped(weatherForm('metric'), wrong);
+    expect(!read.ok && Object.keys(read.wrong)).toEqual([field]);
   });
 });
 
 describe('the goal form', () => {
-  test('gives back what it was given', () => {
-    const goal = readGoal(
-      typedGoal({
-        kitchenFruits: 12,
-        seed: { amount: 900, unit: 'grams' },
-        mothers: 8,
-        fathers: null,
-        fatherVariety: null,
-        by: '2026-10-01',
-        precious: 'rare',
-        assurance: 0.95,
-        bent: { seedsPerFruit: 250, setShare: 0.5, wholeShare: 0.9, malesPerFemale: 3 },
-      }),
-    ).goal;
-    expect(readGoal(typedGoal(goal))).toEqual({ goal, errors: {} });
+  const whole: Goal = {
+    kitchenFruits: 12,
+    seed: { amount: 900, unit: 'grams' },
+    mothers: 8,
+    fathers: null,
+    fatherVariety: null,
+    by: '2026-10-01',
+    precious: 'rare',
+    assurance: 0.95,
+    bent: { seedsPerFruit: 250, setShare: 0.5, wholeShare: 0.9, malesPerFemale: 3 },
+  };
+  test.each([whole, NO_GOAL])('gives back what it was given', (goal) => {
+    const read = readTyped<ReadGoal>(goalForm, typedGoal(goal));
+    expect(read.ok && goalOf(read.value)).toEqual(goal);
+    expect(goalSoFar(typedGoal(goal))).toEqual(goal);
   });
   test.each([
     ['amount', { amount: '-3' }],
@@ -158,7 +168,11 @@ describe('the goal form', () => {
     ['setShare', { setShare: '101' }],
     ['wholeShare', { wholeShare: 'all' }],
   ])('%s: a wrong field is named, and counts as empty', (field, wrong) => {
-    const read = readGoal({ ...typedGoal(NO_GOAL), ...wrong });
-    expect(Object.keys(read.errors)).toEqual([field]);
+    const typed = { ...typedGoal(whole), ...wrong };
+    const read = readTyped(goalForm, typed);
+    expect(!read.ok && Object.keys(read.wrong)).toEqual([field]);
+    const { goal } = typed;
+    const empty = { ...typedGoal(whole), [field]: field === 'by' ? null : '', goal };
+    expect(goalSoFar(typed)).toEqual(goalSoFar(empty));
   });
 });

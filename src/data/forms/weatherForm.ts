@@ -1,8 +1,10 @@
+import Joi from 'joi';
 import { csvRows } from '@core/formats';
 import { MOST_DAYS, notedDay, type Draft, type Felt, type NotedDay } from '@core/ledger';
 import type { PatchId } from '@core/ids';
 import { isLocalDate, type LocalDate } from '@core/time';
 import type { Units } from '../device/prefs';
+import { beside, noLessThan, noMoreThan, numberIn, typedNumber, unitOf, type Scale } from './typed';
 
 export interface TypedWeather {
   readonly minimum: string;
@@ -14,59 +16,56 @@ export interface TypedWeather {
   readonly felt: Felt | null;
 }
 
-const number = (text: string): number | null | undefined => {
-  if (text.trim() === '') return null;
-  const value = Number(text.trim().replace(',', '.'));
-  return Number.isFinite(value) ? value : undefined;
+const FAHRENHEIT: Scale = {
+  name: 'degrees',
+  toLedger: (typed) => (typed - 32) / 1.8,
+  toTyped: (stored) => stored * 1.8 + 32,
 };
-const toC = (value: number, units: Units) => (units === 'us' ? (value - 32) / 1.8 : value);
-const toMm = (value: number, units: Units) => (units === 'us' ? value * 25.4 : value);
-const tenth = (value: number) => Math.round(value * 10) / 10;
+const CELSIUS: Scale = unitOf(1, 'degrees');
+const INCHES = unitOf(25.4, 'inches');
+const MILLIMETRES = unitOf(1, 'mm');
 
-/** Reads what was typed of one day, or says what is wrong with each field. */
-export function readWeather(
-  date: LocalDate,
-  typed: TypedWeather,
-  units: Units,
-): { day: NotedDay } | { errors: Record<string, string> } {
-  const errors: Record<string, string> = {};
-  const read = (field: 'minimum' | 'maximum' | 'rain' | 'dew') => {
-    const value = number(typed[field]);
-    if (value === undefined) errors[field] = `"${typed[field].trim()}" is not a number`;
-    return value ?? null;
-  };
-  const minimum = read('minimum');
-  const maximum = read('maximum');
-  const rain = read('rain');
-  const dew = read('dew');
-  const day: NotedDay = {
-    date,
-    minC: minimum === null ? null : tenth(toC(minimum, units)),
-    maxC: maximum === null ? null : tenth(toC(maximum, units)),
-    rainMm: rain === null ? null : tenth(toMm(rain, units)),
-    dewPointC: dew === null ? null : tenth(toC(dew, units)),
-    felt: typed.felt,
-    ...(typed.wind === null ? {} : { windFromDeg: typed.wind }),
-  };
-  if (day.minC !== null && (day.minC < -60 || day.minC > 60))
-    errors.minimum = 'No garden is that cold or hot';
-  if (day.maxC !== null && (day.maxC < -60 || day.maxC > 60))
-    errors.maximum = 'No garden is that cold or hot';
-  if (day.dewPointC !== null && (day.dewPointC < -60 || day.dewPointC > 40))
-    errors.dew = 'No air is that dry or moist';
-  if (day.dewPointC !== null && day.maxC !== null && day.dewPointC > day.maxC)
-    errors.dew ??= 'The dew point lies above the warmest';
-  if (day.rainMm !== null && (day.rainMm < 0 || day.rainMm > 2000))
-    errors.rain = 'Rain lies between 0 and 2000 mm';
-  if (day.minC !== null && day.maxC !== null && day.maxC < day.minC)
-    errors.maximum ??= 'The warmest lies below the coldest';
-  if (
-    Object.keys(errors).length === 0 &&
-    [day.minC, day.maxC, day.rainMm, day.dewPointC, day.felt, typed.wind].every((each) => each === null)
-  )
-    errors.minimum = 'Give at least one of these, or how it felt';
-  return Object.keys(errors).length > 0 ? { errors } : { day };
+/** What the day's form holds, in the grower's units; read to a tenth of a degree and of a millimetre. */
+export function weatherForm(units: Units): Joi.ObjectSchema {
+  const read = (field: Exclude<ColumnUse, 'date'>, what: string) =>
+    typedNumber(notedDay.extract(field), what, { scale: scaleOf(field, units), digits: 1 });
+  return Joi.object({
+    minimum: someSaid(read('minC', 'the coldest')),
+    maximum: noLessThan(read('maxC', 'the warmest'), 'minimum', 'The warmest lies below the coldest'),
+    rain: read('rainMm', 'the rain'),
+    dew: noMoreThan(read('dewPointC', 'the dew point'), 'maximum', 'The dew point lies above the warmest'),
+  });
 }
+
+/** A day of which nothing is said is no entry. */
+const someSaid = (part: Joi.Schema) =>
+  part.custom((value: number | null, helpers) => {
+    const blank = (each: unknown) => each === null || each === '';
+    return value === null && Object.values(beside(helpers)).every(blank)
+      ? helpers.message({ custom: 'Give at least one of these, or how it felt' })
+      : value;
+  });
+
+/** A day as it was read of its form. */
+export interface ReadWeather extends Pick<TypedWeather, 'wind' | 'felt'> {
+  readonly minimum: number | null;
+  readonly maximum: number | null;
+  readonly rain: number | null;
+  readonly dew: number | null;
+}
+
+export const weatherDay = (
+  date: LocalDate,
+  { minimum, maximum, rain, dew, felt, wind }: ReadWeather,
+): NotedDay => ({
+  date,
+  minC: minimum,
+  maxC: maximum,
+  rainMm: rain,
+  dewPointC: dew,
+  felt,
+  ...(wind === null ? {} : { windFromDeg: wind }),
+});
 
 /** What a column of a weather file can hold. */
 export const COLUMN_USES = ['date', 'minC', 'maxC', 'rainMm', 'dewPointC'] as const;
@@ -121,6 +120,9 @@ function dateOf(text: string): LocalDate | null {
   return isLocalDate(date) ? date : null;
 }
 
+const scaleOf = (use: ColumnUse, units: Units): Scale =>
+  use === 'rainMm' ? (units === 'us' ? INCHES : MILLIMETRES) : units === 'us' ? FAHRENHEIT : CELSIUS;
+
 /** The days of a table by its columns; each line by itself, so that one bad line costs no other. Later lines of a date win. */
 export function daysOf(table: WeatherTable, columns: ColumnMap, units: Units): ReadDays {
   const days = new Map<LocalDate, NotedDay>();
@@ -137,10 +139,11 @@ export function daysOf(table: WeatherTable, columns: ColumnMap, units: Units): R
     let bad: string | null = null;
     for (const use of ['minC', 'maxC', 'rainMm', 'dewPointC'] as const) {
       const text = cell(use);
-      const value = /^(na|nan|null|-+)$/i.test(text.trim()) ? null : number(text);
-      if (value === undefined)
+      const none = text.trim() === '' || /^(na|nan|null|-+)$/i.test(text.trim());
+      const value = none ? null : scaleOf(use, units).toLedger(numberIn(text));
+      if (value !== null && !Number.isFinite(value))
         bad ??= `${table.header[columns[use] as number] ?? use}: "${text}" is not a number`;
-      values[use] = value == null ? null : tenth(use === 'rainMm' ? toMm(value, units) : toC(value, units));
+      values[use] = value === null ? null : Math.round(value * 10) / 10;
     }
     const { minC = null, maxC = null, rainMm = null, dewPointC = null } = values;
     const day: NotedDay = { date, minC, maxC, rainMm, dewPointC, felt: null };

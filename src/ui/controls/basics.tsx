@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import type { ReactNode, Ref } from 'react';
 import { StyleSheet, View, type ViewStyle } from 'react-native';
 import { Input, Overlay } from '@rneui/themed';
 import { rem } from '../rem';
@@ -94,6 +94,9 @@ export interface FieldProps {
   readonly multiline?: boolean;
   /** A single word to be read at arm's length. */
   readonly large?: boolean;
+  readonly onBlur?: () => void;
+  /** What to take the cursor to. */
+  readonly inputRef?: Ref<{ focus(): void }>;
 }
 
 export function Field({
@@ -105,14 +108,18 @@ export function Field({
   keyboard = 'default',
   multiline,
   large,
+  onBlur,
+  inputRef,
 }: FieldProps) {
   const colours = useColours();
   return (
     <Input
+      ref={inputRef as never}
       label={label}
       aria-label={label}
       value={value}
       onChangeText={onChange}
+      onBlur={onBlur}
       errorMessage={error ?? undefined}
       placeholder={placeholder}
       placeholderTextColor={colours.muted}

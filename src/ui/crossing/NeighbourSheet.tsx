@@ -3,15 +3,18 @@ import { crossing, CROP_IDS, kindName, NEIGHBOUR_IDS, PEPPER_SPECIES, pollenPath
 import { BESIDES, BETWEEN, KNOWN_BY, type Neighbour } from '@core/ledger';
 import { shortDayText } from '@core/time';
 import {
-  readNeighbour,
+  neighbourDraft,
+  neighbourForm,
   sprayDays,
   typedNeighbour,
-  type NeighbourErrors,
+  type ReadNeighbour,
   type TypedNeighbour,
 } from '@/data/forms/neighbourForm';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
-import { Button, DateField, Field, Notice, Sheet, Tile, Tiles } from '../controls';
+import { Button, DateField, Notice, Sheet, Tile, Tiles } from '../controls';
+import { TypedField } from '../forms/TypedField';
+import { useTyped } from '../forms/useTyped';
 import { Txt } from '../theme';
 import { WINDS } from '../weather/words';
 import { groundUnit } from '../words';
@@ -31,21 +34,21 @@ export function NeighbourSheet({ neighbour, onClose }: { neighbour: Neighbour | 
   const { state, patch, newId, prefs } = useGarden();
   const unit = groundUnit(prefs.units);
   const { busy, problem, save } = useRecording();
-  const [typed, setTyped] = useState<TypedNeighbour>(() => typedNeighbour(neighbour, unit.metres));
-  const [errors, setErrors] = useState<NeighbourErrors>({});
+  const form = useTyped<TypedNeighbour, ReadNeighbour>(
+    neighbourForm(neighbour, unit),
+    typedNeighbour(neighbour, unit.metres),
+  );
+  const { value: typed, wrong, set } = form;
   const [more, setMore] = useState(false);
   const { could, others } = kindsFor([...new Set([...state.varieties.values()].map(({ crop }) => crop))]);
-  const set = (change: Partial<TypedNeighbour>) => setTyped({ ...typed, ...change });
   const toggle = <T,>(list: readonly T[], each: T) =>
     list.includes(each) ? list.filter((other) => other !== each) : [...list, each];
   const wind = typed.crop !== null && pollenPath({ crop: typed.crop }).value === 'wind';
-  const keep = async () => {
-    const read = readNeighbour(typed, neighbour, unit.metres);
-    if ('errors' in read) return setErrors(read.errors);
+  const keep = form.keep(async (read) => {
     if (!patch) return;
     const id = neighbour?.id ?? newId('neighbour');
-    if (await save({ ...read.draft, neighbour: id, patch: patch.id })) onClose();
-  };
+    if (await save({ ...neighbourDraft(read, neighbour), neighbour: id, patch: patch.id })) onClose();
+  });
   const shown = more || could.length === 0 ? [...could, ...others] : could;
   const kinds = typed.crop !== null && !shown.includes(typed.crop) ? [...shown, typed.crop] : shown;
   return (
@@ -63,7 +66,7 @@ export function NeighbourSheet({ neighbour, onClose }: { neighbour: Neighbour | 
           />
         ))}
       </Tiles>
-      {errors.crop ? <Notice tone="brick" text={errors.crop} /> : null}
+      {wrong.crop ? <Notice tone="brick" text={wrong.crop} /> : null}
       {more || could.length === 0 ? null : (
         <Button title="Another kind" look="quiet" small onPress={() => setMore(true)} />
       )}
@@ -81,22 +84,18 @@ export function NeighbourSheet({ neighbour, onClose }: { neighbour: Neighbour | 
           ))}
         </Tiles>
       ) : null}
-      <Field
-        label="Variety (may be left out: unknown counts as another)"
-        value={typed.variety}
-        onChange={(variety) => set({ variety })}
-      />
-      <Field
+      <TypedField of={form} name="variety" label="Variety (may be left out: unknown counts as another)" />
+      <TypedField
+        of={form}
+        name="distance"
         label={`How far from your patch, ${unit.name}`}
-        value={typed.distance}
-        onChange={(distance) => set({ distance })}
-        error={errors.distance ?? null}
+        keyboard="decimal-pad"
       />
-      <Field
+      <TypedField
+        of={form}
+        name="plants"
         label="About how many plants (may be left out)"
-        value={typed.plants}
-        onChange={(plants) => set({ plants })}
-        error={errors.plants ?? null}
+        keyboard="number-pad"
       />
       <Tiles question="Where, seen from your patch">
         {WINDS.map((name, i) => (
@@ -145,7 +144,7 @@ export function NeighbourSheet({ neighbour, onClose }: { neighbour: Neighbour | 
         label="Flowers to (may be left out)"
         value={typed.to}
         onChange={(to) => set({ to })}
-        error={errors.to ?? null}
+        error={wrong.to ?? null}
       />
       <SprayDays typed={typed} onChange={set} />
       <Tiles question="How do you know?">
@@ -160,11 +159,11 @@ export function NeighbourSheet({ neighbour, onClose }: { neighbour: Neighbour | 
           />
         ))}
       </Tiles>
-      {errors.knownBy ? <Notice tone="brick" text={errors.knownBy} /> : null}
+      {wrong.knownBy ? <Notice tone="brick" text={wrong.knownBy} /> : null}
       <Txt size="label" tone="muted">
         No names of people: what grows where is enough.
       </Txt>
-      <Button title="Keep it" look="main" busy={busy} onPress={() => void keep()} />
+      <Button title="Keep it" look="main" busy={busy} onPress={keep} />
     </Sheet>
   );
 }

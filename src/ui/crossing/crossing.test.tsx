@@ -65,7 +65,7 @@ describe('what grows next door', () => {
     renderIn(store, <NeighbourSheet neighbour={null} onClose={() => undefined} />);
     fireEvent.press(screen.getByText('Keep it'));
     for (const words of ['Say what grows there', 'Say how you know', /distance must be a number/])
-      expect(screen.getByText(words)).toBeTruthy();
+      expect(await screen.findByText(words)).toBeTruthy();
     expect(store.ledger.state.count).toBe(garden.events.length);
   });
 

@@ -1,24 +1,29 @@
-import { useState } from 'react';
 import { View } from 'react-native';
 import { countDay } from '@core/crops';
 import type { CountDue } from '@core/fruitset';
 import { plantName } from '@core/patch';
 import { shortDayText } from '@core/time';
+import { verdictForm, type ReadVerdict, type TypedVerdict } from '@/data/forms/countForm';
 import { useRecording } from '@/data/garden/useRecording';
 import { Badge, Button, Card, Notice, Row } from '../controls';
+import { TypedField } from '../forms/TypedField';
+import { useTyped } from '../forms/useTyped';
 import { Txt } from '../theme';
 import { plural, toolWords } from '../words';
-import { WholeNumber } from './WholeNumber';
 
 /** Flowers that were worked and counted: of about so many, how many grow, and how many of these are bent? */
 export function CountRow({ due }: { due: CountDue }) {
   const { busy, problem, save } = useRecording();
   const { growing, stand, plant, from, to, worked, how, byPlant, day, early } = due;
-  const [set, setSet] = useState<number | null>(null);
-  const [bent, setBent] = useState<number | null>(null);
+  const form = useTyped<TypedVerdict, ReadVerdict>(
+    verdictForm(worked),
+    { set: '', bent: '' },
+    undefined,
+    true,
+  );
   const corn = growing.crop.family === 'corn';
   const days = from === to ? shortDayText(from) : `${shortDayText(from)} to ${shortDayText(to)}`;
-  const keep = () =>
+  const keep = form.keep((read) =>
     save({
       kind: 'groupCounted',
       stand: stand.id,
@@ -27,10 +32,10 @@ export function CountRow({ due }: { due: CountDue }) {
       to,
       how,
       worked,
-      set: set ?? 0,
-      bent,
+      ...read,
       ...(early ? { early } : {}),
-    });
+    }),
+  );
   return (
     <Card>
       <View style={{ flexDirection: 'row', gap: 10, alignItems: 'center' }}>
@@ -49,32 +54,31 @@ export function CountRow({ due }: { due: CountDue }) {
           {`An early look, and it may be left: the verdict comes on day ${countDay(growing.crop)}.`}
         </Txt>
       ) : null}
-      <WholeNumber
+      <TypedField
+        of={form}
+        name="set"
         label={`${growing.variety.name}: how many ${corn ? 'fill' : 'grow'}`}
-        value={set}
-        most={worked}
-        onChange={setSet}
+        keyboard="number-pad"
       />
-      <WholeNumber
+      <TypedField
+        of={form}
+        name="bent"
         label={`${growing.variety.name}: of these ${corn ? 'with gaps' : 'bent or small'} (may be left out)`}
-        value={bent}
-        most={set ?? worked}
-        onChange={setBent}
+        keyboard="number-pad"
       />
       <Row>
         <Button
           title={corn ? 'All of them fill' : 'All of them grow'}
           small
           disabled={busy}
-          onPress={() => setSet(worked)}
+          onPress={() => form.set({ set: String(worked) })}
         />
         <Button
           title={early ? 'Keep the look' : 'Keep the count'}
           look="main"
           small
-          disabled={set === null || (bent !== null && bent > set)}
           busy={busy}
-          onPress={() => void keep()}
+          onPress={keep}
         />
       </Row>
     </Card>

@@ -1,14 +1,15 @@
-import { useState } from 'react';
 import { kitchenTools, type Crop } from '@core/crops';
 import type { GroupHow } from '@core/ledger';
-import { growing, walkOrder, type Growing } from '@core/patch';
-import { addDays, type LocalDate } from '@core/time';
+import { walkOrder } from '@core/patch';
+import { addDays } from '@core/time';
+import { countForm, type ReadCount, type TypedCount } from '@/data/forms/countForm';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { Button, DateField, Notice, Sheet, Tile, Tiles } from '../controls';
+import { TypedField } from '../forms/TypedField';
+import { useTyped } from '../forms/useTyped';
 import { Txt } from '../theme';
 import { toolWords } from '../words';
-import { WholeNumber } from './WholeNumber';
 
 const howTitle = (how: GroupHow): string =>
   how === 'insects' ? 'left to insects' : how === 'before' ? 'before hand work began' : toolWords[how];
@@ -21,30 +22,20 @@ export function CountSheet({ onClose }: { onClose: () => void }) {
   const { state, today } = useGarden();
   const { busy, problem, save } = useRecording();
   const stands = [...new Map(walkOrder(state).map((each) => [each.stand.id, each])).values()];
-  const [chosen, setChosen] = useState<Growing | undefined>(stands.length === 1 ? stands[0] : undefined);
-  const [how, setHow] = useState<GroupHow | null>(null);
-  const [from, setFrom] = useState<LocalDate | null>(addDays(today, -14));
-  const [to, setTo] = useState<LocalDate | null>(today);
-  const [worked, setWorked] = useState<number | null>(null);
-  const [set, setSet] = useState<number | null>(null);
-  const [bent, setBent] = useState<number | null>(null);
-  const crop = chosen?.crop;
-  const turned = from !== null && to !== null && to < from;
-  const ready =
-    chosen !== undefined &&
-    how !== null &&
-    from !== null &&
-    to !== null &&
-    !turned &&
-    worked !== null &&
-    set !== null &&
-    set <= worked &&
-    (bent === null || bent <= set);
-  const keep = async () => {
-    if (!ready) return;
-    const stand = growing(state, chosen.plant.id)?.stand.id ?? chosen.stand.id;
-    if (await save({ kind: 'groupCounted', stand, plant: null, from, to, how, worked, set, bent })) onClose();
-  };
+  const form = useTyped<TypedCount, ReadCount>(countForm, {
+    stand: stands.length === 1 ? (stands[0]?.stand.id ?? null) : null,
+    how: null,
+    from: addDays(today, -14),
+    to: today,
+    worked: '',
+    set: '',
+    bent: '',
+  });
+  const { value, wrong, set } = form;
+  const crop = stands.find(({ stand }) => stand.id === value.stand)?.crop;
+  const keep = form.keep(async (read) => {
+    if (await save({ kind: 'groupCounted', plant: null, ...read })) onClose();
+  });
   return (
     <Sheet open onClose={onClose} title="Count flowers together">
       <Txt size="label" tone="muted">
@@ -60,11 +51,8 @@ export function CountSheet({ onClose }: { onClose: () => void }) {
               title={each.variety.name}
               note={each.bed.name}
               small
-              chosen={chosen?.stand.id === each.stand.id}
-              onPress={() => {
-                setChosen(each);
-                setHow(null);
-              }}
+              chosen={value.stand === each.stand.id}
+              onPress={() => set({ stand: each.stand.id, how: null })}
               minWidth={100}
             />
           ))}
@@ -77,30 +65,37 @@ export function CountSheet({ onClose }: { onClose: () => void }) {
               key={each}
               title={howTitle(each)}
               small
-              chosen={how === each}
-              onPress={() => setHow(each)}
+              chosen={value.how === each}
+              onPress={() => set({ how: each })}
               minWidth={100}
             />
           ))}
         </Tiles>
       ) : null}
-      <DateField label="Open from (day)" value={from} onChange={setFrom} most={today} />
+      <DateField
+        label="Open from (day)"
+        value={value.from}
+        onChange={(from) => set({ from })}
+        most={today}
+        error={wrong.from ?? null}
+      />
       <DateField
         label="To (day)"
-        value={to}
-        onChange={setTo}
+        value={value.to}
+        onChange={(to) => set({ to })}
         most={today}
-        error={turned ? 'The last day is before the first' : null}
+        error={wrong.to ?? null}
       />
-      <WholeNumber label="Flowers, about" value={worked} least={1} most={100_000} onChange={setWorked} />
-      <WholeNumber label="Of these set" value={set} most={worked ?? 100_000} onChange={setSet} />
-      <WholeNumber
+      <TypedField of={form} name="worked" label="Flowers, about" keyboard="number-pad" />
+      <TypedField of={form} name="set" label="Of these set" keyboard="number-pad" />
+      <TypedField
+        of={form}
+        name="bent"
         label="Of those bent or small (may be left out)"
-        value={bent}
-        most={set ?? 100_000}
-        onChange={setBent}
+        keyboard="number-pad"
       />
-      <Button title="Keep the count" look="main" busy={busy} disabled={!ready} onPress={() => void keep()} />
+      {(wrong.stand ?? wrong.how) ? <Notice tone="brick" text={wrong.stand ?? wrong.how ?? ''} /> : null}
+      <Button title="Keep the count" look="main" busy={busy} onPress={keep} />
     </Sheet>
   );
 }

@@ -28,6 +28,7 @@ describe('flowers counted together', () => {
     type('Flowers, about', '40');
     type('Of these set', '31');
     fireEvent.press(screen.getByText('Keep the count'));
+    expect(await screen.findByText('Say how they came to their pollen')).toBeTruthy();
     expect(groups()).toEqual([]);
     fireEvent.press(screen.getByText('left to insects'));
     fireEvent.press(screen.getByText('Keep the count'));
@@ -41,7 +42,7 @@ describe('flowers counted together', () => {
     renderIn(store, <CountSheet onClose={() => undefined} />);
     type('Open from (day)', '2026-07-19');
     type('To (day)', '2026-07-18');
-    expect(screen.getByText('The last day is before the first')).toBeTruthy();
+    expect(await screen.findByText('That is before the first day')).toBeTruthy();
     type('To (day)', '2026-07-21');
     expect(screen.getByText('That day is still to come.')).toBeTruthy();
   });
@@ -53,7 +54,13 @@ describe('flowers counted together', () => {
     type('Flowers, about', '10');
     type('Of these set', '12');
     fireEvent.press(screen.getByText('Keep the count'));
-    await Promise.resolve();
+    expect(await screen.findByText('That is more than there were')).toBeTruthy();
+    // The other field puts it right as well.
+    type('Flowers, about', '20');
+    await waitFor(() => expect(screen.queryByText('That is more than there were') === null).toBe(true));
+    type('Of those bent or small (may be left out)', '13');
+    fireEvent.press(screen.getByText('Keep the count'));
+    expect(await screen.findByText('That is more than set')).toBeTruthy();
     expect(groups()).toEqual([]);
   });
 });

@@ -1,8 +1,10 @@
 import { PRECIOUS, type Goal, type Stand, type Variety } from '@core/ledger';
 import { cropOf, isEdible, reasonsOf, seedsInOne, seedsPerGram } from '@core/crops';
-import type { TypedGoal } from '@/data/forms/goalForm';
+import type { ReadGoal, TypedGoal } from '@/data/forms/goalForm';
 import { rangeText } from '../words';
-import { Card, DateField, Field, Notice, Stepper, Tile, Tiles } from '../controls';
+import { Card, DateField, Notice, Stepper, Tile, Tiles } from '../controls';
+import { TypedField } from '../forms/TypedField';
+import type { Typed } from '../forms/useTyped';
 import { FatherChoice } from './FatherChoice';
 import { VarietyAdvice } from '../patch/VarietyAdvice';
 import { Txt } from '../theme';
@@ -17,19 +19,15 @@ const preciousWords = {
 export function GoalForm({
   stand,
   variety,
-  value,
-  errors,
-  onChange,
+  of,
 }: {
   stand: Stand;
   variety: Variety;
-  value: TypedGoal;
-  errors: Record<string, string>;
-  onChange: (part: Partial<TypedGoal>) => void;
+  of: Typed<TypedGoal, ReadGoal>;
 }) {
-  const { goal } = value;
+  const { goal, by } = of.value;
   const crop = cropOf(variety.crop);
-  const set = (part: Partial<Goal>) => onChange({ goal: { ...goal, ...part } });
+  const set = (part: Partial<Goal>) => of.set({ goal: { ...goal, ...part } });
   const perGram = seedsPerGram(crop.id);
   const keeps = seedsInOne(crop) !== null && (stand.reason === 'cross' || reasonsOf(crop).includes('seed'));
   return (
@@ -38,11 +36,10 @@ export function GoalForm({
       <Card>
         {keeps ? (
           <>
-            <Field
+            <TypedField
+              of={of}
+              name="amount"
               label="Seed wanted (leave empty for none)"
-              value={value.amount}
-              onChange={(amount) => onChange({ amount })}
-              error={errors.amount ?? null}
               keyboard="decimal-pad"
             />
             <Tiles question="Counted in" hideQuestion>
@@ -62,11 +59,10 @@ export function GoalForm({
           <Txt>No seed is kept of {crop.plural}: only fruit.</Txt>
         )}
         {isEdible(crop) ? (
-          <Field
+          <TypedField
+            of={of}
+            name="kitchen"
             label="Fruits wanted for the kitchen (leave empty for none)"
-            value={value.kitchen}
-            onChange={(kitchen) => onChange({ kitchen })}
-            error={errors.kitchen ?? null}
             keyboard="number-pad"
           />
         ) : (
@@ -74,9 +70,9 @@ export function GoalForm({
         )}
         <DateField
           label="Ripe by (empty: by the first frost)"
-          value={value.by === '' ? null : value.by}
-          onChange={(by) => onChange({ by: by ?? '' })}
-          error={errors.by ?? null}
+          value={by}
+          onChange={(day) => of.set({ by: day })}
+          error={of.wrong.by ?? null}
         />
       </Card>
       {keeps ? (
@@ -146,27 +142,24 @@ export function GoalForm({
           ))}
         </Tiles>
         {keeps ? (
-          <Field
+          <TypedField
+            of={of}
+            name="seedsPerFruit"
             label="Seeds in a good fruit (empty: the usual)"
-            value={value.seedsPerFruit}
-            onChange={(seedsPerFruit) => onChange({ seedsPerFruit })}
-            error={errors.seedsPerFruit ?? null}
             keyboard="number-pad"
           />
         ) : null}
-        <Field
+        <TypedField
+          of={of}
+          name="setShare"
           label="Of 100 pollinations, so many set (empty: as recorded)"
-          value={value.setShare}
-          onChange={(setShare) => onChange({ setShare })}
-          error={errors.setShare ?? null}
           keyboard="number-pad"
         />
         {keeps ? (
-          <Field
+          <TypedField
+            of={of}
+            name="wholeShare"
             label="Of 100 closures, so many stay whole (empty: as recorded)"
-            value={value.wholeShare}
-            onChange={(wholeShare) => onChange({ wholeShare })}
-            error={errors.wholeShare ?? null}
             keyboard="number-pad"
           />
         ) : null}

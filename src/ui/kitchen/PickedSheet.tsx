@@ -3,53 +3,35 @@ import type { Stand } from '@core/ledger';
 import { sprayWait } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
-import { Button, Field, Notice, Sheet, Stepper } from '../controls';
+import { pickedForm, type ReadPicked, type TypedPicked } from '@/data/forms/pickedForm';
+import { Button, Notice, Sheet, Stepper } from '../controls';
+import { TypedField } from '../forms/TypedField';
+import { useTyped } from '../forms/useTyped';
 import { SprayNotice } from '../care/SprayNotice';
 import { Txt } from '../theme';
 import { plural } from '../words';
-
-const GRAMS_PER_OUNCE = 28.3495;
 
 /** Fruit picked, by count; the weight may be left out. */
 export function PickedSheet({ stand, name, onClose }: { stand: Stand; name: string; onClose: () => void }) {
   const { prefs } = useGarden();
   const { busy, problem, save } = useRecording();
-  const [typed, setTyped] = useState('');
-  const [weight, setWeight] = useState('');
   const us = prefs.units === 'us';
-  const count = Number(typed);
-  const good = typed.trim() !== '' && Number.isInteger(count) && count > 0 && count <= 100_000;
-  const heavy = Number(weight.replace(',', '.'));
-  const goodWeight = weight.trim() === '' || (heavy >= 0 && heavy < 100_000);
-  const keep = async () => {
-    const weightG = weight.trim() === '' ? null : us ? heavy * GRAMS_PER_OUNCE : heavy;
-    if (await save({ kind: 'fruitsPicked', stand: stand.id, plant: null, count, weightG })) onClose();
-  };
+  const form = useTyped<TypedPicked, ReadPicked>(pickedForm(prefs.units), { count: '', weight: '' });
+  const keep = form.keep(async ({ count, weight }) => {
+    if (await save({ kind: 'fruitsPicked', stand: stand.id, plant: null, count, weightG: weight })) onClose();
+  });
   return (
     <Sheet open onClose={onClose} title={`Fruit picked from ${name}`}>
       {problem ? <Notice tone="brick" text={problem} /> : null}
       <SprayNotice stand={stand} />
-      <Field
-        label="How many"
-        value={typed}
-        onChange={setTyped}
-        keyboard="number-pad"
-        error={typed.trim() === '' || good ? null : 'A whole number above 0'}
-      />
-      <Field
+      <TypedField of={form} name="count" label="How many" keyboard="number-pad" />
+      <TypedField
+        of={form}
+        name="weight"
         label={`Weight of all, ${us ? 'ounces' : 'grams'} (may be left out)`}
-        value={weight}
-        onChange={setWeight}
         keyboard="decimal-pad"
-        error={goodWeight ? null : 'A number, or nothing'}
       />
-      <Button
-        title="Keep it"
-        look="main"
-        busy={busy}
-        disabled={!good || !goodWeight}
-        onPress={() => void keep()}
-      />
+      <Button title="Keep it" look="main" busy={busy} onPress={keep} />
     </Sheet>
   );
 }

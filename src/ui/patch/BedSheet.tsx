@@ -1,8 +1,11 @@
-import { useState } from 'react';
 import { bedSized, DEFAULT_BED, nextBedCorner } from '@core/patch';
 import type { Bed, Draft } from '@core/ledger';
+import { bedForm, typedBed, type Measured, type TypedBed } from '@/data/forms/bedForm';
 import { useGarden } from '@/data/garden/garden';
-import { Field, Button, Sheet } from '../controls';
+import { useRecording } from '@/data/garden/useRecording';
+import { Button, Notice, Sheet } from '../controls';
+import { TypedField } from '../forms/TypedField';
+import { useTyped } from '../forms/useTyped';
 import { Txt } from '../theme';
 import type { Units } from '@/data/device/prefs';
 import { groundUnit } from '../words';
@@ -19,69 +22,33 @@ export function BedSheet({
   units: Units;
   onClose: () => void;
 }) {
-  const { state, record, newId, patch } = useGarden();
-  const { name: unit, metres: one } = groundUnit(units);
-  const show = (metres: number) => String(Math.round((metres / one) * 100) / 100);
+  const { state, newId, patch } = useGarden();
+  const { busy, problem, save } = useRecording();
+  const unit = groundUnit(units);
   const corner = nextBedCorner(beds);
-  const [typed, setTyped] = useState({
-    name: bed?.name ?? `Bed ${beds.length + 1}`,
-    lengthM: show(bed?.lengthM ?? DEFAULT_BED.lengthM),
-    widthM: show(bed?.widthM ?? DEFAULT_BED.widthM),
-    xM: show(bed?.xM ?? corner.xM),
-    yM: show(bed?.yM ?? corner.yM),
-  });
-  const [error, setError] = useState<{ field: string | null; message: string } | null>(null);
+  const form = useTyped<TypedBed, Measured>(
+    bedForm(unit),
+    typedBed(bed ?? { name: `Bed ${beds.length + 1}`, ...DEFAULT_BED, ...corner }, unit),
+  );
   if (!patch) return null;
   const empty = ![...state.stands.values()].some((stand) => stand.bed === bed?.id);
-  const metres = (text: string) => Math.round(Number(text.replace(',', '.')) * one * 100) / 100;
-  const save = async () => {
-    const values = {
-      name: typed.name.trim(),
-      lengthM: metres(typed.lengthM),
-      widthM: metres(typed.widthM),
-      xM: metres(typed.xM),
-      yM: metres(typed.yM),
-    };
-    const wrong = (['lengthM', 'widthM', 'xM', 'yM'] as const).find(
-      (field) =>
-        !Number.isFinite(values[field]) ||
-        typed[field].trim() === '' ||
-        (field.length > 2 && values[field] <= 0) ||
-        Math.abs(values[field]) > 1000,
-    );
-    if (wrong)
-      return setError({
-        field: wrong,
-        message: `Write a number of ${unit}${wrong.length > 2 ? ' above 0' : ''}, up to ${Math.floor(1000 / one)}`,
-      });
-    if (values.name === '' || values.name.length > 80)
-      return setError({ field: 'name', message: 'The bed needs a name of 1 to 80 characters' });
-    try {
-      const changes = bed ? changesOf(bed, values) : null;
-      if (changes) {
-        if (changes.length > 0) await record(...changes);
-      } else await record({ kind: 'bedAdded', bed: newId('bed'), patch: patch.id, ...values });
-      onClose();
-    } catch (problem) {
-      setError({ field: 'name', message: (problem as Error).message });
-    }
-  };
-  const field = (name: keyof typeof typed, label: string, numeric = true) => (
-    <Field
-      label={label}
-      value={typed[name]}
-      onChange={(text) => setTyped({ ...typed, [name]: text })}
-      keyboard={numeric ? 'decimal-pad' : 'default'}
-      error={error?.field === name ? error.message : null}
-    />
+  const keep = form.keep(async (values) => {
+    const drafts: Draft[] = bed
+      ? changesOf(bed, values)
+      : [{ kind: 'bedAdded', bed: newId('bed'), patch: patch.id, ...values }];
+    if (drafts.length === 0 || (await save(...drafts))) onClose();
+  });
+  const field = (name: keyof TypedBed, label: string) => (
+    <TypedField of={form} name={name} label={`${label}, ${unit.name}`} keyboard="decimal-pad" />
   );
   return (
     <Sheet open onClose={onClose} title={bed ? `Edit ${bed.name}` : 'Add a bed'}>
-      {field('name', 'Name', false)}
-      {field('lengthM', `Length, ${unit}`)}
-      {field('widthM', `Width, ${unit}`)}
-      {field('xM', `From the left edge of the patch, ${unit}`)}
-      {field('yM', `From its top edge, ${unit}`)}
+      {problem ? <Notice tone="brick" text={problem} /> : null}
+      <TypedField of={form} name="name" label="Name" />
+      {field('lengthM', 'Length')}
+      {field('widthM', 'Width')}
+      {field('xM', 'From the left edge of the patch')}
+      {field('yM', 'From its top edge')}
       <Txt size="label" tone="muted">
         Guessed until you measure: rounds are walked in the order in which beds lie.
       </Txt>
@@ -89,18 +56,20 @@ export function BedSheet({
         <Button
           title={`Remove ${bed.name}`}
           look="danger"
-          onPress={() => void record({ kind: 'withdrawn', subject: bed.id, target: bed.event }).then(onClose)}
+          onPress={() =>
+            void save({ kind: 'withdrawn', subject: bed.id, target: bed.event }).then(
+              (gone) => gone && onClose(),
+            )
+          }
         />
       ) : null}
-      <Button title={bed ? 'Keep the change' : 'Add the bed'} look="main" onPress={() => void save()} />
+      <Button title={bed ? 'Keep the change' : 'Add the bed'} look="main" busy={busy} onPress={keep} />
     </Sheet>
   );
 }
 
 /** Feet and back again are off by less, m. */
 const SAME_M = 0.02;
-
-type Measured = Pick<Bed, 'name' | 'lengthM' | 'widthM' | 'xM' | 'yM'>;
 
 /** A bed that lies elsewhere takes its plants along; a name or a size is put right where it was first written. */
 function changesOf(bed: Bed, { xM, yM, ...changes }: Measured): Draft[] {

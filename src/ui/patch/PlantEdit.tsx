@@ -3,9 +3,13 @@ import { View } from 'react-native';
 import { reasonsOf } from '@core/crops';
 import { LOSS_CAUSES, OFF_TYPE_BY, ROGUED, type OffTypeBy } from '@core/ledger';
 import { plantName, type Growing } from '@core/patch';
-import { useDraft } from '@/data/device/draft';
+import { useDraft, type KeptDraft } from '@/data/device/draft';
+import { labelForm, noteForm } from '@/data/forms/plantForm';
 import { useGarden } from '@/data/garden/garden';
-import { Card, Field, Button, Row, Sheet, Tile, Tiles } from '../controls';
+import { useRecording } from '@/data/garden/useRecording';
+import { Card, Button, Notice, Row, Sheet, Tile, Tiles } from '../controls';
+import { TypedField } from '../forms/TypedField';
+import { useTyped } from '../forms/useTyped';
 import { Txt } from '../theme';
 import { HealthTiles } from './HealthTiles';
 import { causeWords, reasonText } from '../words';
@@ -14,17 +18,8 @@ import { causeWords, reasonText } from '../words';
 export function PlantEdit({ growing }: { growing: Growing }) {
   const { record, space } = useGarden();
   const { plant } = growing;
-  const { value, ready, change, clear } = useDraft(`plant/${space}/${plant.id}`, {
-    note: '',
-    label: plant.label,
-  });
+  const draft = useDraft(`plant/${space}/${plant.id}`, { note: '', label: plant.label });
   const [ending, setEnding] = useState(false);
-  const [error, setError] = useState<string | null>(null);
-  if (!ready) return null;
-  const say = (work: Promise<unknown>) => {
-    setError(null);
-    void work.then(clear, (problem: Error) => setError(problem.message));
-  };
   return (
     <Card>
       <Txt size="heading">The plant</Txt>
@@ -54,48 +49,17 @@ export function PlantEdit({ growing }: { growing: Growing }) {
       {plant.notes.map((note) => (
         <Txt key={note.event}>“{note.text}”</Txt>
       ))}
-      <Field
-        label="A note"
-        value={value.note}
-        onChange={(note) => change({ note })}
-        multiline
-        error={error}
-      />
-      <Row>
-        <Button
-          title="Keep the note"
-          small
-          disabled={value.note.trim() === ''}
-          onPress={() => say(record({ kind: 'noted', subject: plant.id, text: value.note.trim() }))}
-        />
-      </Row>
-      <View style={{ gap: 6 }}>
-        <Field
-          label="Number or name of this plant"
-          value={value.label}
-          onChange={(label) => change({ label })}
-        />
+      {draft.ready ? (
+        <>
+          <PlantNote growing={growing} draft={draft} />
+          <PlantLabel growing={growing} draft={draft} />
+        </>
+      ) : null}
+      {plant.ended ? null : (
         <Row>
-          <Button
-            title="Rename"
-            small
-            disabled={value.label.trim() === '' || value.label.trim() === plant.label}
-            onPress={() =>
-              say(
-                record({
-                  kind: 'corrected',
-                  subject: plant.id,
-                  target: plant.event,
-                  changes: { label: value.label.trim().slice(0, 20) },
-                }),
-              )
-            }
-          />
-          {plant.ended ? null : (
-            <Button title="Removed or died" look="danger" small onPress={() => setEnding(true)} />
-          )}
+          <Button title="Removed or died" look="danger" small onPress={() => setEnding(true)} />
         </Row>
-      </View>
+      )}
       <Sheet open={ending} onClose={() => setEnding(false)} title={`${plantName(growing)}: what happened?`}>
         <Button
           title="I removed it"
@@ -121,6 +85,60 @@ export function PlantEdit({ growing }: { growing: Growing }) {
         </Tiles>
       </Sheet>
     </Card>
+  );
+}
+
+type Said = KeptDraft<{ readonly note: string; readonly label: string }>;
+
+/** A note on the plant; what is typed is kept on the device until it is on record. */
+function PlantNote({ growing: { plant }, draft }: { growing: Growing; draft: Said }) {
+  const { busy, problem, save } = useRecording();
+  const form = useTyped<{ note: string }, { note: string }>(
+    noteForm,
+    { note: draft.value.note },
+    draft.change,
+  );
+  const keep = form.keep(async ({ note }) => {
+    if (!(await save({ kind: 'noted', subject: plant.id, text: note }))) return;
+    draft.change({ note: '' });
+    form.begin({ note: '' });
+  });
+  return (
+    <>
+      <TypedField of={form} name="note" label="A note" multiline />
+      {problem ? <Notice tone="brick" text={problem} /> : null}
+      <Row>
+        <Button title="Keep the note" small busy={busy} onPress={keep} />
+      </Row>
+    </>
+  );
+}
+
+/** What the plant is called. */
+function PlantLabel({ growing: { plant }, draft }: { growing: Growing; draft: Said }) {
+  const { busy, problem, save } = useRecording();
+  const form = useTyped<{ label: string }, { label: string }>(
+    labelForm,
+    { label: draft.value.label },
+    draft.change,
+  );
+  const same = form.value.label.trim() === plant.label;
+  return (
+    <View style={{ gap: 6 }}>
+      <TypedField of={form} name="label" label="Number or name of this plant" />
+      {problem ? <Notice tone="brick" text={problem} /> : null}
+      <Row>
+        <Button
+          title="Rename"
+          small
+          busy={busy}
+          disabled={same}
+          onPress={form.keep(({ label }) =>
+            save({ kind: 'corrected', subject: plant.id, target: plant.event, changes: { label } }),
+          )}
+        />
+      </Row>
+    </View>
   );
 }
 

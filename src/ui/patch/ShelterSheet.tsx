@@ -1,10 +1,10 @@
-import { useState } from 'react';
-import { SHELTERS, type Bed, type Shelter } from '@core/ledger';
+import { SHELTERS, type Bed } from '@core/ledger';
 import { shelterOn } from '@core/patch';
-import type { LocalDate } from '@core/time';
+import { shelterForm, type ReadShelter, type TypedShelter } from '@/data/forms/shelterForm';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { Button, DateField, Notice, Sheet, Stepper, Tile, Tiles } from '../controls';
+import { useTyped } from '../forms/useTyped';
 import { Txt } from '../theme';
 import { shelterWords } from '../words';
 
@@ -13,26 +13,27 @@ export function ShelterSheet({ bed, onClose }: { bed: Bed; onClose: () => void }
   const { today } = useGarden();
   const { busy, problem, save } = useRecording();
   const now = shelterOn(bed, today);
-  const [shelter, setShelter] = useState<Shelter | null>(now?.shelter ?? null);
-  const [insects, setInsects] = useState<'out' | 'in' | null>(now?.insects ?? null);
-  const [lamp, setLamp] = useState<number | null>(now?.lampHours ?? null);
-  const [from, setFrom] = useState<LocalDate | null>(today);
-  const [to, setTo] = useState<LocalDate | null>(now?.to ?? null);
-  const turned = from !== null && to !== null && to < from;
-  const blocked = from === null || turned || (shelter !== null && insects === null);
-  const keep = async () => {
-    if (blocked) return;
+  const form = useTyped<TypedShelter, ReadShelter>(shelterForm, {
+    shelter: now?.shelter ?? null,
+    insects: now?.insects ?? null,
+    lampHours: now?.lampHours ?? null,
+    from: today,
+    to: now?.to ?? null,
+  });
+  const { value, wrong, set } = form;
+  const { shelter, insects, lampHours } = value;
+  const keep = form.keep(async (read) => {
     const saved = await save({
       kind: 'shelterSet',
       bed: bed.id,
-      shelter,
-      insects: insects ?? 'in',
-      lampHours: shelter === 'indoors' ? lamp : null,
-      from,
-      to: shelter === null ? null : to,
+      shelter: read.shelter,
+      insects: read.insects ?? 'in',
+      lampHours: read.shelter === 'indoors' ? read.lampHours : null,
+      from: read.from,
+      to: read.shelter === null ? null : read.to,
     });
     if (saved) onClose();
-  };
+  });
   return (
     <Sheet open onClose={onClose} title={`What stands over ${bed.name}?`}>
       {problem ? <Notice tone="brick" text={problem} /> : null}
@@ -42,7 +43,7 @@ export function ShelterSheet({ bed, onClose }: { bed: Bed; onClose: () => void }
             key={each ?? 'open'}
             title={each === null ? 'open air' : shelterWords[each]}
             chosen={shelter === each}
-            onPress={() => setShelter(each)}
+            onPress={() => set({ shelter: each })}
             minWidth={100}
           />
         ))}
@@ -53,35 +54,40 @@ export function ShelterSheet({ bed, onClose }: { bed: Bed; onClose: () => void }
             title="kept out"
             note="shut or netted everywhere"
             chosen={insects === 'out'}
-            onPress={() => setInsects('out')}
+            onPress={() => set({ insects: 'out' })}
             minWidth={140}
           />
           <Tile
             title="can get in"
             note="open vents or ends, or bees put in"
             chosen={insects === 'in'}
-            onPress={() => setInsects('in')}
+            onPress={() => set({ insects: 'in' })}
             minWidth={140}
           />
         </Tiles>
       )}
       {shelter === 'indoors' ? (
         <Stepper
-          label={lamp === null ? 'Lamp, hours a day (may be left out)' : 'Lamp, hours a day'}
-          value={lamp ?? 14}
-          unset={lamp === null}
+          label={lampHours === null ? 'Lamp, hours a day (may be left out)' : 'Lamp, hours a day'}
+          value={lampHours ?? 14}
+          unset={lampHours === null}
           least={0}
           most={24}
-          onChange={setLamp}
+          onChange={(hours) => set({ lampHours: hours })}
         />
       ) : null}
-      <DateField label="From which day on" value={from} onChange={setFrom} />
+      <DateField
+        label="From which day on"
+        value={value.from}
+        onChange={(from) => set({ from })}
+        error={wrong.from ?? null}
+      />
       {shelter === null ? null : (
         <DateField
           label="Last day (may be left out)"
-          value={to}
-          onChange={setTo}
-          error={turned ? 'That is before the first day' : null}
+          value={value.to}
+          onChange={(to) => set({ to })}
+          error={wrong.to ?? null}
         />
       )}
       {shelter === 'tunnel' || shelter === 'closed-house' ? (
@@ -89,7 +95,8 @@ export function ShelterSheet({ bed, onClose }: { bed: Bed; onClose: () => void }
           It is hotter in there than outside: work it in the cool of the morning, and drink.
         </Txt>
       ) : null}
-      <Button title="Keep it" look="main" busy={busy} disabled={blocked} onPress={() => void keep()} />
+      {wrong.insects ? <Notice tone="brick" text={wrong.insects} /> : null}
+      <Button title="Keep it" look="main" busy={busy} onPress={keep} />
     </Sheet>
   );
 }

@@ -1,9 +1,11 @@
-import { useState } from 'react';
 import { cropOf, FRUIT_SHAPES, hasRounds, reasonsOf, systemsOf } from '@core/crops';
 import type { Draft, Stand, Variety } from '@core/ledger';
-import { useGarden } from '@/data/garden/garden';
-import { Field, Button, Sheet, Tile, Tiles } from '../controls';
+import { standForm, typedStand, type TypedStand } from '@/data/forms/standForm';
+import { useRecording } from '@/data/garden/useRecording';
+import { Button, Notice, Sheet, Tile, Tiles } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
+import { TypedField } from '../forms/TypedField';
+import { useTyped } from '../forms/useTyped';
 import { Txt } from '../theme';
 import { reasonText, systemWords } from '../words';
 import { SownTiles } from '../seed/SownTiles';
@@ -20,53 +22,22 @@ export function StandEditSheet({
   variety: Variety;
   onClose: () => void;
 }) {
-  const { record } = useGarden();
-  const [name, setName] = useState(variety.name);
-  const [shape, setShape] = useState(variety.shape);
-  const [reason, setReason] = useState(stand.reason);
+  const { busy, problem, save } = useRecording();
   const crop = cropOf(variety.crop);
-  const [traits, setTraits] = useState(variety.traits);
-  const usual = crop.sexSystem.value;
-  const [system, setSystem] = useState(variety.system ?? usual);
-  const systems = systemsOf(cropOf(variety.crop));
-  const [sown, setSown] = useState({ lot: stand.sown?.lot ?? null, fruit: stand.sown?.fruit ?? null });
-  const [error, setError] = useState<string | null>(null);
-  const save = async () => {
-    const wanted = name.trim();
-    if (wanted === '' || wanted.length > 80)
-      return setError('The variety needs a name of 1 to 80 characters');
-    const drafts: Draft[] = [];
-    if (
-      wanted !== variety.name ||
-      shape !== variety.shape ||
-      system !== (variety.system ?? usual) ||
-      traits !== variety.traits
-    ) {
-      drafts.push({
-        kind: 'corrected',
-        subject: variety.id,
-        target: variety.event,
-        changes: {
-          name: wanted,
-          shape,
-          ...(system === (variety.system ?? usual) ? {} : { system }),
-          ...(traits === variety.traits ? {} : { traits }),
-        },
-      });
-    }
-    if (reason !== stand.reason) {
-      // From now on: what was worked before stays what it was worked for.
-      drafts.push({ kind: 'reasonSet', subject: stand.id, reason });
-    }
-    if (sown.lot !== (stand.sown?.lot ?? null) || sown.fruit !== (stand.sown?.fruit ?? null))
-      drafts.push({ kind: 'sownFrom', subject: stand.id, ...sown });
-    if (drafts.length > 0) await record(...drafts);
-    onClose();
-  };
+  const before = typedStand(stand, variety, crop.sexSystem.value);
+  const form = useTyped<TypedStand, TypedStand>(standForm, before);
+  const { value, set } = form;
+  const { shape, system, traits, reason } = value;
+  const systems = systemsOf(crop);
+  const keep = form.keep(async (read) => {
+    const drafts = changesOf(stand, variety, before, read);
+    if (drafts.length === 0 || (await save(...drafts))) onClose();
+  });
   return (
     <Sheet open onClose={onClose} title={`Edit ${variety.name}`}>
-      <Field label="Variety" value={name} onChange={setName} error={error} />
-      {cropOf(variety.crop).family === 'cucurbit' ? (
+      {problem ? <Notice tone="brick" text={problem} /> : null}
+      <TypedField of={form} name="name" label="Variety" />
+      {crop.family === 'cucurbit' ? (
         <Tiles question="Its fruit">
           {FRUIT_SHAPES.map((each) => (
             <Tile
@@ -74,7 +45,7 @@ export function StandEditSheet({
               title={each}
               small
               chosen={shape === each}
-              onPress={() => setShape(each)}
+              onPress={() => set({ shape: each })}
               picture={
                 <FlowerDrawing
                   sex="female"
@@ -97,20 +68,20 @@ export function StandEditSheet({
               title={systemWords[each]}
               small
               chosen={system === each}
-              onPress={() => setSystem(each)}
+              onPress={() => set({ system: each })}
               minWidth={100}
             />
           ))}
         </Tiles>
       ) : null}
-      <TraitTiles crop={crop} traits={traits} onChange={setTraits} />
+      <TraitTiles crop={crop} traits={traits} onChange={(next) => set({ traits: next })} />
       <Tiles question={hasRounds(crop) ? 'What do you pollinate for?' : 'What is it for?'}>
         {[...new Set([...reasonsOf(crop), stand.reason])].map((each) => (
           <Tile
             key={each}
             title={reasonText(crop, each)}
             chosen={reason === each}
-            onPress={() => setReason(each)}
+            onPress={() => set({ reason: each })}
             minWidth={90}
           />
         ))}
@@ -118,15 +89,42 @@ export function StandEditSheet({
       <VarietyAdvice crop={crop} variety={{ traits, system }} reason={reason} />
       <SownTiles
         crop={variety.crop}
-        lot={sown.lot}
-        fruit={sown.fruit}
+        lot={value.lot}
+        fruit={value.fruit}
         none={stand.sown === null ? 'not said' : 'none of these'}
-        onChange={(lot, fruit) => setSown({ lot, fruit })}
+        onChange={(lot, fruit) => set({ lot, fruit })}
       />
-      <Button title="Keep the change" look="main" onPress={() => void save()} />
+      <Button title="Keep the change" look="main" busy={busy} onPress={keep} />
       <Txt size="label" tone="muted">
         The name changes for every stand of this variety; what it was called before stays in the log.
       </Txt>
     </Sheet>
   );
+}
+
+/** What was said otherwise than before, as entries. */
+function changesOf(stand: Stand, variety: Variety, before: TypedStand, now: TypedStand): Draft[] {
+  const other = (...fields: readonly (keyof TypedStand)[]) =>
+    fields.some((field) => JSON.stringify(now[field]) !== JSON.stringify(before[field]));
+  const { name, shape, system, traits, reason, lot, fruit } = now;
+  return [
+    ...(other('name', 'shape', 'system', 'traits')
+      ? [
+          {
+            kind: 'corrected' as const,
+            subject: variety.id,
+            target: variety.event,
+            changes: {
+              name,
+              shape,
+              ...(other('system') ? { system } : {}),
+              ...(other('traits') ? { traits } : {}),
+            },
+          },
+        ]
+      : []),
+    // From now on: what was worked before stays what it was worked for.
+    ...(other('reason') ? [{ kind: 'reasonSet' as const, subject: stand.id, reason }] : []),
+    ...(other('lot', 'fruit') ? [{ kind: 'sownFrom' as const, subject: stand.id, lot, fruit }] : []),
+  ];
 }

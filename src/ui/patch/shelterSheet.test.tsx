@@ -49,7 +49,7 @@ test('a day that is none, or an end before the beginning, is told at its field a
   expect(screen.getByText('There is no such day.')).toBeTruthy();
   fireEvent.changeText(screen.getByLabelText('From which day on'), '2026-07-10');
   fireEvent.changeText(screen.getByLabelText('Last day (may be left out)'), '2026-07-09');
-  expect(screen.getByText('That is before the first day')).toBeTruthy();
+  expect(await screen.findByText('That is before the first day')).toBeTruthy();
   keep();
   expect([shelters(), closed()]).toEqual([[], 0]);
 });

@@ -2,7 +2,10 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Corner } from '@core/ledger';
 import { bedTo, moveBy, type Thing } from '@core/patch';
-import { Button, Field } from '../controls';
+import { spotForm, typedSpot, type ReadSpot, type TypedSpot } from '@/data/forms/spotForm';
+import { Button } from '../controls';
+import { TypedField } from '../forms/TypedField';
+import { useTyped } from '../forms/useTyped';
 import { groundUnit } from '../words';
 import type { Plan } from './usePlan';
 
@@ -13,55 +16,19 @@ export function PlanNumbers({ plan, thing }: { plan: Plan; thing: Thing }) {
   return <Numbers plan={plan} thing={thing} onDone={() => setOpen(false)} />;
 }
 
-const hundredths = (length: number) => String(Math.round(length * 100) / 100);
-const read = (text: string) =>
-  text.trim() === '' ? NaN : Number(text.trim().replace(',', '.').replace('−', '-'));
-
 function Numbers({ plan, thing, onDone }: { plan: Plan; thing: Thing; onDone: () => void }) {
   const at = placeOf(plan, thing);
   const bed = thing.kind === 'bed' ? plan.state.beds.get(thing.id) : undefined;
   const unit = groundUnit(plan.units);
-  const shown = (metres: number) => hundredths(metres / unit.metres);
-  const [typed, setTyped] = useState({
-    east: shown(at[0]),
-    south: shown(at[1]),
-    length: bed ? shown(bed.lengthM) : '',
-    width: bed ? shown(bed.widthM) : '',
-    turned: bed ? String(bed.turnedDeg) : '',
-  });
-  const [wrong, setWrong] = useState<Partial<Record<keyof typeof typed, string>>>({});
-  const place = () => {
-    const errors: typeof wrong = {};
-    const most = Math.floor(1000 / unit.metres);
-    // What was not typed anew is not rounded to what is shown of it.
-    const metres = (name: 'east' | 'south' | 'length' | 'width', now: number) => {
-      if (typed[name] === shown(now)) return now;
-      const length = read(typed[name]);
-      const side = name === 'length' || name === 'width';
-      if (!(Math.abs(length) <= most) || (side && !(length > 0)))
-        errors[name] = `Write ${unit.name} ${side ? 'above 0, up to' : `from -${most} to`} ${most}`;
-      return length * unit.metres;
-    };
-    const [east, south] = [metres('east', at[0]), metres('south', at[1])];
-    const size = bed && {
-      lengthM: metres('length', bed.lengthM),
-      widthM: metres('width', bed.widthM),
-      turnedDeg: read(typed.turned),
-    };
-    if (size && !(Math.abs(size.turnedDeg) <= 360)) errors.turned = 'Write degrees from -360 to 360';
-    setWrong(errors);
-    if (Object.keys(errors).length > 0) return;
+  const now = { east: at[0], south: at[1], bed };
+  const form = useTyped<TypedSpot, ReadSpot>(spotForm(now, unit), typedSpot(now, unit));
+  const place = form.keep(({ east, south, ...size }) => {
     const by: Corner = [east - at[0], south - at[1]];
-    plan.attempt(bed && size ? bedTo(bed, { ...size, xM: east, yM: south }) : moveBy(plan.state, thing, by));
+    plan.attempt(bed ? bedTo(bed, { ...size, xM: east, yM: south }) : moveBy(plan.state, thing, by));
     onDone();
-  };
-  const field = (name: keyof typeof typed, label: string) => (
-    <Field
-      label={label}
-      value={typed[name]}
-      onChange={(text) => setTyped({ ...typed, [name]: text })}
-      error={wrong[name] ?? null}
-    />
+  });
+  const field = (name: keyof TypedSpot, label: string) => (
+    <TypedField of={form} name={name} label={label} keyboard="decimal-pad" />
   );
   return (
     <View>
@@ -69,9 +36,9 @@ function Numbers({ plan, thing, onDone }: { plan: Plan; thing: Thing; onDone: ()
       {field('south', `From its top edge, ${unit.name}`)}
       {bed ? (
         <>
-          {field('length', `Length, ${unit.name}`)}
-          {field('width', `Width, ${unit.name}`)}
-          {field('turned', 'Turned to the right, degrees')}
+          {field('lengthM', `Length, ${unit.name}`)}
+          {field('widthM', `Width, ${unit.name}`)}
+          {field('turnedDeg', 'Turned to the right, degrees')}
         </>
       ) : null}
       <Button title="Try it there" small onPress={place} />

@@ -64,10 +64,11 @@ test('a bed is turned and put by numbers at once; what is no number is named', a
   fireEvent.press(screen.getByText('By numbers'));
   fireEvent.changeText(screen.getByLabelText('Turned to the right, degrees'), 'a bit');
   fireEvent.press(screen.getByText('Try it there'));
-  expect(screen.getByText('Write degrees from -360 to 360')).toBeTruthy();
+  expect(await screen.findByText('How far it is turned must be a number from -360 to 360')).toBeTruthy();
   fireEvent.changeText(screen.getByLabelText('Turned to the right, degrees'), '30');
   fireEvent.changeText(screen.getByLabelText('From the left edge of the plan, metres'), '−2,5');
   fireEvent.press(screen.getByText('Try it there'));
+  await screen.findByText('By numbers');
   fireEvent.press(screen.getByLabelText('Turn bed 1 15 degrees to the left'));
   fireEvent.press(screen.getByText('Keep it so'));
   await waitFor(() =>
@@ -86,9 +87,10 @@ test('a bed is made longer by numbers, and keeps that length when it is moved be
   fireEvent.press(screen.getByText('By numbers'));
   fireEvent.changeText(screen.getByLabelText('Width, metres'), '0');
   fireEvent.press(screen.getByText('Try it there'));
-  expect(screen.getByText('Write metres above 0, up to 1000')).toBeTruthy();
+  expect(await screen.findByText('The width must be a number of metres above 0, up to 1000')).toBeTruthy();
   fireEvent.changeText(screen.getByLabelText('Width, metres'), '4');
   fireEvent.press(screen.getByText('Try it there'));
+  await screen.findByText('By numbers');
   fireEvent.press(screen.getByLabelText('bed 1 1 m to the east'));
   fireEvent.press(screen.getByText('Keep it so'));
   await waitFor(() =>

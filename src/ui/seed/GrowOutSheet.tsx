@@ -1,11 +1,12 @@
-import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import type { FlowerId } from '@core/ids';
-import { GROW_OUT_STAGES, ROGUED, type GrowOutStage, type Lot, type Rogued } from '@core/ledger';
+import { GROW_OUT_STAGES, ROGUED, type Lot } from '@core/ledger';
 import { fruitsOfLot } from '@core/lineage';
+import { growOutForm, type ReadGrowOut, type TypedGrowOut } from '@/data/forms/growOutForm';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
-import { Button, Field, Notice, Sheet, Stepper, Tile, Tiles } from '../controls';
+import { Button, Notice, Sheet, Stepper, Tile, Tiles } from '../controls';
+import { TypedField } from '../forms/TypedField';
+import { useTyped } from '../forms/useTyped';
 import { Txt } from '../theme';
 import { roguedWords, SELFED_REASON, stageTitles } from './words';
 
@@ -22,34 +23,37 @@ export function GrowOutSheet({
 }) {
   const { state } = useGarden();
   const { busy, problem, save } = useRecording();
-  const [fruit, setFruit] = useState<FlowerId | null>(null);
-  const [stage, setStage] = useState<GrowOutStage | null>(null);
-  const [grown, setGrown] = useState(first ? 4 : 20);
-  const [off, setOff] = useState(0);
-  const [reason, setReason] = useState('');
-  const [rogued, setRogued] = useState<Rogued | null>(null);
-  const [wrong, setWrong] = useState<string | null>(null);
+  const form = useTyped<TypedGrowOut, ReadGrowOut>(growOutForm, {
+    fruit: null,
+    stage: null,
+    grown: first ? 4 : 20,
+    off: 0,
+    reason: '',
+    rogued: null,
+  });
+  const { value, wrong, set } = form;
+  const { fruit, stage, grown, off, rogued } = value;
   const fruits = fruitsOfLot(state, lot.id);
-  const keep = async () => {
-    if (stage === null) return setWrong('Say how far they have grown.');
-    if (off > 0 && reason.trim() === '') return setWrong('Say what is off about them.');
-    const types = off === 0 ? [] : [{ reason: reason.trim(), count: off, rogued }];
-    if (await save({ kind: 'grownOut', lot: lot.id, fruit, stage, grown, off: types })) onClose();
-  };
+  const keep = form.keep(async (read) => {
+    const types = read.off === 0 ? [] : [{ reason: read.reason, count: read.off, rogued: read.rogued }];
+    const counted = { fruit: read.fruit, stage: read.stage, grown: read.grown, off: types };
+    if (await save({ kind: 'grownOut', lot: lot.id, ...counted })) onClose();
+  });
+  const said = problem ?? wrong.stage;
   return (
     <Sheet open onClose={onClose} title="Growing out: a count">
       <ScrollView style={{ maxHeight: 560 }}>
         <View style={{ gap: 12 }}>
           {fruits.length > 1 ? (
             <Tiles question="Whose seed is it?">
-              <Tile title="all mixed" small chosen={fruit === null} onPress={() => setFruit(null)} />
+              <Tile title="all mixed" small chosen={fruit === null} onPress={() => set({ fruit: null })} />
               {fruits.map((id) => (
                 <Tile
                   key={id}
                   title={state.flowers.get(id)?.mark ?? 'no mark'}
                   small
                   chosen={fruit === id}
-                  onPress={() => setFruit(id)}
+                  onPress={() => set({ fruit: id })}
                 />
               ))}
             </Tiles>
@@ -61,10 +65,7 @@ export function GrowOutSheet({
                 title={stageTitles[each]}
                 small
                 chosen={stage === each}
-                onPress={() => {
-                  setWrong(null);
-                  setStage(each);
-                }}
+                onPress={() => set({ stage: each })}
               />
             ))}
           </Tiles>
@@ -73,12 +74,15 @@ export function GrowOutSheet({
             value={grown}
             least={1}
             most={2000}
-            onChange={(next) => {
-              setGrown(next);
-              setOff(Math.min(off, next));
-            }}
+            onChange={(next) => set({ grown: next, off: Math.min(off, next) })}
           />
-          <Stepper label="Off, found now" value={off} least={0} most={grown} onChange={setOff} />
+          <Stepper
+            label="Off, found now"
+            value={off}
+            least={0}
+            most={grown}
+            onChange={(next) => set({ off: next })}
+          />
           {off > 0 ? (
             <>
               {first ? (
@@ -86,20 +90,14 @@ export function GrowOutSheet({
                   title={SELFED_REASON}
                   note="selfed"
                   small
-                  chosen={reason === SELFED_REASON}
-                  onPress={() => {
-                    setWrong(null);
-                    setReason(SELFED_REASON);
-                  }}
+                  chosen={value.reason === SELFED_REASON}
+                  onPress={() => set({ reason: SELFED_REASON })}
                 />
               ) : null}
-              <Field
+              <TypedField
+                of={form}
+                name="reason"
                 label="What is off about them"
-                value={reason}
-                onChange={(text) => {
-                  setWrong(null);
-                  setReason(text.slice(0, 80));
-                }}
                 placeholder="round fruit, no warts"
               />
               <Tiles question="Pulled?">
@@ -109,7 +107,7 @@ export function GrowOutSheet({
                     title={roguedWords[each]}
                     small
                     chosen={rogued === each}
-                    onPress={() => setRogued(rogued === each ? null : each)}
+                    onPress={() => set({ rogued: rogued === each ? null : each })}
                     minWidth={140}
                   />
                 ))}
@@ -121,8 +119,8 @@ export function GrowOutSheet({
           </Txt>
         </View>
       </ScrollView>
-      {(wrong ?? problem) ? <Notice tone="brick" text={wrong ?? problem ?? ''} /> : null}
-      <Button title="Keep the count" look="main" disabled={busy} onPress={() => void keep()} />
+      {said ? <Notice tone="brick" text={said} /> : null}
+      <Button title="Keep the count" look="main" disabled={busy} onPress={keep} />
     </Sheet>
   );
 }

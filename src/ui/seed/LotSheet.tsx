@@ -1,14 +1,15 @@
-import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { cropOf } from '@core/crops';
 import type { FlowerId, LotId } from '@core/ids';
 import { LOT_FROM } from '@core/ledger';
 import { crossFather, growing, plantName } from '@core/patch';
 import { fruitsWaiting } from '@core/seed';
-import { lotDraft, lotYear, wrongInLot, type LotForm } from '@/data/forms/lotForm';
+import { lotDraft, lotForm, lotYear, type ReadLot, type TypedLot } from '@/data/forms/lotForm';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
-import { Button, Field, Notice, Sheet, Stepper, Tile, Tiles } from '../controls';
+import { Button, Notice, Sheet, Stepper, Tile, Tiles } from '../controls';
+import { TypedField } from '../forms/TypedField';
+import { useTyped } from '../forms/useTyped';
 import { Txt } from '../theme';
 import { flowerPlace } from '../words';
 import { fromWords } from './words';
@@ -18,12 +19,12 @@ export function LotSheet({
   start,
   onClose,
 }: {
-  start: Partial<LotForm>;
+  start: Partial<TypedLot>;
   onClose: (begun: LotId | null) => void;
 }) {
   const { state, patch, today, newId } = useGarden();
   const { busy, problem, save } = useRecording();
-  const [form, setForm] = useState<LotForm>({
+  const form = useTyped<TypedLot, ReadLot>(lotForm, {
     variety: null,
     from: 'bought',
     fruits: [],
@@ -31,21 +32,16 @@ export function LotSheet({
     note: '',
     ...start,
   });
+  const { value, wrong, set } = form;
   const thisYear = Number(today.slice(0, 4));
-  const [wrong, setWrong] = useState<ReturnType<typeof wrongInLot>>(null);
-  const change = (part: Partial<LotForm>) => {
-    setWrong(null);
-    setForm((before) => ({ ...before, ...part }));
-  };
   if (!patch) return null;
   const varieties = [...state.varieties.values()];
-  const waiting = fruitsWaiting(state).filter(({ variety }) => variety.id === form.variety);
-  const keep = async () => {
-    const found = wrongInLot(form);
-    if (found) return setWrong(found);
+  const waiting = fruitsWaiting(state).filter(({ variety }) => variety.id === value.variety);
+  const keep = form.keep(async (read) => {
     const lot = newId('lot');
-    if (await save(lotDraft(lot, patch.id, form, thisYear))) onClose(lot);
-  };
+    if (await save(lotDraft(lot, patch.id, read, thisYear))) onClose(lot);
+  });
+  const said = problem ?? wrong.variety ?? wrong.fruits;
   return (
     <Sheet open onClose={() => onClose(null)} title="Begin a lot of seed">
       <ScrollView style={{ maxHeight: 560 }}>
@@ -61,8 +57,8 @@ export function LotSheet({
                   title={name}
                   note={cropOf(crop).name}
                   small
-                  chosen={form.variety === id}
-                  onPress={() => change({ variety: id, fruits: [] })}
+                  chosen={value.variety === id}
+                  onPress={() => set({ variety: id, fruits: [] })}
                   minWidth={104}
                 />
               ))}
@@ -74,37 +70,34 @@ export function LotSheet({
                 key={from}
                 title={fromWords[from]}
                 small
-                chosen={form.from === from}
-                onPress={() => change({ from })}
+                chosen={value.from === from}
+                onPress={() => set({ from })}
               />
             ))}
           </Tiles>
-          {form.from === 'fruits' ? (
+          {value.from === 'fruits' ? (
             <FruitTicks
               waiting={waiting.flatMap(({ fruits }) => fruits.map(({ id }) => id))}
-              ticked={form.fruits}
-              onChange={(fruits) => change({ fruits })}
+              ticked={value.fruits}
+              onChange={(fruits) => set({ fruits })}
             />
           ) : null}
           <Stepper
             label="The year it ripened"
-            value={lotYear(form, thisYear)}
+            value={lotYear(value, thisYear)}
             least={1900}
             most={thisYear}
-            onChange={(year) => change({ year })}
+            onChange={(year) => set({ year })}
           />
-          <Field
-            label={form.from === 'fruits' ? 'A note' : 'Who from, or what the packet says'}
-            value={form.note}
-            onChange={(note) => change({ note })}
-            error={wrong?.field === 'note' ? wrong.message : null}
+          <TypedField
+            of={form}
+            name="note"
+            label={value.from === 'fruits' ? 'A note' : 'Who from, or what the packet says'}
           />
         </View>
       </ScrollView>
-      {problem || (wrong && wrong.field !== 'note') ? (
-        <Notice tone="brick" text={problem ?? wrong?.message ?? ''} />
-      ) : null}
-      <Button title="Begin the lot" look="main" disabled={busy} onPress={() => void keep()} />
+      {said ? <Notice tone="brick" text={said} /> : null}
+      <Button title="Begin the lot" look="main" disabled={busy} onPress={keep} />
     </Sheet>
   );
 }

@@ -4,7 +4,8 @@ import { growOutOf, mixingOf, treeOf } from '@core/lineage';
 import { growing } from '@core/patch';
 import { lotStanding, seedOverview } from '@core/seed';
 import { Seasons } from '@core/testSeasons';
-import { lotDraft, lotYear, wrongInLot, type LotForm } from '@/data/forms/lotForm';
+import { lotDraft, lotForm, lotYear, type ReadLot, type TypedLot } from '@/data/forms/lotForm';
+import { readTyped } from '@/data/forms/typed';
 import { gardenOf, renderIn } from '../testing';
 import { FamilyTree, generationOf, relation, stepFrom } from './FamilyTree';
 import { GrowOutCard } from './GrowOutCard';
@@ -74,22 +75,30 @@ describe('the tree', () => {
   });
 });
 
+const SOME_VARIETY = 'variety:01J0000000000000000000000V';
+
 describe('a lot', () => {
   test('the form names what is wrong, and keeps only what was said', () => {
-    const form: LotForm = { variety: null, from: 'fruits', fruits: [], year: 2026, note: ' x ' };
-    expect(wrongInLot(form)?.field).toBe('variety');
-    expect(wrongInLot({ ...form, variety: 'variety:1' })?.field).toBe('fruits');
-    expect(wrongInLot({ ...form, variety: 'variety:1', from: 'given', note: 'x'.repeat(201) })?.field).toBe(
-      'note',
-    );
-    expect(
-      lotDraft(
-        'lot:1',
-        'patch:1',
-        { ...form, variety: 'variety:1', from: 'given', fruits: ['flower:1'] },
-        2026,
-      ),
-    ).toMatchObject({ fruits: [], note: 'x', from: 'given', year: 2026 });
+    const form: TypedLot = { variety: null, from: 'fruits', fruits: [], year: 2026, note: ' x ' };
+    const known = { ...form, variety: SOME_VARIETY };
+    const given = { ...known, from: 'given' as const, fruits: ['flower:1' as const] };
+    const wrong = (typed: TypedLot) => {
+      const read = readTyped(lotForm, typed);
+      return read.ok ? [] : Object.keys(read.wrong);
+    };
+    expect([form, known, { ...given, note: 'x'.repeat(201) }, given].map(wrong)).toEqual([
+      ['variety', 'fruits'],
+      ['fruits'],
+      ['note'],
+      [],
+    ]);
+    const read = readTyped<ReadLot>(lotForm, given);
+    expect(read.ok && lotDraft('lot:1', 'patch:1', read.value, 2026)).toMatchObject({
+      fruits: [],
+      note: 'x',
+      from: 'given',
+      year: 2026,
+    });
     const years = (['fruits', 'bought'] as const).map((from) => lotYear({ ...form, year: null, from }, 2026));
     expect(years).toEqual([2026, 2025]);
   });
@@ -103,7 +112,7 @@ describe('a lot', () => {
     const store = await gardenOf(s.garden.events, NOW);
     renderIn(store, <LotSheet start={{ variety, from: 'fruits' }} onClose={(lot) => begun.push(lot)} />);
     fireEvent.press(screen.getByText('Begin the lot'));
-    expect(screen.getByText(/^Tick the fruits/)).toBeTruthy();
+    expect(await screen.findByText(/^Tick the fruits/)).toBeTruthy();
     fireEvent.press(screen.getByText('F2-Y'));
     fireEvent.press(screen.getByText('Begin the lot'));
     await waitFor(() => expect(begun).toHaveLength(1));
@@ -300,7 +309,7 @@ test('a count of an F1 offers what a selfed plant is like, and keeps nothing hal
   fireEvent.press(screen.getByText('in fruit'));
   fireEvent.press(screen.getByLabelText('Off, found now: one more'));
   fireEvent.press(screen.getByText('Keep the count'));
-  expect(screen.getByText('Say what is off about them.')).toBeTruthy();
+  expect(await screen.findByText(/^Write what is off about them/)).toBeTruthy();
   fireEvent.press(screen.getByText('like its mother'));
   fireEvent.press(screen.getByText('Keep the count'));
   await waitFor(() => expect(closed).toBe(1));

@@ -1,5 +1,6 @@
+import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { beginPatch, setTime } from './helpers';
+import { beginKitchen, beginPatch, setTime } from './helpers';
 
 test('a spray keeps people out and fruit off the plate for as long as its label was copied', async ({
   page,
@@ -49,4 +50,27 @@ test('a spray without its waiting days says so, and water asks for nothing', asy
   await page.getByRole('button', { name: 'sprayed' }).click();
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByText(/how long to wait was not noted: read the label/)).toBeVisible();
+});
+
+test('strawberries in a bed: straw laid days ago is written down from the kitchen round, and goes out as a table', async ({
+  page,
+}) => {
+  await setTime(page, '2026-06-03T08:00:00Z');
+  await beginKitchen(page, /^strawberry/i, 'Sluice Red');
+  await page.goto('/kitchen');
+  await page.getByRole('button', { name: /^Care of Sluice Red/ }).click();
+  await page.getByRole('button', { name: 'mulched' }).click();
+  await page.getByRole('button', { name: 'on an earlier day' }).click();
+  await page.getByLabel('On which day').fill('2026-05-30');
+  await page.getByLabel(/^With what/).fill('straw');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('Last: mulched with straw on 30 May: Sluice Red')).toBeVisible();
+  await page.reload();
+  await page.getByRole('button', { name: /^Care of Sluice Red/ }).click();
+  await expect(page.getByText(/^30 May: mulched with straw/)).toBeVisible();
+  await page.goto('/settings');
+  await page.getByRole('button', { name: 'As tables (CSV)' }).click();
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Care as a table (CSV)' }).click();
+  expect(readFileSync(await (await saved).path(), 'utf8')).toContain('Sluice Red,mulched,straw,2026-05-30,');
 });

@@ -87,3 +87,16 @@ export async function workFirstAtDusk(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Pollinated: / }).click();
   await expect(page.getByText(/^Stop 2 of 2/)).toBeVisible();
 }
+
+/** From the first screen to a patch grown for the fruit, in Ljubljana. */
+export async function beginKitchen(page: Page, crop: RegExp, variety: string): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Begin my patch' }).click();
+  await page.getByRole('button', { name: /^Fruit,/ }).click();
+  await page.getByLabel('Nearest town, country or zone').fill('ljub');
+  await page.getByText('Ljubljana, Slovenia').click();
+  await page.getByRole('button', { name: crop }).first().click();
+  await page.getByLabel('Variety, if you know').fill(variety);
+  await page.getByRole('button', { name: /^Begin with/ }).click();
+  await expect(page.getByRole('link', { name: 'Patch' })).toBeVisible();
+}

@@ -1,18 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { setTime, today } from './helpers';
-
-/** From the first screen to a patch grown for the fruit, in Ljubljana. */
-async function beginKitchen(page: Page, crop: RegExp, variety: string): Promise<void> {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Begin my patch' }).click();
-  await page.getByRole('button', { name: /^Fruit,/ }).click();
-  await page.getByLabel('Nearest town, country or zone').fill('ljub');
-  await page.getByText('Ljubljana, Slovenia').click();
-  await page.getByRole('button', { name: crop }).first().click();
-  await page.getByLabel('Variety, if you know').fill(variety);
-  await page.getByRole('button', { name: /^Begin with/ }).click();
-  await expect(page.getByRole('link', { name: 'Patch' })).toBeVisible();
-}
+import { expect, test } from '@playwright/test';
+import { beginKitchen, setTime, today } from './helpers';
 
 test('a fortnight of courgettes under a net: noted in the evening, worked in the morning, looked at, a rate in Fruit', async ({
   page,

@@ -146,6 +146,18 @@ const TABLE_WORDS: Readonly<Record<string, Readonly<Record<string, string>>>> = 
     by: '',
     'counted at': 'UTC',
   },
+  care: {
+    care: 'id of the entry',
+    stand: 'id of the stand',
+    variety: '',
+    what: 'watered, fed, mulched or sprayed',
+    with: 'as the grower calls it',
+    day: 'on which it was done, by the patch’s clock',
+    'keep out (h)': 'of a spray: hours to keep out, from its label; empty: not noted',
+    'days to harvest': 'of a spray: days until anything is eaten, from its label; empty: not noted',
+    by: '',
+    'written at': 'UTC',
+  },
   plants: {
     bed: 'name of the bed',
     variety: '',

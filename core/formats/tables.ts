@@ -18,7 +18,15 @@ import { tableOf, type Column } from './column';
 import { csvText, type Cell } from './csv';
 import { dictionaryRows } from './dictionary';
 import { lineageRows, lotRows } from './seedTables';
-import { eventRows, fruitRows, groupRows, lookRows, pollinationRows, weatherRows } from './tidyTables';
+import {
+  careRows,
+  eventRows,
+  fruitRows,
+  groupRows,
+  lookRows,
+  pollinationRows,
+  weatherRows,
+} from './tidyTables';
 
 const EPOCH = '1970-01-01T00:00:00.000Z';
 
@@ -31,6 +39,7 @@ export const TABLES = [
   'fruits',
   'trials',
   'groups',
+  'care',
   'plants',
   'lots',
   'lineage',
@@ -57,6 +66,7 @@ const TABLE: Record<Table, (state: State, zone: string, today: LocalDate) => Cel
   fruits: fruitRows,
   trials: trialRows,
   groups: groupRows,
+  care: careRows,
   plants: plantRows,
   lots: (state, _zone, today) => lotRows(state, today),
   lineage: lineageRows,

@@ -3,13 +3,14 @@ import {
   eventsOf,
   subjectOf,
   type AnyEvent,
+  type CareView,
   type Flower,
   type GroupView,
   type NotedDay,
   type Stand,
   type State,
 } from '../ledger';
-import { growing, mainPatch, plantName, type Growing } from '../patch';
+import { careDay, growing, mainPatch, plantName, type Growing } from '../patch';
 import { daysBetween, localDateOf, type LocalDate } from '../time';
 import { tableOf, type Column } from './column';
 import type { Cell } from './csv';
@@ -165,6 +166,27 @@ export function groupRows(state: State): Cell[][] {
     stand.groups.map((group) => ({ state, stand, group })),
   );
   return tableOf(GROUP_COLUMNS, rows);
+}
+
+const CARE_COLUMNS: readonly Column<{ state: State; stand: Stand; care: CareView; zone: string }>[] = [
+  ['care', ({ care }) => care.event],
+  ['stand', ({ stand }) => stand.id],
+  ['variety', ({ state, stand }) => state.varieties.get(stand.variety)?.name],
+  ['what', ({ care }) => care.care],
+  ['with', ({ care }) => care.product],
+  ['day', ({ care, zone }) => careDay(care, zone)],
+  ['keep out (h)', ({ care }) => care.reentryHours],
+  ['days to harvest', ({ care }) => care.daysToHarvest],
+  ['by', ({ care }) => care.by],
+  ['written at', ({ care }) => care.at],
+];
+
+/** Everything that was done for a stand besides pollinating. */
+export function careRows(state: State, zone: string): Cell[][] {
+  const rows = [...state.stands.values()].flatMap((stand) =>
+    stand.cares.map((care) => ({ state, stand, care, zone })),
+  );
+  return tableOf(CARE_COLUMNS, rows);
 }
 
 const WEATHER_COLUMNS: readonly Column<NotedDay>[] = [

@@ -171,8 +171,8 @@ export function deriveStand(id: string, events: readonly LedgerEvent[]): Stand |
       const { at, by, visits, seconds } = event;
       bees.push({ event: event.id, at, by, visits, seconds });
     } else if (event.kind === 'careGiven') {
-      const { at, by, care, product, reentryHours, daysToHarvest } = event;
-      cares.push({ event: event.id, at, by, care, product, reentryHours, daysToHarvest });
+      const { at, by, care, product, reentryHours, daysToHarvest, on = null } = event;
+      cares.push({ event: event.id, at, by, care, product, reentryHours, daysToHarvest, on });
     } else if (event.kind === 'goalSet') goal = event.goal;
     else if (event.kind === 'clockNoted') clock.push({ at: event.at, what: event.what });
     else if (event.kind === 'groupCounted') {

@@ -172,7 +172,7 @@ export interface LeaveSet extends Recorded<'leaveSet'> {
   readonly stand: StandId;
   readonly every: number | null;
 }
-/** A stand watered, fed or sprayed. Since version 14. */
+/** A stand watered, fed, mulched (straw under its fruit too) or sprayed. Since version 14. */
 export interface CareGiven extends Recorded<'careGiven'> {
   readonly stand: StandId;
   readonly care: Care;
@@ -181,6 +181,8 @@ export interface CareGiven extends Recorded<'careGiven'> {
   /** Of a spray, as its label says: hours until somebody may go in again, days until anything may be eaten. `null`: nobody noted them. */
   readonly reentryHours: number | null;
   readonly daysToHarvest: number | null;
+  /** The day on which it was done, where it is written down later. */
+  readonly on?: LocalDate;
 }
 /** Insects seen to go into the flowers of a stand, in so many seconds. Since version 8. */
 export interface BeesCounted extends Recorded<'beesCounted'> {

@@ -263,6 +263,7 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
     product: text(80).trim().allow('').required(),
     reentryHours: count.max(720).allow(null).required(),
     daysToHarvest: count.max(365).allow(null).required(),
+    on: localDate.optional(),
   }),
   leaveSet: () => ({ stand: id('stand'), every: count.min(2).max(50).allow(null).required() }),
   beesCounted: () => ({

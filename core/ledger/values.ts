@@ -48,7 +48,7 @@ export const LOSS_CAUSES = [
 export type LossCause = (typeof LOSS_CAUSES)[number];
 
 /** What is done for plants beside their flowers. */
-export const CARES = ['watered', 'fed', 'sprayed'] as const;
+export const CARES = ['watered', 'fed', 'mulched', 'sprayed'] as const;
 export type Care = (typeof CARES)[number];
 
 /** What bears a heavy fruit. */

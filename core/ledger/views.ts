@@ -190,6 +190,8 @@ export interface CareView {
   /** Of a spray, from its label; `null`: not noted. */
   readonly reentryHours: number | null;
   readonly daysToHarvest: number | null;
+  /** The day on which it was done; `null`: when it was written down. */
+  readonly on: LocalDate | null;
 }
 /** Flowers worked on a plant, counted and not told apart. */
 export interface Tally {

@@ -32,6 +32,28 @@ test('a spray is waited for as long as its label says: out for two days, nothing
   expect(at(7)).toBeNull();
 });
 
+test('a spray written down days later counts from its own day, to the hour from its end', () => {
+  const garden = new TestGarden();
+  const { stand } = garden.plant('squash-pepo', 'Long Halyard', 1);
+  garden.write(garden.time('2026-07-05', 18), {
+    kind: 'careGiven',
+    stand,
+    care: 'sprayed',
+    product: 'soap',
+    reentryHours: 24,
+    daysToHarvest: 7,
+    on: '2026-07-03',
+  });
+  const wait = (date: string, hour: number) =>
+    sprayWait(garden.state.stands.get(stand) as Stand, garden.time(date, hour), garden.place.zone);
+  expect(wait('2026-07-04', 23)).toMatchObject({
+    enterFrom: garden.time('2026-07-05', 0),
+    eatFrom: '2026-07-10',
+  });
+  expect(wait('2026-07-05', 1)).toMatchObject({ enterFrom: null, eatFrom: '2026-07-10' });
+  expect(wait('2026-07-10', 1)).toBeNull();
+});
+
 test('where no waiting time was noted that is told for weeks, and never taken for none', () => {
   const { at } = sprayed([{ day: 0, reentryHours: null, daysToHarvest: null }]);
   expect(at(1)).toMatchObject({ enterFrom: null, eatFrom: null, unknown: true });

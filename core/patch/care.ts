@@ -1,5 +1,5 @@
 import type { CareView, Stand, State } from '../ledger';
-import { addDays, localDateOf, type LocalDate } from '../time';
+import { addDays, atLocalTime, localDateOf, type LocalDate } from '../time';
 
 /** What sprays on a stand still ask for. */
 export interface SprayWait {
@@ -17,6 +17,14 @@ const HOUR_MS = 3_600_000;
 /** So long a spray without its waiting days is asked about. Longer than most labels say for vegetables [M]. */
 const ASKED_DAYS = 60;
 
+/** The day on which a stand was cared for. */
+export const careDay = ({ on, at }: CareView, zone: string): LocalDate =>
+  on ?? localDateOf(Date.parse(at), zone);
+
+/** From when on hours to keep out count. Of a spray written down later nobody knows the hour: then from the end of its day. */
+const doneBy = (spray: CareView, zone: string): number =>
+  spray.on === null ? Date.parse(spray.at) : atLocalTime(addDays(spray.on, 1), 0, 0, zone);
+
 /**
  * What is still to be waited for after the sprays noted on a stand; `null`: nothing. Times are those that the grower copied
  * from the label; where none was noted, that is what is told. Never a judgement of its own on what is safe.
@@ -26,8 +34,8 @@ export function sprayWait({ cares }: Pick<Stand, 'cares'>, now: number, zone: st
   const today = localDateOf(now, zone);
   const waits = cares.flatMap((spray) => {
     if (spray.care !== 'sprayed') return [];
-    const day = localDateOf(Date.parse(spray.at), zone);
-    const enter = Date.parse(spray.at) + (spray.reentryHours ?? 0) * HOUR_MS;
+    const day = careDay(spray, zone);
+    const enter = doneBy(spray, zone) + (spray.reentryHours ?? 0) * HOUR_MS;
     const eat = addDays(day, spray.daysToHarvest ?? 0);
     const enterFrom = enter > now ? enter : null;
     const eatFrom = eat > today ? eat : null;

@@ -6,6 +6,7 @@ import { NO_GOAL } from '../goals';
 import { addDays, atLocalTime, localDateOf, type LocalDate } from '../time';
 import { plantExtras } from './demoExtras';
 import { writeEarlierLots } from './demoLots';
+import { writeCare } from './demoCare';
 import { noteSurroundings } from './demoSurroundings';
 import { dawnWork, Diary, eveningWork, lookWork, loopWork } from './growers';
 import { DEMO_PLACE, DEMO_SEASON_START, DEMO_SEED } from './setting';
@@ -54,6 +55,7 @@ export function demoLog(seed: number = DEMO_SEED, onProgress?: (share: number) =
     plantExtras(diary, patch.id, DEMO_SEASON_START);
     noteSurroundings(diary, patch.id, DEMO_SEASON_START);
     writeEarlierLots(diary, patch.id);
+    writeCare(diary);
   }
   return diary.events;
 }

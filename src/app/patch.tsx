@@ -14,7 +14,7 @@ import {
 } from '@core/patch';
 import { cropOf, hasRounds } from '@core/crops';
 import type { Bed, Stand, State } from '@core/ledger';
-import { piece, usePiece } from '@/data/device/pieces';
+import { CareButton } from '@/ui/care/Care';
 import { useGarden } from '@/data/garden/garden';
 import { Badge, Card, Icon, Button } from '@/ui/controls';
 import { SprayNotice } from '@/ui/care/SprayNotice';
@@ -149,7 +149,6 @@ function BedCard({ bed, onEdit, onPlant }: { bed: Bed; onEdit: () => void; onPla
 function StandRows({ stand }: { stand: Stand }) {
   const { state } = useGarden();
   const [editing, setEditing] = useState(false);
-  const [caring, setCaring] = useState(false);
   const variety = state.varieties.get(stand.variety);
   const [ended, setEnded] = useState(false);
   const plants = [...plantsOfStand(state, stand.id)]
@@ -168,13 +167,7 @@ function StandRows({ stand }: { stand: Stand }) {
             {cropOf(variety.crop).name} · for {reasonText(cropOf(variety.crop), stand.reason)} · {count}
           </Txt>
         </View>
-        <Button
-          title="Care"
-          look="quiet"
-          small
-          label={`Care of ${variety.name}: water, feed, spray`}
-          onPress={() => setCaring(true)}
-        />
+        <CareButton stand={stand} name={variety.name} />
         <Button
           title="Edit"
           look="quiet"
@@ -184,7 +177,6 @@ function StandRows({ stand }: { stand: Stand }) {
         />
       </View>
       <SprayNotice stand={stand} />
-      {caring ? <Care stand={stand} name={variety.name} onClose={() => setCaring(false)} /> : null}
       {editing ? <StandEditSheet stand={stand} variety={variety} onClose={() => setEditing(false)} /> : null}
       {hasRounds(cropOf(variety.crop)) ? null : (
         <Txt size="label" tone="muted">
@@ -209,13 +201,6 @@ function StandRows({ stand }: { stand: Stand }) {
       ) : null}
     </View>
   );
-}
-
-const care = piece(() => import('@/ui/care/CareSheet'));
-
-function Care(props: { stand: Stand; name: string; onClose: () => void }) {
-  const { CareSheet } = usePiece(care) ?? {};
-  return CareSheet ? <CareSheet {...props} /> : null;
 }
 
 function PlantRow({ growing: { plant, crop, variety } }: { growing: Growing }) {

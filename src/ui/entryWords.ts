@@ -143,7 +143,7 @@ function wordsOf(state: State, event: LedgerEvent, events: readonly LedgerEvent[
     case 'grownOut':
       return `${plural(event.grown, 'plant')} grown out, ${event.off.reduce((sum, { count }) => sum + count, 0)} off`;
     case 'careGiven':
-      return `${careWords[event.care]}${event.product ? ` with ${event.product}` : ''}: ${standAt(event.stand)}`;
+      return `${careWords[event.care]}${event.product ? ` with ${event.product}` : ''}${event.on ? ` on ${shortDayText(event.on)}` : ''}: ${standAt(event.stand)}`;
     case 'propped':
       return `${propWords[event.prop]}: ${flowerAt(event.flower)}`;
     case 'keeperChosen':

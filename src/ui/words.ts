@@ -31,7 +31,12 @@ import type { StopWork } from '@core/rounds';
 
 // One word per thing, everywhere.
 
-export const careWords: Record<Care, string> = { watered: 'watered', fed: 'fed', sprayed: 'sprayed' };
+export const careWords: Record<Care, string> = {
+  watered: 'watered',
+  fed: 'fed',
+  mulched: 'mulched',
+  sprayed: 'sprayed',
+};
 
 export const propWords: Record<Prop, string> = {
   sling: 'hung in a sling',

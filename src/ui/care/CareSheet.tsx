@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { CARES, type Care, type Draft, type Stand } from '@core/ledger';
 import { plantsOfStand } from '@core/patch';
-import { clockText, localDateOf, shortDayText } from '@core/time';
+import { clockText, localDateOf, shortDayText, type LocalDate } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
-import { Button, Field, Notice, Sheet, Stepper, Tile, Tiles } from '../controls';
+import { Button, DateField, Field, Notice, Sheet, Stepper, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 import { careWords } from '../words';
 import { SprayNotice } from './SprayNotice';
@@ -12,22 +12,25 @@ import { SprayNotice } from './SprayNotice';
 /** Entries shown of what was done before. */
 const LATEST = 5;
 
-/** A stand watered, fed or sprayed; of a spray, the waiting times of its label. What was done before stands below. */
+/** A stand watered, fed, mulched or sprayed, now or on an earlier day; of a spray, the waiting times of its label. What was done before stands below. */
 export function CareSheet({ stand, name, onClose }: { stand: Stand; name: string; onClose: () => void }) {
-  const { state, place, prefs } = useGarden();
+  const { state, place, prefs, today } = useGarden();
   const { busy, problem, save } = useRecording();
   const [care, setCare] = useState<Care | null>(null);
   const [product, setProduct] = useState('');
   const [reentryHours, setReentry] = useState<number | null>(null);
   const [daysToHarvest, setDays] = useState<number | null>(null);
   const [whole, setWhole] = useState(false);
+  const [earlier, setEarlier] = useState(false);
+  const [on, setOn] = useState<LocalDate | null>(null);
   const bed = state.beds.get(stand.bed);
   const beside = [...state.stands.values()].filter(
     (each) => each.bed === stand.bed && plantsOfStand(state, each.id).some(({ ended }) => !ended),
   );
   const spray = care === 'sprayed';
+  const blocked = care === null || (earlier && on === null);
   const keep = async () => {
-    if (care === null) return;
+    if (blocked || care === null) return;
     const drafts = (whole ? beside : [stand]).map(({ id }): Draft => ({
       kind: 'careGiven',
       stand: id,
@@ -35,6 +38,7 @@ export function CareSheet({ stand, name, onClose }: { stand: Stand; name: string
       product,
       reentryHours: spray ? reentryHours : null,
       daysToHarvest: spray ? daysToHarvest : null,
+      ...(earlier && on !== null && on !== today ? { on } : {}),
     }));
     if (await save(...drafts)) onClose();
   };
@@ -42,7 +46,7 @@ export function CareSheet({ stand, name, onClose }: { stand: Stand; name: string
     <Sheet open onClose={onClose} title={`Care of ${name}`}>
       {problem ? <Notice tone="brick" text={problem} /> : null}
       <SprayNotice stand={stand} />
-      <Tiles question="What was done, just now?">
+      <Tiles question="What was done?">
         {CARES.map((each) => (
           <Tile
             key={each}
@@ -53,6 +57,15 @@ export function CareSheet({ stand, name, onClose }: { stand: Stand; name: string
           />
         ))}
       </Tiles>
+      {care === null ? null : (
+        <Tiles question="When?" hideQuestion>
+          <Tile title="just now" chosen={!earlier} onPress={() => setEarlier(false)} minWidth={120} />
+          <Tile title="on an earlier day" chosen={earlier} onPress={() => setEarlier(true)} minWidth={120} />
+        </Tiles>
+      )}
+      {care !== null && earlier ? (
+        <DateField label="On which day" value={on} onChange={setOn} most={today} />
+      ) : null}
       {spray ? (
         <Notice
           tone="brick"
@@ -97,15 +110,18 @@ export function CareSheet({ stand, name, onClose }: { stand: Stand; name: string
           />
         </Tiles>
       ) : null}
-      <Button title="Keep it" look="main" busy={busy} disabled={care === null} onPress={() => void keep()} />
+      <Button title="Keep it" look="main" busy={busy} disabled={blocked} onPress={() => void keep()} />
       {stand.cares
         .slice(-LATEST)
         .reverse()
         .map((each) => {
           const at = Date.parse(each.at);
+          const when = each.on
+            ? shortDayText(each.on)
+            : `${shortDayText(localDateOf(at, place.zone))} ${clockText(at, place.zone, prefs.clock === '12')}`;
           return (
             <Txt key={each.event} size="label" tone="muted">
-              {`${shortDayText(localDateOf(at, place.zone))} ${clockText(at, place.zone, prefs.clock === '12')}: ${careWords[each.care]}${each.product ? ` with ${each.product}` : ''} · ${each.by}`}
+              {`${when}: ${careWords[each.care]}${each.product ? ` with ${each.product}` : ''} · ${each.by}`}
             </Txt>
           );
         })}

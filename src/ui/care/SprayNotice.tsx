@@ -1,4 +1,4 @@
-import { sprayWait, type SprayWait } from '@core/patch';
+import { careDay, sprayWait, type SprayWait } from '@core/patch';
 import type { Stand } from '@core/ledger';
 import { clockText, localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
@@ -16,7 +16,7 @@ export function sprayWords(
     eatFrom === null ? null : `eat nothing of it, flowers too, before ${shortDayText(eatFrom)}`,
     unknown ? 'how long to wait was not noted: read the label before anybody eats of it' : null,
   ].filter((part) => part !== null);
-  return `Sprayed on ${day(Date.parse(spray.at))}${spray.product ? ` with ${spray.product}` : ''}: ${said.join('; ')}.`;
+  return `Sprayed on ${shortDayText(careDay(spray, zone))}${spray.product ? ` with ${spray.product}` : ''}: ${said.join('; ')}.`;
 }
 
 /** A spray that is still to be waited for, at every step that would come too early. */
@@ -34,5 +34,5 @@ export function SprayNotice({
   const { now, place, prefs } = useGarden();
   const wait = sprayWait(stand, now, place.zone);
   if (!wait || (entering && wait.enterFrom === null)) return null;
-  return <Notice tone="brick" title={name} text={sprayWords(wait, place.zone, prefs.clock === '12')} />;
+  return <Notice tone="brick" standing title={name} text={sprayWords(wait, place.zone, prefs.clock === '12')} />;
 }

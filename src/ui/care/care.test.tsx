@@ -38,6 +38,21 @@ test('water is one press and Keep it; nothing is kept before it is said what was
   expect(cares()).toMatchObject([{ care: 'watered', product: '', reentryHours: null, daysToHarvest: null }]);
 });
 
+test('what was done on an earlier day is kept for that day, once it is said which', async () => {
+  const { store, stand, cares } = await world(null);
+  renderIn(store, <CareSheet stand={stand} name="Long Halyard" onClose={() => undefined} />);
+  fireEvent.press(screen.getByText('mulched'));
+  fireEvent.press(screen.getByText('on an earlier day'));
+  fireEvent.press(screen.getByText('Keep it'));
+  fireEvent.changeText(screen.getByLabelText('On which day'), '2026-07-11');
+  expect(screen.getByText('That day is still to come.')).toBeTruthy();
+  fireEvent.press(screen.getByText('Keep it'));
+  expect(cares()).toEqual([]);
+  fireEvent.changeText(screen.getByLabelText('On which day'), '2026-07-07');
+  fireEvent.press(screen.getByText('Keep it'));
+  await waitFor(() => expect(cares()).toMatchObject([{ care: 'mulched', on: '2026-07-07' }]));
+});
+
 test('waiting times of a spray begin as not noted, and are kept as they were copied', async () => {
   const { store, stand, cares, others } = await world(null);
   renderIn(store, <CareSheet stand={stand} name="Long Halyard" onClose={() => undefined} />);

@@ -50,17 +50,22 @@ export function Badge({
   );
 }
 
-/** Something to know, with what can be done about it. Trouble is announced to screen readers. */
+/**
+ * Something to know, with what can be done about it. Trouble is announced to screen readers, unless it is `standing`: there each time the
+ * screen opens.
+ */
 export function Notice({
   tone,
   title,
   text,
   children,
+  standing = false,
 }: {
   tone: 'pollen' | 'brick' | 'leaf' | 'dusk';
   title?: string;
   text?: string;
   children?: ReactNode;
+  standing?: boolean;
 }) {
   const colours = useColours();
   const ground: Record<string, string> = {
@@ -71,7 +76,7 @@ export function Notice({
   };
   return (
     <View
-      role={tone === 'brick' ? 'alert' : 'status'}
+      role={standing ? 'note' : tone === 'brick' ? 'alert' : 'status'}
       style={[
         styles.notice,
         { backgroundColor: ground[tone], borderLeftColor: colours[tone as keyof Colours] },

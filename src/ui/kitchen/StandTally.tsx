@@ -11,6 +11,7 @@ import { holdSeconds } from '@core/rounds';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { Card, Button, Notice, Row, Stepper, Tile, Tiles } from '../controls';
+import { CareButton } from '../care/Care';
 import { SprayNotice } from '../care/SprayNotice';
 import { CoverAdvice } from '../patch/CoverAdvice';
 import { HoldTimer } from '../round/HoldTimer';
@@ -220,6 +221,7 @@ export function StandTally({ plants }: { plants: readonly KitchenPlant[] }) {
           onPress={() => setPicking(true)}
         />
         {vine ? <MalesButton stand={first.growing.stand} name={variety.name} /> : null}
+        <CareButton stand={first.growing.stand} name={variety.name} />
       </Row>
       {picking ? (
         <PickedSheet stand={first.growing.stand} name={variety.name} onClose={() => setPicking(false)} />

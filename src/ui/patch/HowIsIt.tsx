@@ -2,10 +2,10 @@ import { useMemo, useState } from 'react';
 import { isEdible } from '@core/crops';
 import { expectOn, fateOf, sizesOf, usualSizes, workedOn } from '@core/fruitset';
 import { LOOK_RESULTS, PROPS, type Flower, type LookResult } from '@core/ledger';
-import { plantName, type Growing } from '@core/patch';
+import { plantName, wantsBearing, type Growing } from '@core/patch';
 import { daysBetween } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
-import { Button, Row, Tile, Tiles } from '../controls';
+import { Button, Notice, Row, Tile, Tiles } from '../controls';
 import { GrowthChart } from '../charts/GrowthChart';
 import { CauseSheet } from '../fruit/CauseSheet';
 import { SizeAsk } from '../fruit/SizeAsk';
@@ -48,8 +48,14 @@ export function HowIsIt({ flower, growing }: { flower: Flower; growing: Growing 
           <Tile key={result} title={lookWords[result]} chosen={false} onPress={() => look(result)} />
         ))}
       </Tiles>
+      {fate === 'set' && wantsBearing(flower, growing.crop.id) ? (
+        <Notice
+          tone="pollen"
+          text="It is as big as an apple by now. Where it hangs, give it a sling before its weight tears the stem; where it lies, put straw or a board under it."
+        />
+      ) : null}
       {fate === 'set' && growing.crop.family === 'cucurbit' ? (
-        <Tiles question="What bears it? A heavy fruit tears its vine, and rots on wet ground.">
+        <Tiles question="What bears it?">
           {PROPS.map((prop) => (
             <Tile
               key={prop}

@@ -13,6 +13,7 @@ const tableWords: Readonly<Record<Table, string>> = {
   fruits: 'Fruits followed',
   trials: 'Trials',
   groups: 'Groups counted',
+  care: 'Care',
   plants: 'Plants',
   lots: 'Lots',
   lineage: 'Lineage',

@@ -103,6 +103,7 @@ export function Warnings({ outlook }: { outlook: VarietyOutlook }) {
       {first ? (
         <Notice
           tone="brick"
+          standing
           title={`${name}: females and no father, ${dayText(first.date)}`}
           text={`${plural(first.females, 'female')} likely to open; the chance that no male of another plant does is ${Math.round(first.withoutMale * 100)} in 100. Note every male on the next walk, or count on one of the same plant.`}
         />

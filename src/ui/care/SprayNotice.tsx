@@ -34,5 +34,7 @@ export function SprayNotice({
   const { now, place, prefs } = useGarden();
   const wait = sprayWait(stand, now, place.zone);
   if (!wait || (entering && wait.enterFrom === null)) return null;
-  return <Notice tone="brick" standing title={name} text={sprayWords(wait, place.zone, prefs.clock === '12')} />;
+  return (
+    <Notice tone="brick" standing title={name} text={sprayWords(wait, place.zone, prefs.clock === '12')} />
+  );
 }

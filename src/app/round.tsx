@@ -1,6 +1,6 @@
 import { useEffect, useMemo } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { gardenDay } from '@core/bloom';
+import { isNight } from '@/ui/round/isNight';
 import { growing } from '@core/patch';
 import { numberedStops, pollinationRound } from '@core/rounds';
 import { clockText, isLocalDate } from '@core/time';
@@ -66,7 +66,7 @@ function Round() {
     if (settled && !asked && shown !== pinned) change({ shown });
   }, [settled, asked, shown, pinned, change]);
   if (!ready) return null;
-  const night = prefs.light === 'by-itself' && now < gardenDay(place, date).sunrise && date === today;
+  const night = date === today && isNight({ prefs, place, now, today });
   const windowOf = (plant: string | undefined) => {
     const father = plant === undefined ? null : growing(state, plant);
     return father && dawn ? dawn.morning.window(father.crop) : null;

@@ -41,7 +41,12 @@ export function Page({ title, over, badge, corner, children, side, foot, banner 
   return (
     <View style={[styles.page, { backgroundColor: colours.paper }]} role="main">
       <PageScroller.Provider value={scrolling}>
-        <ScrollView ref={scroller} contentContainerStyle={styles.scroll} tabIndex={-1}>
+        <ScrollView
+          ref={scroller}
+          style={styles.scroller}
+          contentContainerStyle={styles.scroll}
+          tabIndex={-1}
+        >
           <View style={[styles.head, wide ? styles.wideHead : null]}>
             <View style={styles.words}>
               {over || badge ? (
@@ -89,6 +94,8 @@ export function Page({ title, over, badge, corner, children, side, foot, banner 
 
 const styles = StyleSheet.create({
   page: { flex: 1 },
+  // A field that the cursor is taken to keeps the line under it, which says what is wrong, clear of the foot.
+  scroller: { scrollPaddingTop: 48, scrollPaddingBottom: 96 } as object,
   scroll: { paddingBottom: 28 },
   head: {
     flexDirection: 'row',

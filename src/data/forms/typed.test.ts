@@ -78,7 +78,7 @@ describe('text, typed', () => {
   test.each([
     [' Gate bed ', 'Gate bed'],
     ['<b>{#label}</b>', '<b>{#label}</b>'],
-    ['', 'Write a name for the bed of at most 80 letters'],
+    ['', 'Write a name for the bed'],
     ['x'.repeat(81), 'Write a name for the bed of at most 80 letters'],
     ['a\u202eb', 'Write a name for the bed without signs that cannot be seen'],
   ])('%p', (typed, read) => {

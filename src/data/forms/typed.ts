@@ -78,7 +78,7 @@ export function typedText(part: Joi.Schema, what: string) {
     (text) => text.trim() || (part.validate('').error ? emptyOf(part) : ''),
     (code) => {
       if (code === 'text.unseen') return `Write ${what} without signs that cannot be seen`;
-      return `Write ${what}${most === null ? '' : ` of at most ${most} letters`}`;
+      return `Write ${what}${code === 'string.max' ? ` of at most ${most} letters` : ''}`;
     },
   );
 }

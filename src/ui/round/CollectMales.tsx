@@ -12,12 +12,12 @@ import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { LeaveButton } from '../LeaveButton';
 import { Page } from '../Page';
-import { Txt } from '../theme';
+import { Txt, useIsWide } from '../theme';
 import { UndoLine } from '../UndoLine';
 import { checkWords, plural } from '../words';
 
 /** Letters of a word that stands beside the keys on a phone. */
-const LONG_WORD = 12;
+const LONG_WORD = 5;
 
 /** The males of one variety, picked before its females: plant by plant, with what is torn or missing said at once. */
 export function CollectMales({
@@ -39,6 +39,7 @@ export function CollectMales({
   side: React.ReactNode;
   onLeave: () => void;
 }) {
+  const wide = useIsWide();
   const { state, place, prefs, now } = useGarden();
   const early = window && windowNow(window, now) === 'before' ? window : null;
   const { busy, problem, save } = useRecording();
@@ -93,9 +94,11 @@ export function CollectMales({
         if (!growing) return null;
         const last = males[males.length - 1] as string;
         // Beside three keys a long word would stand in pieces: then the keys go below.
-        const long = plantName(growing)
-          .split(' ')
-          .some((word) => word.length > LONG_WORD);
+        const long =
+          !wide &&
+          plantName(growing)
+            .split(' ')
+            .some((word) => word.length > LONG_WORD);
         return (
           <Card key={id} style={{ paddingVertical: 6, paddingHorizontal: 10 }}>
             <View

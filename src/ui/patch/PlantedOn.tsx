@@ -20,7 +20,7 @@ export function PlantedOn({
   const [other, setOther] = useState(value !== null && value !== today);
   return (
     <View style={{ gap: 6 }}>
-      <Tiles question="Sown or planted there, if you know">
+      <Tiles question="When was it sown or planted, if you know?">
         <Tile
           title="today"
           small
@@ -44,7 +44,7 @@ export function PlantedOn({
         <DateField label="Sown or planted on" value={value} onChange={onChange} least={LEAST} most={today} />
       ) : null}
       <Txt size="label" tone="muted">
-        Without it nothing is said of when they flower, until the first flower is seen.
+        Without it there is no telling when they will flower, until the first one does.
       </Txt>
     </View>
   );

@@ -73,13 +73,11 @@ function Chosen({ plan, chosen }: { plan: Plan; chosen: Thing }) {
         )}
       </View>
       {still ? (
-        <Txt>
-          Nobody said in which direction it lies. Say so under “Who could cross”, and it is drawn here.
-        </Txt>
+        <Txt>Nobody has said which way it lies. Say so under “Who could cross”, and it is drawn here.</Txt>
       ) : (
         <>
           <Txt size="label" tone="muted">
-            Drag it on the plan, or go by steps. Nothing is kept before you say so.
+            Drag it on the plan, or go by steps. Nothing is kept until you say so.
           </Txt>
           <Tiles question="Steps of">
             {steps.map((each) => (

@@ -55,7 +55,7 @@ export function RehearsalScore({
       </Card>
       <Card>
         <Txt size="heading">{mistakes.length === 0 ? 'Nothing to regret' : 'What cost most'}</Txt>
-        {mistakes.length === 0 ? <Txt>No other choice of yours would have brought a fruit more.</Txt> : null}
+        {mistakes.length === 0 ? <Txt>No other choice would have brought one fruit more.</Txt> : null}
         {mistakes.map(({ words, fruits, strips }) => (
           <View key={words}>
             <Txt size="strong">

@@ -197,7 +197,7 @@ function AgainNotice({
     <>
       <Notice
         tone="pollen"
-        text="Worked yesterday. Only if it is still fresh is it worked once more: it stays one flower, worked twice."
+        text="Worked yesterday. Work it once more only if it is still fresh: it stays one flower, worked twice."
       />
       {found === 'whole' ? (
         <Button

@@ -111,7 +111,7 @@ export function ColdNotice({ crop, cold }: { crop: Crop; cold: ColdPollen }) {
   return (
     <Notice
       tone="dusk"
-      text={`Cold: anthers of ${crop.plural} open from about ${degrees(cold.limitC, prefs.units)}, ${when}. A flower may be open and its anthers still shut: see loose pollen on a finger first, else wait for warmth and look again.`}
+      text={`Cold: anthers of ${crop.plural} open from about ${degrees(cold.limitC, prefs.units)}, ${when}. A flower may be open and its anthers still shut: look for loose pollen on a finger first; if there is none, wait for warmth.`}
     />
   );
 }

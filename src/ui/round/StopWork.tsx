@@ -101,7 +101,7 @@ export function StopWorkTiles({
           <Notice
             tone="brick"
             title={`Not with a damp ${toolWords[tool]}`}
-            text="Damp, pollen sticks to it and clumps: next to nothing reaches the stigma. Dry it for another day."
+            text="Damp, it clumps the pollen, and next to nothing reaches the stigma. Dry it for another day."
           >
             {crop.tools
               .filter((each) => each !== tool)

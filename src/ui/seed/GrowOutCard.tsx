@@ -119,7 +119,7 @@ function FatherLines({ fathers }: { fathers: readonly FatherFinding[] }) {
           text={
             told
               ? `${name(suspect.father)} is marked as off-type: every fruit that its pollen served is flagged.`
-              : `All off-types came from fruits of one father, ${name(suspect.father)}; others gave none. If you hold it for the cause, mark it, and every fruit that it served is flagged.`
+              : `All off-types came from fruits of one father, ${name(suspect.father)}; others gave none. If you think that is the cause, mark it, and every fruit it fathered is flagged.`
           }
         >
           {told ? null : (

@@ -115,7 +115,7 @@ export function GrowOutSheet({
             </>
           ) : null}
           <Txt size="label" tone="muted">
-            Only what was not counted at an earlier stage. Pull off-types before they shed pollen.
+            Count only those not counted at an earlier stage. Pull off-types before they shed pollen.
           </Txt>
         </View>
       </ScrollView>

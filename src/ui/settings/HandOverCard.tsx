@@ -34,7 +34,7 @@ export function HandOverCard() {
       {told ? <Notice tone="pollen" text={told} /> : null}
       <Txt size="label" tone="muted">
         Sharing with a phone near by needs no network. Split the round by variety, so that hands stay clean,
-        or as a chain: one opens, one pollinates, one shuts. Pollen cups bear the father’s name.
+        or as a chain: one opens, one pollinates, one shuts. Write the father’s name on pollen cups.
       </Txt>
     </Card>
   );

@@ -34,7 +34,7 @@ export function TakeAlong() {
         />
       </View>
       <Txt size="label" tone="muted">
-        The same file taken in again changes the entries it made before.
+        Importing it again updates the same entries.
       </Txt>
     </Card>
   );

@@ -51,7 +51,7 @@ export function TeamTiles({ people, shares }: { people: number; shares: readonly
 export function chainText(people: number): string {
   return people === 2
     ? 'One looks and opens the flower, and shuts and marks it after; the other brings the pollen. One of you writes it all down.'
-    : `One looks and opens, one brings the pollen, one shuts and marks${people > 3 ? '; whoever is over carries and writes it down' : ''}.`;
+    : `One looks and opens, one brings the pollen, one shuts and marks${people > 3 ? '; anyone else carries and writes' : ''}.`;
 }
 
 function ShareLines({ shares }: { shares: readonly TeamShare[] }) {

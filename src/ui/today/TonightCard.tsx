@@ -27,7 +27,7 @@ export function TonightCard({ plan }: { plan: TonightPlan | null }) {
     <Card>
       <Txt size="heading">Shut tonight</Txt>
       {females + males === 0 ? (
-        <Txt>Of the buds seen so far none is to be shut tonight. The walk may find more.</Txt>
+        <Txt>None of the buds seen so far needs shutting tonight. The walk may find more.</Txt>
       ) : null}
       {females + males === 0 ? null : (
         <Row gap={20}>

@@ -81,7 +81,7 @@ describe('the round to come', () => {
     await show('chain', 3);
     expect(
       screen.getByText(
-        'One looks and opens, one brings the pollen, one shuts and marks; whoever is over carries and writes it down.',
+        'One looks and opens, one brings the pollen, one shuts and marks; anyone else carries and writes.',
       ),
     ).toBeTruthy();
   });

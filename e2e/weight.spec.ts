@@ -10,9 +10,9 @@ const weight = (file: string) => statSync(join(FOLDER, `${file}.br`)).size;
 /** What each piece of code may weigh at most, kB (1000 bytes, brotli): what the first screen waits for, and what comes later. */
 const MOST_KB: Readonly<Record<string, number>> = {
   entry: 195,
-  __common: 213,
+  __common: 212,
   _layout: 9,
-  screens: 388,
+  screens: 390,
   trade: 230,
   tags: 140,
   listParts: 50,

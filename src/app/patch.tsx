@@ -14,7 +14,7 @@ import {
 } from '@core/patch';
 import { cropOf, hasRounds } from '@core/crops';
 import type { Bed, Stand, State } from '@core/ledger';
-import { CareButton } from '@/ui/care/Care';
+import { CareButton } from '@/ui/care/CareButton';
 import { useGarden } from '@/data/garden/garden';
 import { Badge, Card, Icon, Button } from '@/ui/controls';
 import { SprayNotice } from '@/ui/care/SprayNotice';

@@ -11,7 +11,7 @@ import { holdSeconds } from '@core/rounds';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { Card, Button, Notice, Row, Stepper, Tile, Tiles } from '../controls';
-import { CareButton } from '../care/Care';
+import { CareButton } from '../care/CareButton';
 import { SprayNotice } from '../care/SprayNotice';
 import { CoverAdvice } from '../patch/CoverAdvice';
 import { HoldTimer } from '../round/HoldTimer';

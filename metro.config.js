@@ -9,6 +9,9 @@ const previous = config.resolver.resolveRequest;
 // React Native Elements asks for fifteen icon fonts (over 3 MB). We draw our icons as SVG and ship none of them.
 const ICON_FONTS = /^(@react-native-vector-icons|react-native-vector-icons|@expo\/vector-icons)(\/|$)/;
 
+// Its list of those fonts goes too: it is looked into when one of its icons is drawn, and none ever is.
+const ICON_LIST = /[\\/]helpers[\\/]getIconType(\.js)?$|^\.\/getIconType$/;
+
 // What jsPDF asks for to draw web pages and to clean them: we draw everything by its own calls.
 const NOT_FOR_TAGS = /^(html2canvas|dompurify|canvg)$/;
 
@@ -63,6 +66,7 @@ const ROUTER_NATIVE = require.resolve('./scripts/routerNative.js');
 config.resolver.resolveRequest = (context, moduleName, platform) => {
   if (NOT_FOR_TAGS.test(moduleName)) return { type: 'empty' };
   if (ICON_FONTS.test(moduleName)) return { type: 'empty' };
+  if (ICON_LIST.test(moduleName) && /@rneui/.test(context.originModulePath)) return { type: 'empty' };
   if (ROUTER.test(context.originModulePath)) {
     if (NOT_OF_THE_ROUTER.has(moduleName)) return { type: 'sourceFile', filePath: ROUTER_STUB };
     if (moduleName === 'react-native') return { type: 'sourceFile', filePath: ROUTER_NATIVE };

@@ -99,7 +99,7 @@ test('far enough is reached by numbers; a number that is none is named', async (
   await page.getByLabel('From its top edge, metres').fill('far');
   await button(page, 'Try it there').click();
   await expect(
-    page.getByText('How far from the top edge must be a number of metres from -10000 to 10000'),
+    page.getByText('How far from the top edge must be a number of metres from -1000 to 1000'),
   ).toBeVisible();
   await page.getByLabel('From its top edge, metres').fill('-600');
   await button(page, 'Try it there').click();

@@ -12,7 +12,7 @@ test('from a goal to tonight, to the dawn with a torn closure and a missing male
     await page.getByRole('button', { name: "Open the goal of Ferryman's Lamp" }).click();
     await expect(page.getByRole('heading', { name: 'The sum', exact: true })).toBeVisible();
     await page.getByLabel('Seed wanted (leave empty for none)').fill('9x');
-    await expect(page.getByText('The seed must be a number above 0, up to 10000000')).toBeVisible();
+    await expect(page.getByText('The seed must be a number from 0.1 to 10000000')).toBeVisible();
     await page.getByRole('button', { name: 'Keep this goal' }).click();
     await expect(page.getByLabel('Seed wanted (leave empty for none)')).toBeFocused();
     await page.getByLabel('Seed wanted (leave empty for none)').fill('4000');

@@ -12,7 +12,7 @@ const MOST_KB: Readonly<Record<string, number>> = {
   entry: 195,
   __common: 212,
   _layout: 9,
-  screens: 390,
+  screens: 378,
   trade: 230,
   tags: 140,
   listParts: 50,

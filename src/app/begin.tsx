@@ -48,9 +48,9 @@ function BeginForm({ draft }: { draft: KeptDraft<TypedBegin> }) {
     const bed = { id: newId('bed'), first: { xM: 0, yM: 0 }, ...DEFAULT_BED };
     const unnamed = read.variety.trim() === '';
     const begun = await save(
-      { kind: 'patchBegun', patch, name: read.patch },
+      { kind: 'patchBegun', patch, name: read.patch || EMPTY.patch },
       { kind: 'placeSet', patch, place: placeOf(read) },
-      { kind: 'bedAdded', bed: bed.id, patch, name: read.bed, ...bed.first, ...DEFAULT_BED },
+      { kind: 'bedAdded', bed: bed.id, patch, name: read.bed || EMPTY.bed, ...bed.first, ...DEFAULT_BED },
       ...plantingDrafts(
         newId,
         state,

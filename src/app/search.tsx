@@ -1,6 +1,7 @@
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useRouter, type Href } from 'expo-router';
+import { piece, usePiece } from '@/data/device/pieces';
 import { catalogueOf, type Entry } from '@/data/find/catalogue';
 import { useGarden } from '@/data/garden/garden';
 import { Card, Field } from '@/ui/controls';
@@ -20,14 +21,17 @@ const KINDS: Readonly<Record<Entry['kind'], string>> = {
   word: 'word',
 };
 
+const engine = piece(() => import('minisearch'));
+
 /** Finds anything by its name: plants, fruits by their mark, varieties, lots, words of the trade, screens. */
 function SearchPage() {
   const { state } = useGarden();
   const router = useRouter();
   const [query, setQuery] = useState('');
   const asked = useDeferredValue(query);
-  const find = useMemo(() => catalogueOf(state), [state]);
-  const found = useMemo(() => find(asked), [find, asked]);
+  const search = usePiece(engine);
+  const find = useMemo(() => (search ? catalogueOf(state, search.default) : null), [state, search]);
+  const found = useMemo(() => find?.(asked) ?? [], [find, asked]);
   const host = useRef<View>(null);
   useEffect(() => {
     (host.current as unknown as HTMLElement | null)?.querySelector?.('input')?.focus();
@@ -43,7 +47,7 @@ function SearchPage() {
         />
       </View>
       <Txt role="status" size="label" tone="muted">
-        {asked.trim() === ''
+        {asked.trim() === '' || find === null
           ? 'A few letters will do, with or without accents.'
           : found.length === 0
             ? `Nothing here is called “${asked.trim()}”.`

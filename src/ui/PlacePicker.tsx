@@ -19,7 +19,9 @@ export function PlacePicker({ value, wrong, onChange }: PlacePickerProps) {
   const [found, setFound] = useState<readonly Town[]>([]);
   // What was looked for when `found` was found.
   const [searched, setSearched] = useState('');
-  const [byHand, setByHand] = useState(false);
+  const [shown, setShown] = useState(false);
+  // What is wrong with them is seen where they stand.
+  const byHand = shown || [wrong.placeName, wrong.latitude, wrong.longitude].some(Boolean);
   useEffect(() => {
     let current = true;
     // The list loads only when somebody looks for a place.
@@ -87,7 +89,7 @@ export function PlacePicker({ value, wrong, onChange }: PlacePickerProps) {
           title={byHand ? 'Hide the coordinates' : 'Type coordinates instead'}
           look="quiet"
           small
-          onPress={() => setByHand(!byHand)}
+          onPress={() => setShown(!byHand)}
         />
       </Row>
       {byHand ? (

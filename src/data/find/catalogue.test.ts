@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import fc from 'fast-check';
+import MiniSearch from 'minisearch';
 import type { PlantId } from '@core/ids';
 import { growing, plantName, type Growing } from '@core/patch';
 import { markAt } from '@core/purity';
@@ -19,7 +20,7 @@ function garden() {
   return made.state;
 }
 const first = (query: string) => {
-  const [found] = catalogueOf(garden())(query);
+  const [found] = catalogueOf(garden(), MiniSearch)(query);
   return found && [found.kind, found.title];
 };
 
@@ -40,7 +41,7 @@ test.each([
 
 test('a plant is found by the beginnings of its words, in any order and case', () => {
   const state = garden();
-  const find = catalogueOf(state);
+  const find = catalogueOf(state, MiniSearch);
   const plants = [...state.plants.keys()];
   fc.assert(
     fc.property(fc.constantFrom(...plants), fc.nat(4), fc.boolean(), (plant, cut, shout) => {
@@ -58,12 +59,13 @@ test('a variety leads to its first plant, or to the seed where none grows', () =
   const made = new TestGarden();
   const { plants } = made.plant('corn', 'Early Flint', 2);
   made.plant('corn', 'Late Dent', 0);
-  const to = (query: string) => catalogueOf(made.state)(query).find(({ kind }) => kind === 'variety')?.to;
+  const to = (query: string) =>
+    catalogueOf(made.state, MiniSearch)(query).find(({ kind }) => kind === 'variety')?.to;
   expect([to('early flint'), to('late dent')]).toEqual([`/plant/${plants[0] ?? ''}`, '/seed']);
 });
 
 test('nothing typed and nothing there find nothing; markup is only text', () => {
-  const find = catalogueOf(garden());
+  const find = catalogueOf(garden(), MiniSearch);
   expect([find('  '), find('zzzzqqq'), find('<img src=x>')]).toEqual([[], [], []]);
 });
 

@@ -1,4 +1,4 @@
-import MiniSearch from 'minisearch';
+import type MiniSearch from 'minisearch';
 import { cropOf } from '@core/crops';
 import { TERMS, type Term } from '@core/key';
 import type { State } from '@core/ledger';
@@ -25,10 +25,10 @@ const MOST = 25;
 /** Letters without their marks, small: "étampes" is found by "etampes". */
 const plain = (word: string) => word.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
-/** Everything there is to find on a patch, by its words. */
-export function catalogueOf(state: State): (query: string) => readonly Entry[] {
+/** Everything there is to find on a patch, by its words. The engine is handed in: it comes when somebody looks for something. */
+export function catalogueOf(state: State, Search: typeof MiniSearch): (query: string) => readonly Entry[] {
   const entries = new Map([...gardenEntries(state), ...FIXED].map((entry) => [entry.id, entry]));
-  const search = new MiniSearch<{ id: string; title: string; note: string; also: string }>({
+  const search = new Search<{ id: string; title: string; note: string; also: string }>({
     fields: ['title', 'also', 'note'],
     processTerm: plain,
     searchOptions: { boost: { title: 4, also: 3 }, prefix: true, fuzzy: 0.2, combineWith: 'AND' },

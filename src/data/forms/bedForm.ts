@@ -19,6 +19,14 @@ export const LENGTHS = {
   yM: 'how far from the top edge',
 } as const;
 
+/** No patch reaches farther either way, m: a nought too many is asked about. */
+const PATCH_M = 1000;
+/** The ledger's schema of a length on the ground, within a patch. */
+export const groundPart = (field: keyof typeof LENGTHS): Joi.Schema => {
+  const part = fieldSchema('bedAdded', field) as Joi.NumberSchema;
+  return field === 'xM' || field === 'yM' ? part.min(-PATCH_M).max(PATCH_M) : part;
+};
+
 /** A bed as it stands in its form. */
 export function typedBed(bed: Measured, { name, metres }: Ground): TypedBed {
   const typed = (length: number) => typedOf(length, 2, unitOf(metres, name));
@@ -38,7 +46,7 @@ export function bedForm({ name, metres }: Ground): Joi.ObjectSchema {
     ...Object.fromEntries(
       (['lengthM', 'widthM', 'xM', 'yM'] as const).map((field) => [
         field,
-        typedNumber(fieldSchema('bedAdded', field), LENGTHS[field], { scale }),
+        typedNumber(groundPart(field), LENGTHS[field], { scale }),
       ]),
     ),
   });

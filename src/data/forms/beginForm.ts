@@ -15,10 +15,10 @@ export type TypedBegin = TypedPlace &
   };
 export type ReadBegin = Omit<TypedBegin, keyof TypedPlace> & ReadPlace;
 
-/** Who wants something to eat need not know the variety. */
+/** Who wants something to eat need not know the variety; patch and bed have names to begin with. */
 export const beginForm = Joi.object({
   ...PLACE_FIELDS,
   variety: Joi.when('reason', { is: 'fruit', otherwise: VARIETY_NAME }),
-  patch: typedText(fieldSchema('patchBegun', 'name'), 'a name for the patch'),
-  bed: typedText(fieldSchema('bedAdded', 'name'), 'a name for the bed'),
+  patch: typedText(fieldSchema('patchBegun', 'name').allow(''), 'a name for the patch'),
+  bed: typedText(fieldSchema('bedAdded', 'name').allow(''), 'a name for the bed'),
 });

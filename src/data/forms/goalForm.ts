@@ -21,30 +21,33 @@ export interface ReadGoal extends Record<keyof Omit<TypedGoal, 'goal' | 'by'>, n
 
 /** A share is typed of a hundred. */
 const PERCENT = unitOf(0.01, '');
-const DIGITS = 4;
+/** A goal that was set by more digits than anybody types keeps them. */
+const DIGITS = 6;
 
 /** A goal as text, for the form. */
 export function typedGoal(goal: Goal): TypedGoal {
   return {
     goal,
-    amount: typedOf(goal.seed?.amount),
+    amount: typedOf(goal.seed?.amount, DIGITS),
     kitchen: typedOf(goal.kitchenFruits),
     by: goal.by,
-    seedsPerFruit: typedOf(goal.bent.seedsPerFruit),
-    setShare: typedOf(goal.bent.setShare, 0, PERCENT),
-    wholeShare: typedOf(goal.bent.wholeShare, 0, PERCENT),
+    seedsPerFruit: typedOf(goal.bent.seedsPerFruit, DIGITS),
+    setShare: typedOf(goal.bent.setShare, DIGITS - 2, PERCENT),
+    wholeShare: typedOf(goal.bent.wholeShare, DIGITS - 2, PERCENT),
   };
 }
 
 const part = (field: string) => fieldSchema('goalSet', `goal.${field}`);
+/** The ledger's field, or nothing; what is asked for in earnest is at least so much. */
+const atLeast = (field: string, least: number) => (part(field) as Joi.NumberSchema).min(least).allow(null);
 const share = (field: string) =>
-  typedNumber(part(`bent.${field}`).allow(null), 'of a hundred', { scale: PERCENT, digits: DIGITS });
+  typedNumber(atLeast(`bent.${field}`, 0.01), 'of a hundred', { scale: PERCENT, digits: DIGITS });
 
 export const goalForm = Joi.object({
-  amount: typedNumber(part('seed.amount').allow(null), 'the seed'),
+  amount: typedNumber(atLeast('seed.amount', 0.1), 'the seed', { digits: DIGITS }),
   kitchen: typedNumber(part('kitchenFruits'), 'the fruits'),
   by: answered(part('by'), NO_DAY),
-  seedsPerFruit: typedNumber(part('bent.seedsPerFruit').allow(null), 'the seeds'),
+  seedsPerFruit: typedNumber(atLeast('bent.seedsPerFruit', 1), 'the seeds', { digits: DIGITS }),
   setShare: share('setShare'),
   wholeShare: share('wholeShare'),
 });

@@ -12,8 +12,8 @@ export interface TypedPlace {
 export type ReadPlace = Pick<Place, 'latitude' | 'longitude' | 'zone'> & { readonly placeName: string };
 
 const DEGREES = unitOf(1, 'degrees');
-/** Five digits are a metre on the ground. */
-const DIGITS = 5;
+/** Seven digits are a centimetre on the ground: as many as a phone says. */
+const DIGITS = 7;
 const degrees = (field: 'latitude' | 'longitude') =>
   typedNumber(placeSchema.extract(field), `the ${field}`, { scale: DEGREES, digits: DIGITS });
 

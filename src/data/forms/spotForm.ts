@@ -1,6 +1,6 @@
 import Joi from 'joi';
-import { fieldSchema, type Bed } from '@core/ledger';
-import { LENGTHS, type Ground } from './bedForm';
+import type { Bed } from '@core/ledger';
+import { groundPart, LENGTHS, type Ground } from './bedForm';
 import { typedNumber, typedOf, unitOf } from './typed';
 
 /** Where something lies on the plan, m, and of a bed its size and turn. */
@@ -37,7 +37,7 @@ const TURNED = Joi.number().min(-360).max(360).required();
 export function spotForm(spot: Spot, { name, metres }: Ground): Joi.ObjectSchema {
   const shown = typedSpot(spot, { name, metres });
   const length = (field: keyof TypedSpot, of: keyof typeof LENGTHS, stored: number) =>
-    typedNumber(fieldSchema('bedAdded', of), LENGTHS[of], {
+    typedNumber(groundPart(of), LENGTHS[of], {
       scale: unitOf(metres, name),
       before: { typed: shown[field], stored },
     });

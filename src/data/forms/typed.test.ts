@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import Joi from 'joi';
 import { fieldSchema } from '@core/ledger';
+import { groundPart } from './bedForm';
 import {
   noMoreThan,
   notBefore,
@@ -49,6 +50,11 @@ describe('a number, typed', () => {
         expect(one(part, shown)).toBe(stored);
       }),
     );
+  });
+
+  test('a patch ends sooner than the ledger’s plan', () => {
+    expect(rangeWords(groundPart('xM'))).toBe('a number from -1000 to 1000');
+    expect(rangeWords(groundPart('lengthM'))).toBe('a number above 0, up to 1000');
   });
 
   test.each([

@@ -132,6 +132,12 @@ const limitOf = (part: Joi.Schema, rule: string) => {
   return typeof limit === 'number' ? limit : null;
 };
 
+/** To a tenth below ten, else whole; what a computer makes of a tenth is not rounded further. */
+const inside = (value: number, round: (value: number) => number) => {
+  const step = Math.abs(value) < 10 ? 10 : 1;
+  return round(Number((value * step).toPrecision(12))) / step;
+};
+
 /** Which numbers will do: `a whole number from 1 to 500`, `a number of metres above 0, up to 1000`. */
 export function rangeWords(part: Joi.Schema, scale = PLAIN): string {
   const whole = part.$_getRule('integer') !== undefined && scale === PLAIN;
@@ -139,9 +145,10 @@ export function rangeWords(part: Joi.Schema, scale = PLAIN): string {
   const [least, most] = [limitOf(part, 'min'), limitOf(part, 'max') ?? limitOf(part, 'less')];
   const above = limitOf(part, 'greater');
   // Rounded to the inside: what is named will do.
-  const low = least === null ? null : Math.ceil(scale.toTyped(least));
-  const high = most === null ? null : Math.floor(scale.toTyped(most));
-  if (above !== null) return `${kind} above ${scale.toTyped(above)}${high === null ? '' : `, up to ${high}`}`;
+  const low = least === null ? null : inside(scale.toTyped(least), Math.ceil);
+  const high = most === null ? null : inside(scale.toTyped(most), Math.floor);
+  if (above !== null && (least === null || least <= above))
+    return `${kind} above ${scale.toTyped(above)}${high === null ? '' : `, up to ${high}`}`;
   if (low === null) return high === null ? kind : `${kind} up to ${high}`;
   return high === null ? `${kind}, ${low} or more` : `${kind} from ${low} to ${high}`;
 }

@@ -135,6 +135,7 @@ describe('weather by hand', () => {
     ['maximum', typed({ maximum: '99' })],
     ['rain', typed({ rain: '-1' })],
     ['dew', typed({ dew: 'wet' })],
+    ['dew', typed({ dew: '41' })],
     ['dew', typed({ maximum: '20', dew: '24' })],
   ])('%s: what cannot be is answered at its field', (field, wrong) => {
     const read = readTyped(weatherForm('metric'), wrong);
@@ -154,7 +155,12 @@ describe('the goal form', () => {
     assurance: 0.95,
     bent: { seedsPerFruit: 250, setShare: 0.5, wholeShare: 0.9, malesPerFemale: 3 },
   };
-  test.each([whole, NO_GOAL])('gives back what it was given', (goal) => {
+  const fine: Goal = {
+    ...whole,
+    seed: { amount: 12.125, unit: 'grams' },
+    bent: { seedsPerFruit: 250.5, setShare: 0.125, wholeShare: 1 / 8 },
+  };
+  test.each([whole, fine, NO_GOAL])('gives back what it was given', (goal) => {
     const read = readTyped<ReadGoal>(goalForm, typedGoal(goal));
     expect(read.ok && goalOf(read.value)).toEqual(goal);
     expect(goalSoFar(typedGoal(goal))).toEqual(goal);
@@ -164,7 +170,10 @@ describe('the goal form', () => {
     ['amount', { amount: '<b>' }],
     ['kitchen', { kitchen: '2.5' }],
     ['by', { by: '2026-02-30' }],
+    ['amount', { amount: '0.05' }],
     ['seedsPerFruit', { seedsPerFruit: '0' }],
+    ['seedsPerFruit', { seedsPerFruit: '0.5' }],
+    ['setShare', { setShare: '0.5' }],
     ['setShare', { setShare: '101' }],
     ['wholeShare', { wholeShare: 'all' }],
   ])('%s: a wrong field is named, and counts as empty', (field, wrong) => {

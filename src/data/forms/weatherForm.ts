@@ -25,15 +25,25 @@ const CELSIUS: Scale = unitOf(1, 'degrees');
 const INCHES = unitOf(25.4, 'inches');
 const MILLIMETRES = unitOf(1, 'mm');
 
+/** No air on earth is moister. */
+const DEW_POINT = (notedDay.extract('dewPointC') as Joi.NumberSchema).max(40);
+
 /** What the day's form holds, in the grower's units; read to a tenth of a degree and of a millimetre. */
 export function weatherForm(units: Units): Joi.ObjectSchema {
-  const read = (field: Exclude<ColumnUse, 'date'>, what: string) =>
-    typedNumber(notedDay.extract(field), what, { scale: scaleOf(field, units), digits: 1 });
+  const read = (
+    field: Exclude<ColumnUse, 'date'>,
+    what: string,
+    part: Joi.Schema = notedDay.extract(field),
+  ) => typedNumber(part, what, { scale: scaleOf(field, units), digits: 1 });
   return Joi.object({
     minimum: someSaid(read('minC', 'the coldest')),
     maximum: noLessThan(read('maxC', 'the warmest'), 'minimum', 'The warmest lies below the coldest'),
     rain: read('rainMm', 'the rain'),
-    dew: noMoreThan(read('dewPointC', 'the dew point'), 'maximum', 'The dew point lies above the warmest'),
+    dew: noMoreThan(
+      read('dewPointC', 'the dew point', DEW_POINT),
+      'maximum',
+      'The dew point lies above the warmest',
+    ),
   });
 }
 

@@ -1,4 +1,4 @@
-import type { ReactNode, Ref } from 'react';
+import { useId, type ReactNode, type Ref } from 'react';
 import { StyleSheet, View, type ViewStyle } from 'react-native';
 import { Input, Overlay } from '@rneui/themed';
 import { rem } from '../rem';
@@ -117,6 +117,7 @@ export function Field({
   inputRef,
 }: FieldProps) {
   const colours = useColours();
+  const about = useId();
   return (
     <Input
       ref={inputRef as never}
@@ -155,6 +156,9 @@ export function Field({
         margin: error ? 4 : 0,
         height: error ? undefined : 0,
       }}
+      // Read with the field that the cursor is taken to.
+      errorProps={{ id: about }}
+      aria-describedby={error ? about : undefined}
       aria-invalid={error ? true : undefined}
     />
   );

@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useCallback, useEffect, useRef } from 'react';
 import { joiResolver } from '@hookform/resolvers/joi';
 import type { ObjectSchema } from 'joi';
 import {
@@ -56,10 +56,22 @@ export function useTyped<T extends FieldValues, R>(
     if (!onChange) return undefined;
     return subscribe({ formState: { values: true }, callback: ({ values }) => onChange(values) });
   }, [subscribe, onChange]);
-  const recheck = () => {
-    const fields = Object.keys(errors) as Path<T>[];
+  const bad = useRef(errors);
+  useEffect(() => {
+    bad.current = errors;
+  });
+  const recheck = useCallback(() => {
+    const fields = Object.keys(bad.current) as Path<T>[];
     if (fields.length > 0) void trigger(fields);
-  };
+  }, [trigger]);
+  const set = useCallback(
+    (part: Partial<T>) => {
+      for (const [field, chosen] of Object.entries(part))
+        setValue(field as Path<T>, chosen as FieldPathValue<T, Path<T>>, { shouldValidate: true });
+      recheck();
+    },
+    [setValue, recheck],
+  );
   const wrong = Object.fromEntries(
     Object.entries(errors).map(([field, error]) => [field, String(error?.message ?? '')]),
   );
@@ -67,11 +79,7 @@ export function useTyped<T extends FieldValues, R>(
     control,
     value,
     wrong,
-    set: (part) => {
-      for (const [field, chosen] of Object.entries(part))
-        setValue(field as Path<T>, chosen as FieldPathValue<T, Path<T>>, { shouldValidate: true });
-      recheck();
-    },
+    set,
     recheck,
     begin: (fresh) => reset(fresh),
     keep: (save) => () => void handleSubmit(async (read) => void (await save(read)))(),

@@ -1,7 +1,6 @@
 import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { nextRounds } from '@core/rounds';
-import { saveFile } from '@/data/device/files';
 import { later } from '@/data/device/later';
 import { useGarden } from '@/data/garden/garden';
 import { useWeather } from '@/data/weather/weather';
@@ -14,12 +13,8 @@ export function TakeAlong() {
   const { weatherOf } = useWeather();
   const router = useRouter();
   const calendar = async () => {
-    const { roundCalendar, toCalendar } = await later.fetch();
-    saveFile(
-      'steady-trowel-rounds.ics',
-      'text/calendar;charset=utf-8',
-      toCalendar(roundCalendar(state, place, now, nextRounds(state, place, now, weatherOf))),
-    );
+    const { saveRounds } = await later.fetch();
+    await saveRounds(state, place, now, nextRounds(state, place, now, weatherOf));
   };
   return (
     <Card style={{ gap: 8 }}>

@@ -6,7 +6,7 @@ import { Txt } from '../theme';
 import { reasonWords } from '../words';
 import { goalLine, standingSentence, standingTone, standingWords } from './words';
 
-/** One stand in the list of goals. */
+/** One stand in the list of goals: what the record asks for, and its sum (`null` as long as it is being worked out). */
 export function GoalRow({
   stand,
   variety,
@@ -18,20 +18,21 @@ export function GoalRow({
   sum: GoalSum | null;
   onOpen: () => void;
 }) {
+  const set = stand.goal !== null;
   return (
     <Card style={{ gap: 6 }}>
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-        <View style={{ flex: 1 }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 }}>
+        <View style={{ flex: 1, minWidth: 120 }}>
           <Txt size="heading">{variety.name}</Txt>
           <Txt size="label" tone="muted">
-            {sum ? goalLine(sum) : `for ${reasonWords[stand.reason]}, no goal yet`}
+            {sum ? goalLine(sum) : `for ${reasonWords[stand.reason]}${set ? '' : ', no goal yet'}`}
           </Txt>
         </View>
         {sum ? <Badge text={standingWords[sum.standing]} tone={standingTone[sum.standing]} /> : null}
         <Button
-          title={sum ? 'Open' : 'Set'}
+          title={set ? 'Open' : 'Set'}
           small
-          label={`${sum ? 'Open' : 'Set'} the goal of ${variety.name}`}
+          label={`${set ? 'Open' : 'Set'} the goal of ${variety.name}`}
           onPress={onOpen}
         />
       </View>

@@ -1,8 +1,9 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
-import { goalSum } from '@core/goals';
+import { goalSum, NO_GOAL } from '@core/goals';
 import { TEST_PLACE, TestGarden } from '@core/testGarden';
 import { gardenOf, renderIn } from '../testing';
 import { FrostCard } from './FrostCard';
+import { GoalRow } from './GoalRow';
 import { standingSentence, standingWords } from './words';
 
 const shown = async (latitude: number, frostOn?: string) => {
@@ -60,4 +61,29 @@ test('a goal whose season is over says what it fell short by, and asks for nothi
     'season over',
     'The season is over: 4 fruits short of it.',
   ]);
+});
+
+test('a goal that is on record is never called none while its sum is worked out', async () => {
+  const garden = new TestGarden();
+  const { stand } = garden.plant('squash-maxima', 'Slate Dome', 2);
+  const row = async () => {
+    const store = await gardenOf(garden.events, garden.time('2026-07-10', 9));
+    const { stands, varieties } = store.ledger.state;
+    const own = stands.get(stand);
+    const variety = own && varieties.get(own.variety);
+    if (!variety) throw new Error('no such stand');
+    renderIn(store, <GoalRow stand={own} variety={variety} sum={null} onOpen={jest.fn()} />);
+  };
+  await row();
+  expect(screen.getByText(/no goal yet/)).toBeTruthy();
+  expect(screen.getByText('Set')).toBeTruthy();
+  screen.unmount();
+  garden.write(garden.time('2026-06-02', 9), {
+    kind: 'goalSet',
+    stand,
+    goal: { ...NO_GOAL, kitchenFruits: 3 },
+  });
+  await row();
+  expect(screen.queryByText(/no goal yet/)).toBeNull();
+  expect(screen.getByText('Open')).toBeTruthy();
 });

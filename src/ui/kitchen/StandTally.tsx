@@ -248,6 +248,7 @@ function TallyRow({
     <View
       style={{
         flexDirection: 'row',
+        flexWrap: 'wrap',
         alignItems: 'center',
         gap: 8,
         borderTopWidth: 1,
@@ -255,26 +256,28 @@ function TallyRow({
         paddingTop: 6,
       }}
     >
-      <Txt style={{ flex: 1 }}>{name}</Txt>
-      {today === undefined ? null : (
-        <Txt
-          size="heading"
-          style={{ fontVariant: ['tabular-nums'] }}
-          aria-label={`${plural(today, 'flower')} today on ${label}`}
-        >
-          {today}
-        </Txt>
-      )}
-      {STEPS.map((n) => (
-        <Button
-          key={n}
-          title={`+${n}`}
-          small
-          label={`${plural(n, 'flower')} worked on ${label}`}
-          disabled={busy}
-          onPress={() => onAdd(n)}
-        />
-      ))}
+      <Txt style={{ flex: 1, minWidth: 90 }}>{name}</Txt>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+        {today === undefined ? null : (
+          <Txt
+            size="heading"
+            style={{ fontVariant: ['tabular-nums'] }}
+            aria-label={`${plural(today, 'flower')} today on ${label}`}
+          >
+            {today}
+          </Txt>
+        )}
+        {STEPS.map((n) => (
+          <Button
+            key={n}
+            title={`+${n}`}
+            small
+            label={`${plural(n, 'flower')} worked on ${label}`}
+            disabled={busy}
+            onPress={() => onAdd(n)}
+          />
+        ))}
+      </View>
     </View>
   );
 }

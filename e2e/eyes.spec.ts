@@ -1,27 +1,9 @@
 import { expect, test, type Page } from '@playwright/test';
 import { openDemo, pickMales } from './helpers';
+import { SCREENS } from './screens';
 
-const SCREENS = [
-  '/',
-  '/walk',
-  '/looks',
-  '/patch',
-  '/fruit',
-  '/seed',
-  '/practice',
-  '/settings',
-  '/goals',
-  '/search',
-  '/plan',
-  '/crossing',
-  '/weather',
-  '/purity',
-  '/tags',
-  '/find',
-  '/week',
-  '/kitchen',
-  '/scout',
-];
+// Every screen twice, each until nothing moves on it.
+test.describe.configure({ timeout: 150_000 });
 
 /** Waits until nothing on the screen has changed for a while: what the worker works out comes after the heading. */
 async function still(page: Page) {
@@ -93,14 +75,22 @@ test('letters follow the size that the browser is set to', async ({ page }) => {
   const title = page.getByRole('heading', { level: 1 });
   const size = () => title.evaluate((each) => parseFloat(getComputedStyle(each).fontSize));
   const before = await size();
-  const large = () => page.addStyleTag({ content: 'html { font-size: 200% }' });
-  await large();
+  await page.addInitScript(() => {
+    const large = document.createElement('style');
+    large.textContent = 'html { font-size: 200% }';
+    // As soon as there is a head: before the app measures anything.
+    new MutationObserver((_, watch) => {
+      if (!document.head) return;
+      document.head.append(large);
+      watch.disconnect();
+    }).observe(document, { childList: true, subtree: true });
+  });
+  await page.reload();
   expect(await size()).toBeCloseTo(before * 2, 1);
   const found: (readonly string[])[] = [];
   for (const path of SCREENS) {
     await page.goto(path);
     await still(page);
-    await large();
     found.push([path, ...(await lost(page))]);
   }
   expect(found.filter(([, ...what]) => what.length > 0)).toEqual([]);

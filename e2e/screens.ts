@@ -2,7 +2,8 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 import { openDemo, pickMales } from './helpers';
 
-const SCREENS = [
+/** Every screen that an address alone opens. */
+export const SCREENS = [
   '/',
   '/walk',
   '/round',

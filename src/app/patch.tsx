@@ -16,7 +16,7 @@ import { cropOf, hasRounds } from '@core/crops';
 import type { Bed, Stand, State } from '@core/ledger';
 import { CareButton } from '@/ui/care/CareButton';
 import { useGarden } from '@/data/garden/garden';
-import { Badge, Card, Icon, Button } from '@/ui/controls';
+import { BESIDE, Row, Badge, Card, Icon, Button } from '@/ui/controls';
 import { SprayNotice } from '@/ui/care/SprayNotice';
 import { BedSheet } from '@/ui/patch/BedSheet';
 import { CoverAdvice } from '@/ui/patch/CoverAdvice';
@@ -26,6 +26,7 @@ import { StandSheet } from '@/ui/patch/StandSheet';
 import { gated } from '@/ui/Gate';
 import { LongList } from '@/ui/LongList';
 import { Page } from '@/ui/Page';
+import { rem } from '@/ui/rem';
 import { Txt, useColours, useIsWide } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
 import { healthWords, lengthText, plural, quietWords, reasonText, shelterWords } from '@/ui/words';
@@ -111,8 +112,8 @@ function BedCard({ bed, onEdit, onPlant }: { bed: Bed; onEdit: () => void; onPla
   const length = (metres: number) => lengthText(metres, prefs.units);
   return (
     <Card>
-      <View style={{ flexDirection: 'row', alignItems: 'center' }}>
-        <View style={{ flex: 1 }}>
+      <Row gap={0}>
+        <View style={BESIDE}>
           <Txt size="heading">{bed.name}</Txt>
           <Txt size="label" tone="muted">
             {length(bed.lengthM)} by {length(bed.widthM)} ·{' '}
@@ -136,7 +137,7 @@ function BedCard({ bed, onEdit, onPlant }: { bed: Bed; onEdit: () => void; onPla
           icon={<Icon path={mdiPencil} size={20} />}
           onPress={onEdit}
         />
-      </View>
+      </Row>
       {stands.map((stand) => (
         <StandRows key={stand.id} stand={stand} />
       ))}
@@ -160,8 +161,8 @@ function StandRows({ stand }: { stand: Stand }) {
   const count = plural(living.length, 'plant');
   return (
     <View>
-      <View style={{ flexDirection: 'row', alignItems: 'center' }}>
-        <View style={{ flex: 1 }}>
+      <Row gap={0}>
+        <View style={BESIDE}>
           <Txt size="strong">{variety.name}</Txt>
           <Txt size="label" tone="muted">
             {cropOf(variety.crop).name} · for {reasonText(cropOf(variety.crop), stand.reason)} · {count}
@@ -175,7 +176,7 @@ function StandRows({ stand }: { stand: Stand }) {
           label={`Edit ${variety.name}`}
           onPress={() => setEditing(true)}
         />
-      </View>
+      </Row>
       <SprayNotice stand={stand} />
       {editing ? <StandEditSheet stand={stand} variety={variety} onClose={() => setEditing(false)} /> : null}
       {hasRounds(cropOf(variety.crop)) ? null : (
@@ -229,6 +230,7 @@ function PlantRow({ growing: { plant, crop, variety } }: { growing: Growing }) {
       onPress={() => router.navigate({ pathname: '/plant/[id]', params: { id: plant.id } })}
       style={{
         flexDirection: 'row',
+        flexWrap: 'wrap',
         alignItems: 'center',
         gap: 8,
         minHeight: 48,
@@ -239,7 +241,7 @@ function PlantRow({ growing: { plant, crop, variety } }: { growing: Growing }) {
       <Txt size="strong" style={{ minWidth: 36 }}>
         {plant.label}
       </Txt>
-      <Txt style={{ flex: 1 }} tone={plant.ended ? 'muted' : 'ink'}>
+      <Txt style={[BESIDE, { minWidth: rem(64) }]} tone={plant.ended ? 'muted' : 'ink'}>
         {plant.ended ? plant.ended.how : flowers.length + counted === 0 ? 'no flower yet' : words}
       </Txt>
       {plant.health && plant.health !== 'healthy' && !plant.ended ? (

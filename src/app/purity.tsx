@@ -6,7 +6,7 @@ import { GRADES, type ListedFruit, type VarietyPurity } from '@core/purity';
 import { saveFile } from '@/data/device/files';
 import { useYearPurity } from '@/data/study/study';
 import { useGarden } from '@/data/garden/garden';
-import { Badge, Button, Card, Tile, Tiles } from '@/ui/controls';
+import { BESIDE, Row, Badge, Button, Card, Tile, Tiles } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { LongList } from '@/ui/LongList';
 import { Page } from '@/ui/Page';
@@ -113,8 +113,16 @@ function ReportCard({
   });
   return (
     <Card>
-      <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 8 }}>
-        <Txt size="heading" style={{ flex: 1 }}>
+      <View
+        style={{
+          flexDirection: 'row',
+          flexWrap: 'wrap',
+          alignItems: 'center',
+          justifyContent: 'space-between',
+          gap: 8,
+        }}
+      >
+        <Txt size="heading" style={BESIDE}>
           {name}
         </Txt>
         <Badge text={gradeWords[grade]} tone={gradeTone[grade]} />
@@ -156,12 +164,12 @@ function FruitRow({
       onPress={onOpen}
       style={{ borderTopWidth: 1, borderTopColor: colours.rule, paddingVertical: 8, gap: 4, minHeight: 48 }}
     >
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-        <Txt size="strong" style={{ flex: 1 }}>
+      <Row>
+        <Txt size="strong" style={BESIDE}>
           {`${mark} · ${name.place}`}
         </Txt>
         <Badge text={gradeWords[grade]} tone={gradeTone[grade]} />
-      </View>
+      </Row>
       <ProofDrawing links={links} grade={grade} height={18} />
     </Pressable>
   );

@@ -4,7 +4,7 @@ import { useRouter, type Href } from 'expo-router';
 import { piece, usePiece } from '@/data/device/pieces';
 import { catalogueOf, type Entry } from '@/data/find/catalogue';
 import { useGarden } from '@/data/garden/garden';
-import { Card, Field } from '@/ui/controls';
+import { BESIDE, Card, Field } from '@/ui/controls';
 import { FlowerDrawing } from '@/ui/drawings/FlowerDrawing';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
@@ -78,7 +78,7 @@ function Answer({ entry, onOpen }: { entry: Entry; onOpen: (to: string) => void 
           size={64}
         />
       ) : null}
-      <View style={{ flex: 1 }}>
+      <View style={BESIDE}>
         <Txt size="strong">{title}</Txt>
         <Txt size={term ? 'body' : 'label'} tone={term ? 'ink' : 'muted'}>
           {term ? note : `${KINDS[kind]} · ${note}`}
@@ -88,6 +88,7 @@ function Answer({ entry, onOpen }: { entry: Entry; onOpen: (to: string) => void 
   );
   const style = {
     flexDirection: 'row',
+    flexWrap: 'wrap',
     alignItems: 'center',
     gap: 10,
     minHeight: 48,

@@ -4,7 +4,7 @@ import { fruitsWaiting, type ComingLot } from '@core/seed';
 import type { TypedLot } from '@/data/forms/lotForm';
 import { useGarden } from '@/data/garden/garden';
 import { useSeedOverview } from '@/data/study/study';
-import { Button, Card, Notice, Row } from '@/ui/controls';
+import { BESIDE, Button, Card, Notice, Row } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { LotRow } from '@/ui/seed/LotRow';
@@ -101,7 +101,7 @@ function ComingLots({ coming }: { coming: readonly ComingLot[] }) {
       <Txt size="heading">{`The lots of ${today.slice(0, 4)}, as they come`}</Txt>
       {coming.map(({ variety, name, fruits, size }) => (
         <Row key={variety}>
-          <Txt style={{ flex: 1 }}>
+          <Txt style={BESIDE}>
             {`${name}: ${plural(fruits, 'fruit', 'fruits')}, as varied as ${plantsText(size)} ${size === 1 ? 'plant' : 'plants'}`}
           </Txt>
           <Button

@@ -1,5 +1,4 @@
 import { useMemo, useState } from 'react';
-import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { growing, plantName } from '@core/patch';
 import { markAt, readCode, rollOf } from '@core/purity';
@@ -11,7 +10,7 @@ import type { Job } from '@/data/device/worker';
 import { useGarden } from '@/data/garden/garden';
 import { useNextMark } from '@/data/garden/nextMark';
 import { makeTags } from '@/data/marks/tags';
-import { Button, Card, Field, Notice, Tile, Tiles } from '@/ui/controls';
+import { BESIDE, Row, Button, Card, Field, Notice, Tile, Tiles } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
@@ -76,10 +75,10 @@ function TagsPage() {
       corner={<Button title="Find" look="quiet" small onPress={() => router.navigate('/find')} />}
       foot={
         work ? (
-          <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center' }}>
-            <Txt role="status" style={{ flex: 1 }}>{`Writing … ${Math.round(work.share * 100)} %`}</Txt>
+          <Row>
+            <Txt role="status" style={BESIDE}>{`Writing … ${Math.round(work.share * 100)} %`}</Txt>
             <Button title="Stop" onPress={() => work.job.cancel()} />
-          </View>
+          </Row>
         ) : (
           <Button
             title={`Save ${plural(count, 'tag')} as PDF`}

@@ -7,6 +7,7 @@ import { flowerAppearance } from './drawings/appearance';
 import { FlowerDrawing } from './drawings/FlowerDrawing';
 import { Txt, useColours } from './theme';
 import { flowerPlace } from './words';
+import { BESIDE } from './controls';
 
 /** One flower in a list of work: drawn, named, with what can be done about it. */
 export function FlowerRow({
@@ -39,6 +40,7 @@ export function FlowerRow({
     <View
       style={{
         flexDirection: 'row',
+        flexWrap: 'wrap',
         alignItems: 'center',
         gap: 8,
         borderTopWidth: 1,
@@ -52,7 +54,7 @@ export function FlowerRow({
         crop={growing.crop.id}
         size={52}
       />
-      <View style={{ flex: 1 }}>
+      <View style={BESIDE}>
         <Txt size="strong">{title ?? plantName(growing)}</Txt>
         <Txt size="label" tone="muted">
           {[flower.node === null && flower.thread === null ? null : flowerPlace(flower), note]

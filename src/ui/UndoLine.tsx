@@ -1,9 +1,8 @@
 import { useMemo, useState } from 'react';
-import { View } from 'react-native';
 import { mdiRedo, mdiUndo } from '@/ui/controls/iconPaths';
 import { restingOn } from '@core/ledger';
 import { useGarden, useLedger } from '@/data/garden/garden';
-import { Icon, Button, Sheet } from './controls';
+import { BESIDE, Row, Icon, Button, Sheet } from './controls';
 import { entryWords } from './entryWords';
 import { Txt } from './theme';
 import { useLasting } from './useLasting';
@@ -41,8 +40,8 @@ export function UndoLine() {
   useShortcuts({ u: last ? press : null });
   if (!last && !undone) return null;
   return (
-    <View style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}>
-      <Txt size="label" tone="muted" style={{ flex: 1 }} aria-live="polite">
+    <Row gap={6}>
+      <Txt size="label" tone="muted" style={BESIDE} aria-live="polite">
         {undone ? `Taken back: ${undoneWords}` : last ? `${saving ? 'Saving' : 'Last'}: ${words}` : ''}
       </Txt>
       {undone ? (
@@ -74,6 +73,6 @@ export function UndoLine() {
           <Button title="Leave it" onPress={() => setAsking(null)} />
         </Sheet>
       ) : null}
-    </View>
+    </Row>
   );
 }

@@ -6,3 +6,7 @@ import { Platform } from 'react-native';
  */
 export const rem = (size: number): number =>
   Platform.OS === 'web' ? (`${size / 16}rem` as unknown as number) : size;
+
+/** How many times the usual size letters are in this browser: for what has to know its height in pixels beforehand. */
+export const rootScale = (): number =>
+  Platform.OS === 'web' ? parseFloat(getComputedStyle(document.documentElement).fontSize) / 16 || 1 : 1;

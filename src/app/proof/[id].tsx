@@ -5,7 +5,7 @@ import { fruitProof, type ProofLink } from '@core/purity';
 import type { Flower, LedgerEvent, State } from '@core/ledger';
 import { addDays, clockText, localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
-import { Badge, Button, Card, Notice } from '@/ui/controls';
+import { BESIDE, Badge, Button, Card, Notice } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { ShutRow } from '@/ui/fruit/ShutRow';
 import { NotHere } from '@/ui/NotHere';
@@ -58,7 +58,14 @@ function ProofPage() {
       }
     >
       <Card>
-        <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' }}>
+        <View
+          style={{
+            flexDirection: 'row',
+            flexWrap: 'wrap',
+            alignItems: 'center',
+            justifyContent: 'space-between',
+          }}
+        >
           <Txt size="heading">{found.variety.name}</Txt>
           <Badge text={gradeWords[proof.grade]} tone={gradeTone[proof.grade]} />
         </View>
@@ -135,6 +142,7 @@ function LinkRow({
     <View
       style={{
         flexDirection: 'row',
+        flexWrap: 'wrap',
         gap: 10,
         borderBottomWidth: 1,
         borderBottomColor: colours.rule,
@@ -142,7 +150,7 @@ function LinkRow({
       }}
     >
       <LinkMark link={link} />
-      <View style={{ flex: 1 }}>
+      <View style={BESIDE}>
         <Txt size="strong">{`${linkNames[link.link]}: ${stateWords[link.state]}`}</Txt>
         <Txt>{reasonText[link.says]}</Txt>
         {cited.slice(0, 4).map((event) => (

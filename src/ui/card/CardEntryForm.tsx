@@ -10,7 +10,7 @@ import {
   type CardRow,
 } from '@core/rounds';
 import { useDraft } from '@/data/device/draft';
-import { Card, Field, Button, Notice, Tile, Tiles } from '../controls';
+import { BESIDE, Row, Card, Field, Button, Notice, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 import { checkWords, plural, shutWords } from '../words';
 
@@ -81,9 +81,9 @@ export function CardEntryForm({
         const entry = entryOf(row);
         return (
           <Card key={row.line} style={{ padding: 10, gap: 6 }}>
-            <View style={{ flexDirection: 'row', gap: 10, alignItems: 'center' }}>
+            <Row gap={10}>
               <Txt size="number">{row.line}</Txt>
-              <View style={{ flex: 1 }}>
+              <View style={BESIDE}>
                 <Txt size="strong">
                   {row.plant}
                   {row.node === null ? '' : `, node ${row.node}`}
@@ -94,7 +94,7 @@ export function CardEntryForm({
                   · mark {row.mark}
                 </Txt>
               </View>
-            </View>
+            </Row>
             <Tiles question={`Line ${row.line}: found`} hideQuestion>
               {CLOSURE_FOUND.map((result) => (
                 <Tile

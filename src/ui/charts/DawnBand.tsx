@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, {
   Circle,
@@ -14,7 +13,8 @@ import Svg, {
 import type { GardenDay } from '@core/bloom';
 import { clockText, offsetMsAt } from '@core/time';
 import { FONT, useLight } from '../theme';
-import { bandSpan, bandX, clearOf, fullHours, type Band } from './bandGeometry';
+import { bandSpan, bandX, fullHours, namePlace, type Band } from './bandGeometry';
+import { useBoard } from './useBoard';
 
 export interface BandBar {
   readonly name: string;
@@ -47,7 +47,8 @@ const DARK_INK = '#2A2118';
 
 /** The strip of the morning (or evening): sky, sun, open flowers, insects, the round and now. */
 export function DawnBand({ day, zone, now, hour12, windows, round, summary, part }: DawnBandProps) {
-  const [width, setWidth] = useState(390);
+  const board = useBoard({ first: 390, least: 195 });
+  const { width } = board;
   const dawn = part === 'dawn';
   const start = dawn
     ? Math.min(day.firstLight - 0.75 * HOUR, day.sunrise - 1.4 * HOUR)
@@ -84,17 +85,15 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
   const ofNow = nowIn ? [x(now)] : [];
   const lines = [...(dawn ? [x(day.insectsFrom)] : []), ...ofNow];
   const label = (time: number, text: string, y: number) => {
-    const wide = text.length * LETTER;
-    const right = clearOf(ofNow, x(time) + 6, wide);
-    const near = right > width - wide;
+    const at = namePlace({ x: x(time), width: 0 }, text.length * LETTER, ofNow, width);
     return (
       <SvgText
-        x={near ? x(time) - 6 : right}
+        x={at.x}
         y={y}
         fontSize={14}
         fontFamily={FONT}
         fontWeight="700"
-        textAnchor={near ? 'end' : 'start'}
+        textAnchor={at.anchor}
         fill={dark(time) ? LIGHT_INK : DARK_INK}
       >
         {text}
@@ -102,13 +101,8 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
     );
   };
   return (
-    <View
-      onLayout={({ nativeEvent }) => setWidth(Math.max(200, Math.round(nativeEvent.layout.width)))}
-      role="img"
-      aria-label={summary}
-      style={{ height }}
-    >
-      <Svg width={width} height={height} viewBox={`0 0 ${width} ${height}`}>
+    <View onLayout={board.onLayout} role="img" aria-label={summary} style={{ height: height * board.scale }}>
+      <Svg {...board.svg(height)}>
         <Defs>
           <LinearGradient id={`sky-${part}`} x1="0" y1="0" x2="1" y2="0">
             {sky.map(([at, colour]) => (
@@ -170,10 +164,7 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
           const own = round !== null && i === rows.length - 1;
           const y = TOP + i * ROW;
           if (!span) return null;
-          const words = bar.name.length * LETTER;
-          const within = clearOf(lines, span.x + 6, words);
-          const inside = within + words < span.x + span.width;
-          const before = !inside && span.x + span.width + words > width - 20;
+          const name = namePlace(span, bar.name.length * LETTER, lines, width);
           return (
             <G key={bar.name}>
               <Rect
@@ -188,13 +179,15 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
               />
               {bar.best !== undefined ? <Late band={band} from={bar.best} to={bar.to} y={y} /> : null}
               <SvgText
-                x={inside ? within : before ? span.x - 6 : clearOf(lines, span.x + span.width + 6, words)}
+                x={name.x}
                 y={y + 16}
                 fontSize={14}
                 fontFamily={FONT}
                 fontWeight={own ? '700' : '400'}
-                textAnchor={before ? 'end' : 'start'}
-                fill={inside && own ? LIGHT_INK : !inside && dark(bar.to) ? LIGHT_INK : DARK_INK}
+                textAnchor={name.anchor}
+                fill={
+                  (name.inside ? own : dark(name.anchor === 'end' ? bar.from : bar.to)) ? LIGHT_INK : DARK_INK
+                }
               >
                 {bar.name}
               </SvgText>

@@ -1,11 +1,12 @@
 import { View } from 'react-native';
 import { Path } from 'react-native-svg';
 import type { DropCurve } from '@core/fruitset';
+import { rem, rootScale } from '../rem';
 import { Txt, useColours } from '../theme';
 import { ShareFrame } from './Frame';
 import { levels } from './levels';
 import { axisEnd, bandPath, boundsPath, dayScale, stepPath } from './stepGeometry';
-import { useWidth } from './useWidth';
+import { useBoard } from './useBoard';
 
 const HEIGHT = 190;
 
@@ -20,7 +21,9 @@ export function DropChart({
   summary: string;
 }) {
   const colours = useColours();
-  const { width, onLayout } = useWidth();
+  const board = useBoard();
+  const { width } = board;
+  const half = 24 * rootScale();
   const lastDay = axisEnd(
     atRisk.map(({ day }) => day),
     curve.latest.at(-1)?.time,
@@ -28,9 +31,9 @@ export function DropChart({
   const scale = dayScale(width, HEIGHT, lastDay);
   const [latest, earliest] = [levels(curve.latest, lastDay), levels(curve.earliest, lastDay)];
   return (
-    <View role="img" aria-label={summary} onLayout={onLayout}>
+    <View role="img" aria-label={summary} onLayout={board.onLayout}>
       <ShareFrame
-        width={width}
+        board={board}
         height={HEIGHT}
         y={scale.y}
         ticks={atRisk.map(({ day }) => ({ x: scale.x(day), text: String(day) }))}
@@ -47,7 +50,7 @@ export function DropChart({
         />
         <Path d={stepPath(latest, scale)} stroke={colours.leaf} strokeWidth={2.5} fill="none" />
       </ShareFrame>
-      <View aria-hidden style={{ height: 20 }}>
+      <View aria-hidden style={{ height: rem(20) }}>
         {atRisk.map(({ day, count }) => (
           <Txt
             key={day}
@@ -55,8 +58,8 @@ export function DropChart({
             tone="muted"
             style={{
               position: 'absolute',
-              left: scale.x(day) - 24,
-              width: 48,
+              left: scale.x(day) * board.scale - half,
+              width: 2 * half,
               textAlign: 'center',
               fontVariant: ['tabular-nums'],
             }}

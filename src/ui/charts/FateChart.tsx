@@ -4,7 +4,7 @@ import type { FateOnDay, FruitEnd } from '@core/fruitset';
 import { Txt, useColours, type Colours } from '../theme';
 import { ShareFrame } from './Frame';
 import { axisEnd, dayScale, fateLayers, type FateLayer } from './stepGeometry';
-import { useWidth } from './useWidth';
+import { useBoard } from './useBoard';
 
 const HEIGHT = 190;
 /** From the bottom: what is still there, what was had of it, what was lost. */
@@ -46,16 +46,17 @@ export function FateChart({
   nameOf: (end: FateLayer['end']) => string;
 }) {
   const colours = useColours();
-  const { width, onLayout } = useWidth();
+  const board = useBoard();
+  const { width } = board;
   const lastDay = axisEnd(days, fates.at(-1)?.day);
   const scale = dayScale(width, HEIGHT, lastDay);
   const layers = fateLayers(fates, ORDER, lastDay, scale);
   const summary = `What has become of the fruits: ${layers.map(({ end, share }) => `${nameOf(end)} ${percent(share)}`).join(', ')}`;
   return (
-    <View onLayout={onLayout}>
+    <View onLayout={board.onLayout}>
       <View role="img" aria-label={summary}>
         <ShareFrame
-          width={width}
+          board={board}
           height={HEIGHT}
           y={scale.y}
           ticks={days.map((day) => ({ x: scale.x(day), text: String(day) }))}

@@ -2,16 +2,17 @@ import type { ReactNode } from 'react';
 import Svg, { Line, Text as SvgText } from 'react-native-svg';
 import { FONT, useColours } from '../theme';
 import { FRAME } from './stepGeometry';
+import type { Board } from './useBoard';
 
 /** A chart's ground: shares up the side, marks along the bottom. Hidden from screen readers, who get the summary and the table. */
 export function ShareFrame({
-  width,
+  board,
   height,
   y,
   ticks,
   children,
 }: {
-  width: number;
+  board: Board;
   height: number;
   y: (share: number) => number;
   ticks: readonly { readonly x: number; readonly text: string }[];
@@ -19,12 +20,12 @@ export function ShareFrame({
 }) {
   const colours = useColours();
   return (
-    <Svg width={width} height={height} aria-hidden>
+    <Svg {...board.svg(height)} aria-hidden>
       {[0, 0.25, 0.5, 0.75, 1].map((share) => (
         <Line
           key={share}
           x1={FRAME.left}
-          x2={width - FRAME.right}
+          x2={board.width - FRAME.right}
           y1={y(share)}
           y2={y(share)}
           stroke={colours.rule}

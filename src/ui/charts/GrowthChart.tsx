@@ -4,7 +4,7 @@ import type { MeasuredSize, UsualSize } from '@core/fruitset';
 import { Txt, useColours } from '../theme';
 import { AxisText } from './Frame';
 import { growthShapes } from './growthGeometry';
-import { useWidth } from './useWidth';
+import { useBoard } from './useBoard';
 
 const HEIGHT = 140;
 const MM_PER_INCH = 25.4;
@@ -22,15 +22,16 @@ export function GrowthChart({
   variety: string;
 }) {
   const colours = useColours();
-  const { width, onLayout } = useWidth();
+  const board = useBoard();
+  const { width } = board;
   const shapes = growthShapes(own, usual, width, HEIGHT);
   const written = (mm: number) =>
     us ? `${Math.round((mm / MM_PER_INCH) * 10) / 10} in` : `${Math.round(mm)} mm`;
   const summary = `Size by the day: ${own.map(({ day, sizeMm }) => `day ${day} ${written(sizeMm)}`).join(', ')}`;
   return (
-    <View onLayout={onLayout}>
+    <View onLayout={board.onLayout}>
       <View role="img" aria-label={summary}>
-        <Svg width={width} height={HEIGHT} aria-hidden>
+        <Svg {...board.svg(HEIGHT)} aria-hidden>
           {shapes.sizes.map(({ y, mm }) => (
             <Line key={mm} x1={44} x2={width - 12} y1={y} y2={y} stroke={colours.rule} />
           ))}

@@ -4,7 +4,7 @@ import type { SetModel } from '@core/study';
 import { useColours } from '../theme';
 import { ShareFrame } from './Frame';
 import { modelShapes } from './modelGeometry';
-import { useWidth } from './useWidth';
+import { useBoard } from './useBoard';
 
 const HEIGHT = 190;
 
@@ -19,12 +19,13 @@ export function ModelChart({
   summary: string;
 }) {
   const colours = useColours();
-  const { width, onLayout } = useWidth();
+  const board = useBoard();
+  const { width } = board;
   const { curve, band, dots, ticks, y } = modelShapes(model, width, HEIGHT);
   return (
-    <View role="img" aria-label={summary} onLayout={onLayout}>
+    <View role="img" aria-label={summary} onLayout={board.onLayout}>
       <ShareFrame
-        width={width}
+        board={board}
         height={HEIGHT}
         y={y}
         ticks={ticks.map(({ x, value }) => ({ x, text: tick(value) }))}

@@ -10,6 +10,7 @@ import {
   type RowData,
 } from '@tanstack/react-table';
 import { useVirtualizer } from '@tanstack/react-virtual';
+import { rem, rootScale } from '../rem';
 import { TOUCH, Txt, useColours } from '../theme';
 import type { NumbersColumn, NumbersTableProps } from './NumbersTable';
 
@@ -17,10 +18,13 @@ const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSorted
 
 const ROW = 40;
 const MOST_HEIGHT = 360;
+/** What a column of width 1 needs for its heading; on a screen too narrow for all of them the table goes sideways. */
+const COLUMN = 52;
 
 /** The rows, sorted by a tap on a heading; only those in sight are drawn. */
 export function Numbers<Row extends RowData>({ of, columns, rows }: NumbersTableProps<Row>) {
   const colours = useColours();
+  const rowHeight = ROW * rootScale();
   const scroller = useRef<ScrollView>(null);
   const defs = useMemo(
     () =>
@@ -38,104 +42,111 @@ export function Numbers<Row extends RowData>({ of, columns, rows }: NumbersTable
   const virtual = useVirtualizer({
     count: sorted.length,
     getScrollElement: () => scroller.current as unknown as HTMLElement | null,
-    estimateSize: () => ROW,
+    estimateSize: () => rowHeight,
     overscan: 6,
   });
   const flexOf = (column: NumbersColumn<Row> | undefined) => column?.wide ?? 1;
+  const least = columns.reduce((sum, column) => sum + flexOf(column), 0) * COLUMN;
   return (
-    <View
-      role="table"
-      aria-label={of}
-      {...({ 'aria-rowcount': rows.length + 1 } as object)}
+    <ScrollView
+      horizontal
       style={{ borderWidth: 1, borderColor: colours.rule, borderRadius: 6 }}
+      contentContainerStyle={{ flexGrow: 1 }}
     >
       <View
-        role="row"
-        style={{
-          flexDirection: 'row',
-          gap: 6,
-          paddingHorizontal: 8,
-          borderBottomWidth: 1,
-          borderBottomColor: colours.rule,
-        }}
+        role="table"
+        aria-label={of}
+        {...({ 'aria-rowcount': rows.length + 1 } as object)}
+        style={{ flexGrow: 1, minWidth: rem(least) }}
       >
-        {table.getHeaderGroups()[0]?.headers.map(({ column, id }) => {
-          const way = column.getIsSorted();
-          const name = columns[Number(id)]?.name ?? '';
-          return (
-            <View
-              key={id}
-              role="columnheader"
-              {...({
-                'aria-sort': way === 'asc' ? 'ascending' : way === 'desc' ? 'descending' : 'none',
-              } as object)}
-              style={{ flex: flexOf(columns[Number(id)]), minWidth: 0 }}
-            >
-              <Pressable
-                role="button"
-                aria-label={`Sort by ${name}`}
-                onPress={() => column.toggleSorting()}
-                style={{ minHeight: TOUCH, justifyContent: 'center' }}
-              >
-                <Txt
-                  size="label"
-                  style={{ fontWeight: '700', textAlign: id === '0' ? 'left' : 'right' }}
-                >{`${name}${way === 'asc' ? ' ↑' : way === 'desc' ? ' ↓' : ''}`}</Txt>
-              </Pressable>
-            </View>
-          );
-        })}
-      </View>
-      <ScrollView
-        ref={scroller}
-        tabIndex={0}
-        role="rowgroup"
-        aria-label={`${of}, rows`}
-        style={{ height: Math.min(MOST_HEIGHT, rows.length * ROW) }}
-      >
-        <View style={{ height: virtual.getTotalSize() }}>
-          {virtual.getVirtualItems().map(({ index, start }) => {
-            const row = sorted[index]?.original;
-            if (row === undefined) return null;
+        <View
+          role="row"
+          style={{
+            flexDirection: 'row',
+            gap: 6,
+            paddingHorizontal: 8,
+            borderBottomWidth: 1,
+            borderBottomColor: colours.rule,
+          }}
+        >
+          {table.getHeaderGroups()[0]?.headers.map(({ column, id }) => {
+            const way = column.getIsSorted();
+            const name = columns[Number(id)]?.name ?? '';
             return (
               <View
-                key={index}
-                role="row"
-                {...({ 'aria-rowindex': index + 2 } as object)}
-                style={{
-                  position: 'absolute',
-                  top: start,
-                  left: 0,
-                  right: 0,
-                  height: ROW,
-                  flexDirection: 'row',
-                  alignItems: 'center',
-                  paddingHorizontal: 8,
-                  gap: 6,
-                  borderBottomWidth: 1,
-                  borderBottomColor: colours.rule,
-                }}
+                key={id}
+                role="columnheader"
+                {...({
+                  'aria-sort': way === 'asc' ? 'ascending' : way === 'desc' ? 'descending' : 'none',
+                } as object)}
+                style={{ flex: flexOf(columns[Number(id)]), minWidth: 0 }}
               >
-                {columns.map((column, i) => (
+                <Pressable
+                  role="button"
+                  aria-label={`Sort by ${name}`}
+                  onPress={() => column.toggleSorting()}
+                  style={{ minHeight: TOUCH, justifyContent: 'center' }}
+                >
                   <Txt
-                    key={column.name}
-                    role="cell"
                     size="label"
-                    numberOfLines={2}
-                    style={{
-                      flex: flexOf(column),
-                      textAlign: i === 0 ? 'left' : 'right',
-                      fontVariant: ['tabular-nums'],
-                    }}
-                  >
-                    {column.text?.(row) ?? String(column.of(row) ?? '–')}
-                  </Txt>
-                ))}
+                    style={{ fontWeight: '700', textAlign: id === '0' ? 'left' : 'right' }}
+                  >{`${name}${way === 'asc' ? ' ↑' : way === 'desc' ? ' ↓' : ''}`}</Txt>
+                </Pressable>
               </View>
             );
           })}
         </View>
-      </ScrollView>
-    </View>
+        <ScrollView
+          ref={scroller}
+          tabIndex={0}
+          role="rowgroup"
+          aria-label={`${of}, rows`}
+          style={{ height: Math.min(MOST_HEIGHT, rows.length * rowHeight) }}
+        >
+          <View style={{ height: virtual.getTotalSize() }}>
+            {virtual.getVirtualItems().map(({ index, start }) => {
+              const row = sorted[index]?.original;
+              if (row === undefined) return null;
+              return (
+                <View
+                  key={index}
+                  role="row"
+                  {...({ 'aria-rowindex': index + 2 } as object)}
+                  style={{
+                    position: 'absolute',
+                    top: start,
+                    left: 0,
+                    right: 0,
+                    height: rowHeight,
+                    flexDirection: 'row',
+                    alignItems: 'center',
+                    paddingHorizontal: 8,
+                    gap: 6,
+                    borderBottomWidth: 1,
+                    borderBottomColor: colours.rule,
+                  }}
+                >
+                  {columns.map((column, i) => (
+                    <Txt
+                      key={column.name}
+                      role="cell"
+                      size="label"
+                      numberOfLines={2}
+                      style={{
+                        flex: flexOf(column),
+                        textAlign: i === 0 ? 'left' : 'right',
+                        fontVariant: ['tabular-nums'],
+                      }}
+                    >
+                      {column.text?.(row) ?? String(column.of(row) ?? '–')}
+                    </Txt>
+                  ))}
+                </View>
+              );
+            })}
+          </View>
+        </ScrollView>
+      </View>
+    </ScrollView>
   );
 }

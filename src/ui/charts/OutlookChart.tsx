@@ -1,15 +1,16 @@
-import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { DayExpected, OutlookDay } from '@core/bloom';
 import { weekdayText } from '@core/time';
 import { FONT, useColours } from '../theme';
 import { OUTLOOK, rangeBar, rangeText } from './outlookGeometry';
+import { useBoard } from './useBoard';
 
 /** Females (solid) and males (hollow) to open on each of the next days: a bar for the 80 % range, a tick for the mean. */
 export function OutlookChart({ name, days }: { name: string; days: readonly OutlookDay[] }) {
   const colours = useColours();
-  const [width, setWidth] = useState(320);
+  const board = useBoard({ least: 260 });
+  const { width } = board;
   const most = Math.max(1, ...days.map(({ females, males }) => Math.max(females.high80, males?.high80 ?? 0)));
   const bars = days.flatMap(({ females, males }, i) => {
     const of = (day: DayExpected, side: -1 | 0 | 1, male: boolean) => ({
@@ -27,12 +28,8 @@ export function OutlookChart({ name, days }: { name: string; days: readonly Outl
     )
     .join('; ')}`;
   return (
-    <View
-      role="img"
-      aria-label={summary}
-      onLayout={({ nativeEvent }) => setWidth(Math.max(260, nativeEvent.layout.width))}
-    >
-      <Svg width={width} height={OUTLOOK.height + 20} aria-hidden>
+    <View role="img" aria-label={summary} onLayout={board.onLayout}>
+      <Svg {...board.svg(OUTLOOK.height + 20)} aria-hidden>
         <Line x1={0} x2={width} y1={OUTLOOK.base} y2={OUTLOOK.base} stroke={colours.rule} strokeWidth={1.5} />
         {bars.map(({ male, empty, bar }, i) => (
           <G key={i}>

@@ -1,7 +1,9 @@
-import { Pressable, View } from 'react-native';
+import { Pressable, View, type ViewStyle } from 'react-native';
 import Svg, { Circle, Line, Path, Rect } from 'react-native-svg';
 import type { SetCount } from '@core/fruitset';
+import { rem } from '../rem';
 import { TOUCH, Txt, useColours } from '../theme';
+import { LINE_DRAWN, LINE_NAME } from './chartLine';
 
 /** One line of the chart. */
 export interface SetRow {
@@ -23,6 +25,10 @@ export function setRow(name: string, { set, dropped, share, interval }: SetCount
 }
 
 const LINE_HEIGHT = TOUCH;
+
+const MARKED: ViewStyle = { flex: 1, flexDirection: 'row' };
+const WHOLE: ViewStyle = { flexShrink: 0 };
+const COUNTED = { width: rem(78) };
 
 /**
  * Share that set, as a dot with its 95 % line, counts beside it, and a tick where the share is drawn towards that of all. One row a
@@ -47,16 +53,18 @@ export function SetChart({
       {rows.map((row) => (
         <SetLine key={row.id} row={row} verb={verb} chosen={picked.includes(row.id)} onPick={onPick} />
       ))}
-      <View aria-hidden style={{ flexDirection: 'row', marginTop: 2 }}>
-        <View style={{ width: '36%' }} />
-        <View style={{ flex: 1, flexDirection: 'row', justifyContent: 'space-between' }}>
-          {['0', '50', '100 %'].map((tick) => (
-            <Txt key={tick} size="label" tone="muted">
-              {tick}
-            </Txt>
-          ))}
+      <View aria-hidden style={{ flexDirection: 'row', flexWrap: 'wrap', marginTop: 2 }}>
+        <View style={LINE_NAME} />
+        <View style={LINE_DRAWN}>
+          <View style={[MARKED, { justifyContent: 'space-between' }]}>
+            {['0', '50', '100 %'].map((tick) => (
+              <Txt key={tick} size="label" tone="muted" style={WHOLE}>
+                {tick}
+              </Txt>
+            ))}
+          </View>
+          <View style={COUNTED} />
         </View>
-        <View style={{ width: 78 }} />
       </View>
     </View>
   );
@@ -86,22 +94,25 @@ function SetLine({
   const colours = useColours();
   const line = (
     <>
-      <Txt size="label" style={{ width: '36%', paddingHorizontal: 6, fontWeight: chosen ? '700' : '400' }}>
+      <Txt size="label" style={[LINE_NAME, { paddingHorizontal: 6, fontWeight: chosen ? '700' : '400' }]}>
         {row.name}
       </Txt>
-      <View style={{ flex: 1 }}>
-        <ShareMark row={row} />
+      <View style={LINE_DRAWN}>
+        <View style={MARKED}>
+          <ShareMark row={row} />
+        </View>
+        <Txt
+          size="label"
+          style={[COUNTED, { textAlign: 'right', paddingRight: 6, fontVariant: ['tabular-nums'] }]}
+        >
+          {row.judged === 0 ? '–' : `${row.set} of ${row.judged}`}
+        </Txt>
       </View>
-      <Txt
-        size="label"
-        style={{ width: 78, textAlign: 'right', paddingRight: 6, fontVariant: ['tabular-nums'] }}
-      >
-        {row.judged === 0 ? '–' : `${row.set} of ${row.judged}`}
-      </Txt>
     </>
   );
   const style = {
     flexDirection: 'row',
+    flexWrap: 'wrap',
     alignItems: 'center',
     minHeight: onPick ? LINE_HEIGHT : 30,
     borderRadius: 4,

@@ -1,8 +1,10 @@
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
 import type { SkillResult } from '@core/practice';
+import { rem } from '../rem';
 import { Txt, useColours } from '../theme';
 import { skillWords } from '../words';
+import { BESIDE } from '../controls';
 
 const WIDTH = 150;
 
@@ -21,9 +23,9 @@ export function SkillChart({ results }: { results: readonly SkillResult[] }) {
             key={skill}
             role="listitem"
             aria-label={label}
-            style={{ flexDirection: 'row', gap: 8, alignItems: 'center' }}
+            style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}
           >
-            <Txt style={{ flex: 1 }}>{skillWords[skill]}</Txt>
+            <Txt style={BESIDE}>{skillWords[skill]}</Txt>
             <Svg width={WIDTH} height={22} aria-hidden>
               <Rect x={0} y={7} width={WIDTH} height={8} rx={2} fill={colours.rule} />
               {interval ? (
@@ -49,7 +51,10 @@ export function SkillChart({ results }: { results: readonly SkillResult[] }) {
                 />
               )}
             </Svg>
-            <Txt size="label" style={{ width: 62, textAlign: 'right', fontVariant: ['tabular-nums'] }}>
+            <Txt
+              size="label"
+              style={{ minWidth: rem(62), textAlign: 'right', fontVariant: ['tabular-nums'] }}
+            >
               {asked === 0 ? '–' : `${right} of ${asked}`}
             </Txt>
           </View>

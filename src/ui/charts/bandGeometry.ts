@@ -41,3 +41,24 @@ export function bandSpan(band: Band, from: number, to: number): Span | null {
   const x = bandX(band, from);
   return { x, width: Math.max(2, bandX(band, to) - x) };
 }
+
+export interface NamePlace {
+  /** The end of the words that `anchor` names, px from the left. */
+  readonly x: number;
+  readonly anchor: 'start' | 'end';
+  readonly inside: boolean;
+}
+
+/**
+ * Where a bar's name of `words` px stands on a band of `width` px: within it and clear of the lines, else after it, else before it.
+ * On a band too narrow for any of these it stands within it or over it, wherever it can be read whole.
+ */
+export function namePlace(span: Span, words: number, lines: readonly number[], width: number): NamePlace {
+  const end = span.x + span.width;
+  const within = clearOf(lines, span.x + 6, words);
+  if (within + words < end) return { x: within, anchor: 'start', inside: true };
+  const after = clearOf(lines, end + 6, words);
+  if (after + words <= width - 6) return { x: after, anchor: 'start', inside: false };
+  if (span.x - 6 - words >= 0) return { x: span.x - 6, anchor: 'end', inside: false };
+  return { x: Math.max(0, Math.min(span.x + 6, width - 6 - words)), anchor: 'start', inside: true };
+}

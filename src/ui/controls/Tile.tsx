@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { Button as ThemedButton } from '@rneui/themed';
 import { mdiCheck } from './iconPaths';
 import { Icon } from './Icon';
+import { rem } from '../rem';
 import { CORNER, Txt, useColours, useLight } from '../theme';
 import { useSteady } from '../useSteady';
 
@@ -41,7 +42,12 @@ export function Tile({
       disabled={disabled}
       aria-pressed={chosen}
       aria-label={label ?? (note ? `${title}, ${note}` : title)}
-      containerStyle={{ flexGrow: 1, flexBasis: minWidth, borderRadius: CORNER, opacity: disabled ? 0.5 : 1 }}
+      containerStyle={{
+        flexGrow: 1,
+        flexBasis: rem(minWidth),
+        borderRadius: CORNER,
+        opacity: disabled ? 0.5 : 1,
+      }}
       style={{ flex: 1 }}
       buttonStyle={{
         flex: 1,

@@ -248,6 +248,9 @@ export function Row({ children, gap = 8, style }: { children: ReactNode; gap?: n
   return <View style={[styles.row, { gap }, style]}>{children}</View>;
 }
 
+/** Words beside keys in a row: they take what is left, and where that is less than a word or two, the keys go below. */
+export const BESIDE: ViewStyle = { flex: 1, minWidth: rem(112) };
+
 const styles = StyleSheet.create({
   card: { borderWidth: 1, borderRadius: CORNER, padding: 14, gap: 10 },
   stat: { minWidth: 56 },

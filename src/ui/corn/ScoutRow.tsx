@@ -3,7 +3,7 @@ import type { EarStands, ScoutedPlant } from '@core/corn';
 import type { Draft } from '@core/ledger';
 import { plantName } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
-import { Badge, Button, Card, Row } from '../controls';
+import { BESIDE, Badge, Button, Card, Row } from '../controls';
 import { Txt } from '../theme';
 import { plural } from '../words';
 
@@ -46,8 +46,8 @@ export function ScoutRow({
   const of = (stands: EarStands) => ears.filter((ear) => ear.stands === stands);
   return (
     <Card style={{ gap: 6 }}>
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-        <View style={{ flex: 1 }}>
+      <Row>
+        <View style={BESIDE}>
           <Txt size="strong">{name}</Txt>
           <Txt size="label" tone="muted">
             {[
@@ -58,7 +58,7 @@ export function ScoutRow({
           </Txt>
         </View>
         {done ? <Badge text="looked" tone="leaf" /> : null}
-      </View>
+      </Row>
       <Row gap={6}>
         {of('bare').map(({ flower }, i) => (
           <Button

@@ -40,7 +40,7 @@ function Group({ group: { rows } }: { group: BloomGroup }) {
     <View style={{ gap: 4, borderTopWidth: 1, borderTopColor: colours.rule, paddingTop: 6 }}>
       <Txt size="strong">{`${capital(kindName(rows[0]?.kind.crop ?? 'corn'))}, and what could cross with it`}</Txt>
       {first === '' ? null : (
-        <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'space-between' }}>
           <Txt size="label" tone="muted">
             {shortDayText(first)}
           </Txt>

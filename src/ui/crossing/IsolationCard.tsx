@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { PRESSURE_WORTH, waysOut, type Rival, type StandIsolation } from '@core/isolation';
 import { useGarden } from '@/data/garden/garden';
-import { Badge, Button, Card } from '../controls';
+import { BESIDE, Row, Badge, Button, Card } from '../controls';
 import { Txt, useColours } from '../theme';
 import {
   plantingName,
@@ -26,15 +26,15 @@ export function IsolationCard({ isolation }: { isolation: StandIsolation }) {
   const pressure = pressureWords(isolation);
   return (
     <Card>
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-        <View style={{ flex: 1 }}>
+      <Row>
+        <View style={BESIDE}>
           <Txt size="heading">{variety.name}</Txt>
           <Txt size="label" tone="muted">
             {crop.name}
           </Txt>
         </View>
         <Badge text={verdictWords[verdict]} tone={verdictTone[verdict]} />
-      </View>
+      </Row>
       {verdict === 'alone' ? (
         <Txt>
           Nothing you wrote down could cross with it. Look over the fences out to the far end of its range:
@@ -96,14 +96,14 @@ function RivalRow({ rival }: { rival: Rival }) {
   const name = plantingName(crop, variety);
   return (
     <View style={{ borderTopWidth: 1, borderTopColor: colours.rule, paddingTop: 6, gap: 2 }}>
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-        <View style={{ flex: 1 }}>
+      <Row>
+        <View style={BESIDE}>
           <Txt size="strong">{name}</Txt>
           <Txt size="label">{rivalWords(rival, units)}</Txt>
         </View>
         <Badge text={verdictWords[verdict]} tone={verdictTone[verdict]} />
         <Button title="Why" look="quiet" small label={`Why ${name} counts so`} onPress={() => setWhy(!why)} />
-      </View>
+      </Row>
       {why ? (
         <View style={{ gap: 2 }}>
           <Txt size="label">{crossing.why}</Txt>

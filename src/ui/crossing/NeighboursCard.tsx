@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import type { Neighbour } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
-import { Button, Card, Notice } from '../controls';
+import { BESIDE, Button, Card, Notice } from '../controls';
 import { Txt, useColours } from '../theme';
 import type { Units } from '@/data/device/prefs';
 import { distanceText, plural } from '../words';
@@ -38,10 +38,11 @@ export function NeighboursCard() {
             borderTopColor: colours.rule,
             paddingTop: 6,
             flexDirection: 'row',
+            flexWrap: 'wrap',
             gap: 8,
           }}
         >
-          <View style={{ flex: 1 }}>
+          <View style={BESIDE}>
             <Txt size="strong">{plantingName(each.crop, each.variety)}</Txt>
             <Txt size="label">{neighbourWords(each, prefs.units)}</Txt>
           </View>

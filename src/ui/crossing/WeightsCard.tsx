@@ -4,7 +4,7 @@ import { WEIGHED_WORDS, WEIGHTS } from '@core/isolation';
 import { WEIGHED, type WeighedReason } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
-import { Button, Card, Notice } from '../controls';
+import { BESIDE, Row, Button, Card, Notice } from '../controls';
 import { Txt, useColours } from '../theme';
 import { weightWords } from './words';
 
@@ -62,11 +62,11 @@ function WeightRow({
   };
   return (
     <View style={{ borderTopWidth: 1, borderTopColor: colours.rule, paddingTop: 6 }}>
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}>
-        <Txt style={{ flex: 1 }}>{weightWords(words, weight)}</Txt>
+      <Row gap={6}>
+        <Txt style={BESIDE}>{weightWords(words, weight)}</Txt>
         <Button title="−" label={`${words}: less`} small onPress={() => by(-STEP)} />
         <Button title="+" label={`${words}: more`} small onPress={() => by(STEP)} />
-      </View>
+      </Row>
       {own === null ? null : (
         <Button
           title="As proposed"

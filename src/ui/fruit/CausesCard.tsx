@@ -1,6 +1,8 @@
 import { View } from 'react-native';
 import type { LossCause } from '@core/ledger';
+import { LINE_DRAWN, LINE_NAME } from '../charts/chartLine';
 import { Card } from '../controls';
+import { rem } from '../rem';
 import { Txt, useColours } from '../theme';
 import { causeWords } from '../words';
 
@@ -13,19 +15,21 @@ export function CausesCard({ causes }: { causes: ReadonlyMap<LossCause, number> 
     <Card>
       <Txt size="heading">Why they were lost</Txt>
       {sorted.map(([cause, count]) => (
-        <View key={cause} style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-          <Txt style={{ width: 150 }}>{causeWords[cause]}</Txt>
-          <View style={{ flex: 1, height: 14, backgroundColor: colours.rule, borderRadius: 3 }}>
-            <View
-              style={{
-                width: `${(100 * count) / (sorted[0]?.[1] ?? 1)}%`,
-                height: 14,
-                backgroundColor: colours.brick,
-                borderRadius: 3,
-              }}
-            />
+        <View key={cause} style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center' }}>
+          <Txt style={LINE_NAME}>{causeWords[cause]}</Txt>
+          <View style={LINE_DRAWN}>
+            <View style={{ flex: 1, height: 14, backgroundColor: colours.rule, borderRadius: 3 }}>
+              <View
+                style={{
+                  width: `${(100 * count) / (sorted[0]?.[1] ?? 1)}%`,
+                  height: 14,
+                  backgroundColor: colours.brick,
+                  borderRadius: 3,
+                }}
+              />
+            </View>
+            <Txt style={{ minWidth: rem(30), textAlign: 'right' }}>{count}</Txt>
           </View>
-          <Txt style={{ width: 30, textAlign: 'right' }}>{count}</Txt>
         </View>
       ))}
     </Card>

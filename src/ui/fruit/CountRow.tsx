@@ -5,7 +5,7 @@ import { plantName } from '@core/patch';
 import { shortDayText } from '@core/time';
 import { verdictForm, type ReadVerdict, type TypedVerdict } from '@/data/forms/countForm';
 import { useRecording } from '@/data/garden/useRecording';
-import { Badge, Button, Card, Notice, Row } from '../controls';
+import { BESIDE, Badge, Button, Card, Notice, Row } from '../controls';
 import { TypedField } from '../forms/TypedField';
 import { useTyped } from '../forms/useTyped';
 import { Txt } from '../theme';
@@ -38,15 +38,15 @@ export function CountRow({ due }: { due: CountDue }) {
   );
   return (
     <Card>
-      <View style={{ flexDirection: 'row', gap: 10, alignItems: 'center' }}>
-        <View style={{ flex: 1 }}>
+      <Row gap={10}>
+        <View style={BESIDE}>
           <Txt size="strong">{plant ? plantName(growing) : growing.variety.name}</Txt>
           <Txt size="label" tone="muted">
             {growing.bed.name} · {toolWords[how]} · {days}
           </Txt>
         </View>
         <Badge text={`day ${day}`} tone="pollen" />
-      </View>
+      </Row>
       {problem ? <Notice tone="brick" text={problem} /> : null}
       <Txt>{`About ${plural(worked, 'flower')} worked${plant ? '' : ` on ${plural(byPlant.size, 'plant')}`}. ${corn ? 'How many ears fill? Feel through the husk, and open one or two only.' : 'How many of them grow now? Those that fell or yellowed do not.'}`}</Txt>
       {early ? (

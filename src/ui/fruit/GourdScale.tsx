@@ -2,6 +2,7 @@ import { View } from 'react-native';
 import Svg, { G, Line, Path } from 'react-native-svg';
 import { ovaryPath } from '../drawings/geometry';
 import { Txt, useColours } from '../theme';
+import { BESIDE } from '../controls';
 
 /** Length of a bottle gourd's ovary on the evening it is worked, and four days on where it took, mm (common practice). */
 const WORKED_MM = 25;
@@ -27,14 +28,14 @@ export function GourdScale({ length }: { length: (mm: number) => string }) {
     <View
       role="img"
       aria-label={`Where it took it grows from about ${length(WORKED_MM)} to ${length(GROWN_MM)} by day 4`}
-      style={{ flexDirection: 'row', alignItems: 'flex-end', gap: 10 }}
+      style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'flex-end', gap: 10 }}
     >
       <Svg width={150} height={90} viewBox="0 0 150 90" aria-hidden>
         <Line x1={6} y1={FLOOR} x2={144} y2={FLOOR} stroke={colours.muted} strokeWidth={1.5} />
         {gourd(36, WORKED_MM)}
         {gourd(104, GROWN_MM)}
       </Svg>
-      <Txt size="label" tone="muted" style={{ flex: 1 }} aria-hidden>
+      <Txt size="label" tone="muted" style={BESIDE} aria-hidden>
         {`Worked: about ${length(WORKED_MM)}. Took, day 4: about ${length(GROWN_MM)}.`}
       </Txt>
     </View>

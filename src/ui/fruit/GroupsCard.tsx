@@ -4,7 +4,7 @@ import { groupTrials, outcomeOn, type Trial } from '@core/fruitset';
 import { growing, plantName } from '@core/patch';
 import { shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
-import { Button, Card } from '../controls';
+import { BESIDE, Row, Button, Card } from '../controls';
 import { Txt, useColours } from '../theme';
 import { fateWords, plural, toolWords } from '../words';
 import { CountSheet } from './CountSheet';
@@ -43,12 +43,12 @@ export function GroupsCard() {
   };
   return (
     <Card>
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-        <Txt size="heading" style={{ flex: 1 }}>
+      <Row>
+        <Txt size="heading" style={BESIDE}>
           Counted together
         </Txt>
         <Button title="Count" small label="Count flowers together" onPress={() => setCounting(true)} />
-      </View>
+      </Row>
       {groups.length === 0 ? (
         <Txt tone="muted">
           Trusses shaken, flowers left to insects, what fell before you began: counted together, they show

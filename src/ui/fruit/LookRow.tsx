@@ -8,7 +8,7 @@ import { DEMO_SEED, lookOn, trueOutcome } from '@core/simulation';
 import { localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useNextMark } from '@/data/garden/nextMark';
-import { Badge, Card, Button, Tile, Tiles } from '../controls';
+import { BESIDE, Row, Badge, Card, Button, Tile, Tiles } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
@@ -43,14 +43,14 @@ export function LookRow({
   );
   return (
     <Card>
-      <View style={{ flexDirection: 'row', gap: 10, alignItems: 'center' }}>
+      <Row gap={10}>
         <FlowerDrawing
           {...flowerAppearance(flower, crop, place.zone)}
           shape={variety.shape}
           crop={crop.id}
           size={64}
         />
-        <View style={{ flex: 1 }}>
+        <View style={BESIDE}>
           <Txt size="strong">
             {plantName(growing)}, {flowerPlace(flower)}
           </Txt>
@@ -67,7 +67,7 @@ export function LookRow({
           text={`day ${due.day}${due.verdict ? ' · verdict' : ''}`}
           tone={due.verdict ? 'pollen' : 'dusk'}
         />
-      </View>
+      </Row>
       <Txt size="label" tone="muted">
         {expectOn(crop, due.day)}
       </Txt>

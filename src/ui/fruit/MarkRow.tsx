@@ -1,10 +1,9 @@
-import { View } from 'react-native';
 import { markWords } from '@core/crops';
 import type { Flower } from '@core/ledger';
 import { plantName, type Growing } from '@core/patch';
 import { useNextMark } from '@/data/garden/nextMark';
 import { useRecording } from '@/data/garden/useRecording';
-import { Button, Card } from '../controls';
+import { Button, Card, Row } from '../controls';
 import { Txt } from '../theme';
 import { flowerPlace } from '../words';
 import { FruitHead } from './FruitHead';
@@ -16,7 +15,7 @@ export function MarkRow({ flower, growing }: { flower: Flower; growing: Growing 
   const name = `${plantName(growing)}, ${flowerPlace(flower)}`;
   return (
     <Card style={{ paddingVertical: 8 }}>
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+      <Row>
         <FruitHead name={name} says={`no mark yet · ${growing.bed.name}`} />
         <Button
           title={`Mark ${mark} is on`}
@@ -25,7 +24,7 @@ export function MarkRow({ flower, growing }: { flower: Flower; growing: Growing 
           disabled={busy}
           onPress={() => void save({ kind: 'marked', flower: flower.id, mark })}
         />
-      </View>
+      </Row>
       <Txt size="label" tone="muted">
         {markWords(growing.crop)}
       </Txt>

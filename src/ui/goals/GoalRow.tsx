@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import type { Stand, Variety } from '@core/ledger';
 import type { GoalSum } from '@core/goals';
-import { Badge, Card, Button } from '../controls';
+import { BESIDE, Badge, Card, Button } from '../controls';
 import { Txt } from '../theme';
 import { reasonWords } from '../words';
 import { goalLine, standingSentence, standingTone, standingWords } from './words';
@@ -22,7 +22,7 @@ export function GoalRow({
   return (
     <Card style={{ gap: 6 }}>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 }}>
-        <View style={{ flex: 1, minWidth: 120 }}>
+        <View style={BESIDE}>
           <Txt size="heading">{variety.name}</Txt>
           <Txt size="label" tone="muted">
             {sum ? goalLine(sum) : `for ${reasonWords[stand.reason]}${set ? '' : ', no goal yet'}`}

@@ -3,7 +3,7 @@ import { VISITS_A_DAY } from '@core/crops';
 import type { GoalPart, GoalSum } from '@core/goals';
 import { shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
-import { Badge, Card } from '../controls';
+import { BESIDE, Badge, Card } from '../controls';
 import { Txt, useColours } from '../theme';
 import { closureWords, plural, tapeText } from '../words';
 import { fromWords, standingSentence, standingTone, standingWords } from './words';
@@ -42,7 +42,15 @@ export function SumCard({ sum }: { sum: GoalSum }) {
   ];
   return (
     <Card>
-      <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center', gap: 8 }}>
+      <View
+        style={{
+          flexDirection: 'row',
+          flexWrap: 'wrap',
+          justifyContent: 'space-between',
+          alignItems: 'center',
+          gap: 8,
+        }}
+      >
         <Txt size="heading">The sum</Txt>
         <Badge text={standingWords[sum.standing]} tone={standingTone[sum.standing]} />
       </View>
@@ -143,6 +151,7 @@ function SumRow({ name, value, why }: { name: string; value: string; why: string
     <View
       style={{
         flexDirection: 'row',
+        flexWrap: 'wrap',
         alignItems: 'center',
         gap: 10,
         borderTopWidth: 1,
@@ -150,7 +159,7 @@ function SumRow({ name, value, why }: { name: string; value: string; why: string
         paddingTop: 6,
       }}
     >
-      <View style={{ flex: 1 }}>
+      <View style={BESIDE}>
         <Txt size="strong">{name}</Txt>
         <Txt size="label" tone="muted">
           {why}

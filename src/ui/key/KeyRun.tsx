@@ -20,9 +20,10 @@ import type { Flower, State } from '@core/ledger';
 import { flowersOn, plantName, type Growing } from '@core/patch';
 import { addDays, localDateOf } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
-import { Card, Button, Notice, Row, Stepper, Tile, Tiles } from '../controls';
+import { BESIDE, Card, Button, Notice, Row, Stepper, Tile, Tiles } from '../controls';
 import { FlowerDrawing, SketchDrawing } from '../drawings/FlowerDrawing';
 import { Page } from '../Page';
+import { rem } from '../rem';
 import { Txt, useIsWide } from '../theme';
 import { useShortcuts } from '../useShortcuts';
 import { Verdict } from './Verdict';
@@ -210,7 +211,7 @@ function SoFar({
       <Txt size="strong">It may be</Txt>
       <Row gap={12}>
         {ranked.map(({ entry, chance }) => (
-          <View key={entry.id} style={{ alignItems: 'center', width: 92 }}>
+          <View key={entry.id} style={{ alignItems: 'center', width: rem(92) }}>
             <FlowerDrawing
               crop={entry.crop}
               sex={entry.sex}
@@ -253,15 +254,15 @@ function Given({
         const question = questions.find((each) => each.id === id);
         if (!question) return null;
         return (
-          <View key={id} style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-            <View style={{ flex: 1 }}>
+          <Row key={id}>
+            <View style={BESIDE}>
               <Txt size="label" tone="muted">
                 {question.text}
               </Txt>
               <Txt>{answerWords(question, answers)}</Txt>
             </View>
             <Button title="Change" small label={`Change: ${question.text}`} onPress={() => onDrop(id)} />
-          </View>
+          </Row>
         );
       })}
     </Card>

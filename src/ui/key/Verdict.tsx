@@ -16,7 +16,7 @@ import { bloomDayOf, morningOver } from '@core/bloom';
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
 import { useWeather } from '@/data/weather/weather';
-import { Badge, Card, Button, Notice } from '../controls';
+import { BESIDE, Row, Badge, Card, Button, Notice } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
 import { reasonWords } from '../words';
@@ -69,16 +69,16 @@ export function Verdict({ step, answers, keyed, crop, growing, shape, ovaryMm, o
   return (
     <>
       <Card>
-        <View style={{ flexDirection: 'row', gap: 14, alignItems: 'center' }}>
+        <Row gap={14}>
           {picture(entry, 150)}
-          <View style={{ flex: 1, gap: 6 }}>
+          <View style={[BESIDE, { gap: 6 }]}>
             <Txt size="title">{entryName(entry)}</Txt>
             <Badge text={`${percent(chance)} % sure`} tone={chance > 0.97 ? 'leaf' : 'pollen'} />
             <Txt size="label" tone="muted">
               {stageFacts(crop, entry.sex, entry.stage)?.looks}
             </Txt>
           </View>
-        </View>
+        </Row>
         <Txt>
           Because: {because.for.join('; ')}.
           {because.against.length > 0 ? ` Against it: ${because.against.join('; ')}.` : ''}
@@ -118,15 +118,15 @@ function Other({
   ovaryMm: number | null;
 }) {
   return (
-    <View style={{ flexDirection: 'row', gap: 10, alignItems: 'center' }}>
+    <Row gap={10}>
       {picture}
-      <View style={{ flex: 1, gap: 4 }}>
+      <View style={[BESIDE, { gap: 4 }]}>
         <Txt size="strong">
           {entryName(entry)} · {percent(chance)} in 100
         </Txt>
         {growing ? <TakeOver entry={entry} growing={growing} ovaryMm={ovaryMm} small /> : null}
       </View>
-    </View>
+    </Row>
   );
 }
 

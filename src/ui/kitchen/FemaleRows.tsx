@@ -6,7 +6,7 @@ import type { KitchenPlant, Leaving, OpenFemale, OpenState } from '@core/kitchen
 import type { FlowerId, PlantId } from '@core/ids';
 import { useGarden } from '@/data/garden/garden';
 import { useNextMark } from '@/data/garden/nextMark';
-import { Button, Row } from '../controls';
+import { BESIDE, Button, Row } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { GoneTiles } from '../round/StopQuestions';
@@ -65,8 +65,8 @@ export function FemaleRows({
   };
   return (
     <View style={{ gap: 6, borderTopWidth: 1, borderTopColor: colours.rule, paddingTop: 6 }}>
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-        <Txt size="strong" style={{ flex: 1 }}>
+      <Row>
+        <Txt size="strong" style={BESIDE}>
           Plant {growing.plant.label}
         </Txt>
         <Button
@@ -85,7 +85,7 @@ export function FemaleRows({
             onPress={() => another((flower) => [{ kind: 'leftOpen', flower }])}
           />
         ) : null}
-      </View>
+      </Row>
       {females.map((each) => (
         <FemaleRow
           key={each.flower.id}
@@ -135,14 +135,14 @@ function FemaleRow({
     />
   );
   return (
-    <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+    <Row>
       <FlowerDrawing
         {...flowerAppearance(flower, growing.crop, place.zone)}
         shape={growing.variety.shape}
         crop={growing.crop.id}
         size={46}
       />
-      <View style={{ flex: 1, gap: 4 }}>
+      <View style={[BESIDE, { gap: 4 }]}>
         <Txt>
           {flowerPlace(flower)} · {how === 'worked' ? '✓ worked' : howWords[how]}
           {flower.mark ? ` · mark ${flower.mark}` : ''}
@@ -178,6 +178,6 @@ function FemaleRow({
         )}
         {gone ? <GoneTiles onCause={(cause) => onSave({ kind: 'lost', flower: flower.id, cause })} /> : null}
       </View>
-    </View>
+    </Row>
   );
 }

@@ -10,7 +10,7 @@ import { pollenOnTool } from '@core/purity';
 import { holdSeconds } from '@core/rounds';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
-import { Card, Button, Notice, Row, Stepper, Tile, Tiles } from '../controls';
+import { BESIDE, Card, Button, Notice, Row, Stepper, Tile, Tiles } from '../controls';
 import { CareButton } from '../care/CareButton';
 import { SprayNotice } from '../care/SprayNotice';
 import { CoverAdvice } from '../patch/CoverAdvice';
@@ -65,8 +65,8 @@ export function StandTally({ plants }: { plants: readonly KitchenPlant[] }) {
     );
   return (
     <Card style={{ gap: 8 }}>
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-        <View style={{ flex: 1 }}>
+      <Row>
+        <View style={BESIDE}>
           <Txt size="heading">{variety.name}</Txt>
           <Txt size="label" tone="muted">
             {bed.name} · {toolWords[tool]}, {paceWords(kitchenPace(state, crop.id, tool))}
@@ -82,7 +82,7 @@ export function StandTally({ plants }: { plants: readonly KitchenPlant[] }) {
         <Txt size="number" aria-label={`${plural(today, 'flower')} today on ${variety.name}`}>
           {today}
         </Txt>
-      </View>
+      </Row>
       {problem ? <Notice tone="brick" text={problem} /> : null}
       {foreign && tool !== 'shaking' && tool !== 'vibration' && tool !== 'fan' ? (
         <Notice
@@ -256,8 +256,8 @@ function TallyRow({
         paddingTop: 6,
       }}
     >
-      <Txt style={{ flex: 1, minWidth: 90 }}>{name}</Txt>
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+      <Txt style={BESIDE}>{name}</Txt>
+      <Row style={{ maxWidth: '100%' }}>
         {today === undefined ? null : (
           <Txt
             size="heading"
@@ -277,7 +277,7 @@ function TallyRow({
             onPress={() => onAdd(n)}
           />
         ))}
-      </View>
+      </Row>
     </View>
   );
 }

@@ -6,7 +6,7 @@ import { localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useNextMark } from '@/data/garden/nextMark';
 import { useRecording } from '@/data/garden/useRecording';
-import { Button, Card, Notice } from '../controls';
+import { BESIDE, Row, Button, Card, Notice } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
@@ -73,20 +73,20 @@ function FoundFruit({
   const name = `${plantName(found)}, ${flowerPlace(flower)}`;
   return (
     <Card>
-      <View style={{ flexDirection: 'row', gap: 10, alignItems: 'center' }}>
+      <Row gap={10}>
         <FlowerDrawing
           {...flowerAppearance(flower, found.crop, place.zone)}
           shape={found.variety.shape}
           crop={found.crop.id}
           size={64}
         />
-        <View style={{ flex: 1 }}>
+        <View style={BESIDE}>
           <Txt size="heading">{name}</Txt>
           <Txt size="label" tone="muted">
             {[found.bed.name, ...fateWords(flower, place.zone)].join(' · ')}
           </Txt>
         </View>
-      </View>
+      </Row>
       {problem ? <Notice tone="brick" text={problem} /> : null}
       {still ? null : (
         <Txt>

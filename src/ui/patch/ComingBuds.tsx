@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { budsOfPlant, likeliest, type ComingBud, type VarietyOutlook } from '@core/bloom';
 import type { Growing } from '@core/patch';
 import { weekdayText } from '@core/time';
-import { Card } from '../controls';
+import { BESIDE, Card } from '../controls';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt, useColours } from '../theme';
 import { Warnings } from '../today/OutlookCard';
@@ -75,10 +75,10 @@ function BudRow({ bud, count, growing: { crop, variety } }: Grouped & { growing:
     <View
       role="img"
       aria-label={`${name}: ${days.map(({ date, probability }) => `${weekdayText(date)} ${share(probability)}`).join(', ')}`}
-      style={{ flexDirection: 'row', gap: 10, alignItems: 'center' }}
+      style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10, alignItems: 'center' }}
     >
       <FlowerDrawing crop={crop.id} sex={bud.sex} appearance={bud.stage} shape={variety.shape} size={56} />
-      <View style={{ flex: 1, gap: 3 }}>
+      <View style={[BESIDE, { gap: 3 }]}>
         <Txt size="strong">{name}</Txt>
         <Txt size="label" tone="muted">
           {stagesOf(crop, bud.sex)[bud.stage].name} on {weekdayText(bud.seenOn)}

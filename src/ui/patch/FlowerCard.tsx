@@ -122,7 +122,15 @@ function Heading({ flower, growing }: Of) {
   const { place, today } = useGarden();
   const fate = fateOf(flower, growing.crop, place.zone, today);
   return (
-    <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center', gap: 8 }}>
+    <View
+      style={{
+        flexDirection: 'row',
+        flexWrap: 'wrap',
+        justifyContent: 'space-between',
+        alignItems: 'center',
+        gap: 8,
+      }}
+    >
       <Txt size="heading">
         {sexWords[flower.sex]}, {flowerPlace(flower)}
         {flower.mark ? ` · ${flower.mark}` : ''}

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { standings, type Flower, type LedgerEvent } from '@core/ledger';
 import { clockText, localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
-import { Button } from '../controls';
+import { BESIDE, Button } from '../controls';
 import { Txt, useColours } from '../theme';
 import { plural } from '../words';
 import { storyWords } from './storyWords';
@@ -25,6 +25,7 @@ export function Story({ flower, onMend }: { flower: Flower; onMend: (event: Ledg
             key={standing.original.id}
             style={{
               flexDirection: 'row',
+              flexWrap: 'wrap',
               gap: 8,
               alignItems: 'center',
               borderTopWidth: 1,
@@ -33,7 +34,7 @@ export function Story({ flower, onMend }: { flower: Flower; onMend: (event: Ledg
               opacity: withdrawnBy ? 0.75 : 1,
             }}
           >
-            <View style={{ flex: 1 }}>
+            <View style={BESIDE}>
               <Txt style={withdrawnBy ? { textDecorationLine: 'line-through' } : null}>
                 {storyWords(state, event)}
               </Txt>

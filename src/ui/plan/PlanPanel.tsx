@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import type { Bed, Corner } from '@core/ledger';
 import { turnTo, type Thing } from '@core/patch';
 import { useRecording } from '@/data/garden/useRecording';
-import { Badge, Button, Card, Notice, Tile, Tiles } from '../controls';
+import { BESIDE, Row, Badge, Button, Card, Notice, Tile, Tiles } from '../controls';
 import { verdictTone, verdictWords } from '../crossing/words';
 import { Txt } from '../theme';
 import { groundUnit, plural } from '../words';
@@ -58,8 +58,8 @@ function Chosen({ plan, chosen }: { plan: Plan; chosen: Thing }) {
   );
   return (
     <Card>
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-        <Txt size="heading" style={{ flex: 1 }}>
+      <Row>
+        <Txt size="heading" style={BESIDE}>
           {name}
         </Txt>
         {tried ? null : (
@@ -71,7 +71,7 @@ function Chosen({ plan, chosen }: { plan: Plan; chosen: Thing }) {
             onPress={() => plan.choose(null)}
           />
         )}
-      </View>
+      </Row>
       {still ? (
         <Txt>Nobody has said which way it lies. Say so under “Who could cross”, and it is drawn here.</Txt>
       ) : (
@@ -200,10 +200,10 @@ function Answers({ plan }: { plan: Plan }) {
     <Card>
       <Txt size="heading">{tried ? 'So it would be' : 'How far apart'}</Txt>
       {shown.map((answer) => (
-        <View key={answer.stand.id} style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-          <Txt style={{ flex: 1 }}>{answerLine(answer, units)}</Txt>
+        <Row key={answer.stand.id}>
+          <Txt style={BESIDE}>{answerLine(answer, units)}</Txt>
           <Badge text={verdictWords[answer.verdict]} tone={verdictTone[answer.verdict]} />
-        </View>
+        </Row>
       ))}
       {shown.length === answers.length ? null : (
         <Button title={`Show all ${answers.length} stands`} look="quiet" small onPress={() => setAll(true)} />

@@ -2,6 +2,7 @@ import { View } from 'react-native';
 import type { Confusion } from '@core/practice';
 import { Txt, useColours } from '../theme';
 import { answerName, skillWords } from '../words';
+import { BESIDE } from '../controls';
 
 /** What is taken for what, most often first. */
 export function ConfusionTable({ rows }: { rows: readonly Confusion[] }) {
@@ -15,13 +16,14 @@ export function ConfusionTable({ rows }: { rows: readonly Confusion[] }) {
           role="listitem"
           style={{
             flexDirection: 'row',
+            flexWrap: 'wrap',
             gap: 8,
             paddingVertical: 6,
             borderBottomWidth: 1,
             borderColor: colours.rule,
           }}
         >
-          <View style={{ flex: 1 }}>
+          <View style={BESIDE}>
             <Txt size="strong">
               {answerName(skill, truth)} taken for {answerName(skill, answered)}
             </Txt>

@@ -4,7 +4,7 @@ import { plantName } from '@core/patch';
 import { clockText } from '@core/time';
 import type { DawnPlan } from '@/data/round/dawnPlan';
 import { useGarden } from '@/data/garden/garden';
-import { Card, Button } from '../controls';
+import { BESIDE, Row, Card, Button } from '../controls';
 import { Txt } from '../theme';
 import { flowerPlace } from '../words';
 
@@ -68,8 +68,8 @@ export function NextStops({
         {all ? 'The whole round' : 'Next'}
       </Txt>
       {stops.map(({ flower, growing, state }) => (
-        <View key={flower.id} style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-          <View style={{ flex: 1 }}>
+        <Row key={flower.id}>
+          <View style={BESIDE}>
             <Txt size={flower.id === current ? 'strong' : 'body'}>
               {plantName(growing)}, {flowerPlace(flower)}
             </Txt>
@@ -86,7 +86,7 @@ export function NextStops({
               onPress={() => onGo(flower.id)}
             />
           )}
-        </View>
+        </Row>
       ))}
     </Card>
   );

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import type { Contribution } from '@core/lineage';
 import { useGarden } from '@/data/garden/garden';
-import { Card } from '../controls';
+import { BESIDE, Card } from '../controls';
 import { Txt, useColours } from '../theme';
 import { plantText } from '../words';
 
@@ -21,8 +21,8 @@ export function GivenBars({ plants }: { plants: readonly Contribution[] }) {
       </Txt>
       {plants.map(({ plant, asMother, asFather }) => (
         <View key={plant} style={{ gap: 2, minHeight: 40 }}>
-          <View style={{ flexDirection: 'row', gap: 8 }}>
-            <Txt style={{ flex: 1 }}>{plantText(state, plant)}</Txt>
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+            <Txt style={BESIDE}>{plantText(state, plant)}</Txt>
             <Txt>{`mother of ${halves(asMother)}, father of ${halves(asFather)}`}</Txt>
           </View>
           <View aria-hidden style={{ flexDirection: 'row', height: 12 }}>

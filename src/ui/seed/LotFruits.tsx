@@ -1,8 +1,8 @@
-import { Pressable, View } from 'react-native';
+import { Pressable } from 'react-native';
 import type { PlantId } from '@core/ids';
 import type { FruitProof } from '@core/purity';
 import { useGarden } from '@/data/garden/garden';
-import { Badge, Card } from '../controls';
+import { BESIDE, Row, Badge, Card } from '../controls';
 import { gradeTone, gradeWords } from '../purity/words';
 import { LongList } from '../LongList';
 import { Txt, useColours } from '../theme';
@@ -39,12 +39,12 @@ export function LotFruits({
               onPress={() => onOpen(flower.id)}
               style={{ borderTopWidth: 1, borderTopColor: colours.rule, paddingVertical: 8, minHeight: 48 }}
             >
-              <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-                <Txt size="strong" style={{ flex: 1 }}>
+              <Row>
+                <Txt size="strong" style={BESIDE}>
                   {flower.mark ?? 'no mark'}
                 </Txt>
                 <Badge text={gradeWords[grade]} tone={gradeTone[grade]} />
-              </View>
+              </Row>
               <Txt>{parents}</Txt>
             </Pressable>
           );

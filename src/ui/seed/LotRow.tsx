@@ -1,6 +1,6 @@
-import { Pressable, View } from 'react-native';
+import { Pressable } from 'react-native';
 import type { ListedLot } from '@core/seed';
-import { Badge } from '../controls';
+import { BESIDE, Row, Badge } from '../controls';
 import { gradeTone, gradeWords } from '../purity/words';
 import { Txt, useColours } from '../theme';
 import { plural } from '../words';
@@ -24,13 +24,13 @@ export function LotRow({ lot, onOpen }: { lot: ListedLot; onOpen: () => void }) 
       onPress={onOpen}
       style={{ borderTopWidth: 1, borderTopColor: colours.rule, paddingVertical: 10, gap: 2, minHeight: 56 }}
     >
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-        <Txt size="strong" style={{ flex: 1 }}>
+      <Row>
+        <Txt size="strong" style={BESIDE}>
           {name}
         </Txt>
         {odd ? <Badge text="look at this" tone="brick" /> : null}
         {grade ? <Badge text={gradeWords[grade]} tone={gradeTone[grade]} /> : null}
-      </View>
+      </Row>
       <Txt tone="muted">{facts}</Txt>
     </Pressable>
   );

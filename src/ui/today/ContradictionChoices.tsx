@@ -5,7 +5,7 @@ import type { Contradiction } from '@core/rounds';
 import { clockText, localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
-import { Button, Card, Notice } from '../controls';
+import { BESIDE, Button, Card, Notice } from '../controls';
 import { entryWords } from '../entryWords';
 import { Txt, useColours } from '../theme';
 import { flowerName } from '../words';
@@ -43,11 +43,11 @@ function Choice({ contradiction: { subject, entries } }: { contradiction: Contra
     <View style={{ gap: 8, borderTopWidth: 1, borderTopColor: colours.rule, paddingTop: 8 }}>
       {problem ? <Notice tone="brick" text={problem} /> : null}
       {male ? <Txt size="strong">{`Both used one male: ${flowerName(state, male)}. Who had it?`}</Txt> : null}
-      <View style={{ flexDirection: 'row', gap: 10 }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
         {entries.map((entry) => {
           const other = entry === a ? b : a;
           return (
-            <View key={entry.id} style={{ flex: 1, gap: 6 }}>
+            <View key={entry.id} style={[BESIDE, { gap: 6 }]}>
               <Said event={entry} />
               <Button
                 title="This is true"

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { useGoals } from '@/data/foresight/goals';
-import { Badge, Card, Button } from '../controls';
+import { BESIDE, Row, Badge, Card, Button } from '../controls';
 import { goalLine, standingTone, standingWords } from '../goals/words';
 import { Txt } from '../theme';
 
@@ -11,8 +11,8 @@ export function GoalsCard() {
   const sums = useGoals();
   return (
     <Card style={{ gap: 6 }}>
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-        <Txt size="heading" style={{ flex: 1 }}>
+      <Row>
+        <Txt size="heading" style={BESIDE}>
           Goals
         </Txt>
         <Button
@@ -20,22 +20,22 @@ export function GoalsCard() {
           small
           onPress={() => router.navigate('/goals')}
         />
-      </View>
+      </Row>
       {sums.length === 0 ? (
         <Txt tone="muted">
           Say how much seed or fruit you want: the evening’s tape and the mornings follow from it.
         </Txt>
       ) : null}
       {sums.map((sum) => (
-        <View key={sum.stand.id} style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-          <View style={{ flex: 1 }}>
+        <Row key={sum.stand.id}>
+          <View style={BESIDE}>
             <Txt size="strong">{sum.variety.name}</Txt>
             <Txt size="label" tone="muted">
               {goalLine(sum)}
             </Txt>
           </View>
           <Badge text={standingWords[sum.standing]} tone={standingTone[sum.standing]} />
-        </View>
+        </Row>
       ))}
     </Card>
   );

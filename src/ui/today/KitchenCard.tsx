@@ -54,7 +54,15 @@ export function KitchenCard({
   ].filter((each) => each !== null);
   return (
     <Card>
-      <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 8 }}>
+      <View
+        style={{
+          flexDirection: 'row',
+          flexWrap: 'wrap',
+          alignItems: 'center',
+          justifyContent: 'space-between',
+          gap: 8,
+        }}
+      >
         <Txt size="heading">Kitchen round</Txt>
         {vines.length > 0 && !over ? <Badge text={`shut by ${time(closes)}`} tone="pollen" /> : null}
       </View>

@@ -3,7 +3,7 @@ import type { ToLookAt } from '@core/rounds';
 import { plantName } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
 import { useLookDays } from '../fruit/useLookDays';
-import { Card, Button } from '../controls';
+import { BESIDE, Card, Button } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt, useColours, useIsWide } from '../theme';
@@ -36,7 +36,15 @@ export function LooksCard({ looks, onOpen }: { looks: ToLookAt; onOpen: () => vo
   const verdicts = owed.filter(({ due }) => due.verdict).length;
   return (
     <Card>
-      <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'baseline', gap: 8 }}>
+      <View
+        style={{
+          flexDirection: 'row',
+          flexWrap: 'wrap',
+          justifyContent: 'space-between',
+          alignItems: 'baseline',
+          gap: 8,
+        }}
+      >
         <Txt size="heading">
           {owed.length > 0 ? `${plural(owed.length, 'fruit', 'fruits')} to look at` : 'To look at'}
         </Txt>
@@ -51,6 +59,7 @@ export function LooksCard({ looks, onOpen }: { looks: ToLookAt; onOpen: () => vo
           key={flower.id}
           style={{
             flexDirection: 'row',
+            flexWrap: 'wrap',
             alignItems: 'center',
             gap: 10,
             borderBottomWidth: 1,
@@ -64,7 +73,7 @@ export function LooksCard({ looks, onOpen }: { looks: ToLookAt; onOpen: () => vo
             crop={growing.crop.id}
             size={38}
           />
-          <Txt style={{ flex: 1 }}>
+          <Txt style={BESIDE}>
             {plantName(growing)}, {flowerPlace(flower)}
           </Txt>
           <Txt size="label" tone="muted">

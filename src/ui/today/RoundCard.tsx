@@ -94,7 +94,7 @@ function PollinationCard({ round, onStart }: { round: PollinationRound; onStart:
         <Stat value={males} name={`${males === 1 ? 'male' : 'males'} on ${plural(fatherPlants, 'plant')}`} />
         <Stat value={minutes} name="minutes" />
       </Row>
-      <View aria-hidden style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}>
+      <View aria-hidden style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 6 }}>
         {toDo.slice(0, SHOWN).map(({ flower, growing }) => (
           <FlowerDrawing
             key={flower.id}
@@ -104,7 +104,9 @@ function PollinationCard({ round, onStart }: { round: PollinationRound; onStart:
             size={62}
           />
         ))}
-        {toDo.length > SHOWN ? <Txt tone="muted">+ {toDo.length - SHOWN}</Txt> : null}
+        {toDo.length > SHOWN ? (
+          <Txt tone="muted" style={{ flexShrink: 0 }}>{`+ ${toDo.length - SHOWN}`}</Txt>
+        ) : null}
       </View>
       <Txt tone="muted">
         Pockets: {pockets.join(', ')}.{' '}
@@ -133,7 +135,15 @@ function PollinationCard({ round, onStart }: { round: PollinationRound; onStart:
 
 function Head({ title, badge, tone }: { title: string; badge: string; tone: 'pollen' | 'dusk' }) {
   return (
-    <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 8 }}>
+    <View
+      style={{
+        flexDirection: 'row',
+        flexWrap: 'wrap',
+        alignItems: 'center',
+        justifyContent: 'space-between',
+        gap: 8,
+      }}
+    >
       <Txt size="heading">{title}</Txt>
       <Badge text={badge} tone={tone} />
     </View>

@@ -1,12 +1,11 @@
 import { useState } from 'react';
-import { View } from 'react-native';
 import { clockDoubt } from '@core/bloom';
 import { CLOCK_NOTES, type ClockNote } from '@core/ledger';
 import type { StandId } from '@core/ids';
 import { walkOrder } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
 import { useWeather } from '@/data/weather/weather';
-import { Button, Card, Notice, Sheet, Tile, Tiles } from '../controls';
+import { BESIDE, Row, Button, Card, Notice, Sheet, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 
 const noteWords: Record<ClockNote, { title: string; note: string }> = {
@@ -46,8 +45,8 @@ export function SeenNow({ spreadMin }: { spreadMin: number }) {
   return (
     <>
       <Card style={{ paddingVertical: 8 }}>
-        <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-          <Txt size="label" tone="muted" style={{ flex: 1 }}>
+        <Row>
+          <Txt size="label" tone="muted" style={BESIDE}>
             Opening and shutting are known to about {spreadMin} minutes. Notes make it closer.
           </Txt>
           <Button
@@ -56,7 +55,7 @@ export function SeenNow({ spreadMin }: { spreadMin: number }) {
             label="Note what opened, shut or flew just now"
             onPress={() => setAsking(true)}
           />
-        </View>
+        </Row>
       </Card>
       <Sheet open={asking} onClose={() => setAsking(false)} title="Seen now">
         <Tiles question="Where">

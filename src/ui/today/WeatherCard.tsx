@@ -6,7 +6,7 @@ import { shelterOn, walkOrder } from '@core/patch';
 import { addDays } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useWeather } from '@/data/weather/weather';
-import { Card, Button, Notice } from '../controls';
+import { BESIDE, Row, Card, Button, Notice } from '../controls';
 import { Txt } from '../theme';
 import { degrees, rainText, sourceText } from '../weather/words';
 import type { Units } from '@/data/device/prefs';
@@ -35,15 +35,15 @@ export function WeatherCard({ bloomDay }: { bloomDay: BloomDay }) {
   });
   return (
     <Card style={{ gap: 6 }}>
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-        <View style={{ flex: 1 }}>
+      <Row>
+        <View style={BESIDE}>
           <Txt size="strong">{weatherLine(day, prefs.units)}</Txt>
           <Txt size="label" tone="muted">
             {sourceText(day)}
           </Txt>
         </View>
         <Button title="Weather" small onPress={() => router.navigate('/weather')} />
-      </View>
+      </Row>
       {warnings.map((warning) => (
         <Notice
           key={`${warning.kind}${warning.words}`}

@@ -3,7 +3,7 @@ import { Pressable, View } from 'react-native';
 import type { EveningWalk } from '@core/rounds';
 import { plantName, type Growing } from '@core/patch';
 import { mdiCheck } from '../controls/iconPaths';
-import { Card, Button, Icon } from '../controls';
+import { BESIDE, Card, Button, Icon } from '../controls';
 import { LongList } from '../LongList';
 import { Txt, useColours, useIsWide } from '../theme';
 
@@ -63,6 +63,7 @@ function PlantRow({
       onPress={onPress}
       style={{
         flexDirection: 'row',
+        flexWrap: 'wrap',
         alignItems: 'center',
         gap: 8,
         minHeight: 48,
@@ -75,7 +76,7 @@ function PlantRow({
       }}
     >
       <View style={{ width: 20 }}>{walked ? <Icon path={mdiCheck} size={20} /> : null}</View>
-      <Txt size={here ? 'strong' : 'body'} style={{ flex: 1 }}>
+      <Txt size={here ? 'strong' : 'body'} style={BESIDE}>
         {plantName(of)}
       </Txt>
       <Txt size="label" tone="muted" style={{ flexShrink: 1 }}>

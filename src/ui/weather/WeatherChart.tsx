@@ -1,8 +1,8 @@
-import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Rect, Text as SvgText } from 'react-native-svg';
 import type { WeatherDay } from '@core/sky';
 import { dayText, weekdayText, type LocalDate } from '@core/time';
+import { useBoard } from '../charts/useBoard';
 import { FONT, Txt, useColours } from '../theme';
 import { degrees, rainText, sourceWords } from './words';
 import type { Units } from '@/data/device/prefs';
@@ -22,7 +22,8 @@ export function WeatherChart({
   units: Units;
 }) {
   const colours = useColours();
-  const [width, setWidth] = useState(340);
+  const board = useBoard({ first: 340 });
+  const { width } = board;
   const low = Math.min(...days.map(({ minC }) => minC)) - 4;
   const high = Math.max(...days.map(({ maxC }) => maxC)) + 2;
   const y = (c: number) => TOP + ((high - c) / (high - low)) * (HEIGHT - TOP - FOOT);
@@ -34,12 +35,8 @@ export function WeatherChart({
     )
     .join('; ');
   return (
-    <View
-      role="img"
-      aria-label={words}
-      onLayout={({ nativeEvent }) => setWidth(Math.max(240, nativeEvent.layout.width))}
-    >
-      <Svg width={width} height={HEIGHT} viewBox={`0 0 ${width} ${HEIGHT}`}>
+    <View role="img" aria-label={words} onLayout={board.onLayout}>
+      <Svg {...board.svg(HEIGHT)}>
         <Line x1={0} x2={width} y1={HEIGHT - FOOT + 2} y2={HEIGHT - FOOT + 2} stroke={colours.rule} />
         {days.map((day, i) => {
           const x = i * step + step / 2;

@@ -68,3 +68,41 @@ test('of a long list only the rows in sight are drawn, down to the last', async 
   await plant(90).click();
   await expect(page.getByRole('heading', { name: /^Wintersquash\S*0 90$/ })).toBeVisible();
 });
+
+test('in a round of a hundred flowers a tap brings one screen, and the plan that comes after it no other', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await setTime(page, '2026-07-14T03:05:00Z');
+  await takeOver(page, largeGarden());
+  await page.goto('/round');
+  const picked = page.getByRole('button', { name: /^Picked: / });
+  const done = page.getByRole('button', { name: /^Pollinated|^Done/ });
+  await expect(picked).toBeVisible({ timeout: 30_000 });
+  await page.evaluate(() => {
+    const seen: string[] = [];
+    Object.assign(window, { seen });
+    const note = () => {
+      const now = [...document.querySelectorAll('#root h1')].map(({ textContent }) => textContent).join();
+      if (now && now !== seen.at(-1)) seen.push(now);
+    };
+    new MutationObserver(note).observe(document.body, {
+      subtree: true,
+      childList: true,
+      characterData: true,
+    });
+  });
+  const seen = () => page.evaluate(() => (window as unknown as { seen: string[] }).seen.splice(0));
+  for (let i = 0; i < 6; i++) {
+    if (await picked.isVisible()) await picked.click();
+    else {
+      await page.getByRole('button', { name: 'whole', exact: true }).click();
+      await seen();
+      await done.click();
+    }
+    // As long as any plan takes.
+    await page.waitForTimeout(2500);
+    const came = await seen();
+    expect([i, came.length, came]).toEqual([i, 1, came]);
+  }
+});

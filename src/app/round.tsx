@@ -18,17 +18,20 @@ import { NextStops } from '@/ui/round/NextStops';
 import { RoundDone } from '@/ui/round/RoundDone';
 import { RoundStop } from '@/ui/round/RoundStop';
 import { LightProvider, Txt, useIsWide, useLight } from '@/ui/theme';
+import { useKept } from '@/ui/useKept';
 
 /** Where someone stands in the round: kept on the device, so that a round can be taken up again. */
 interface Standing {
   /** The stop gone to by hand. */
   readonly flower: string | null;
-  /** What was on the screen when it was worked. */
+  /** The flower on the screen. */
   readonly shown: string | null;
+  /** Its males are still to be picked. */
+  readonly picking: boolean;
   /** The list as it stood when a stop was gone to by hand. */
   readonly leafed: readonly string[];
 }
-const NOWHERE: Standing = { flower: null, shown: null, leafed: [] };
+const NOWHERE: Standing = { flower: null, shown: null, picking: false, leafed: [] };
 
 /** The round of one morning (or dusk), planned and run one stop a screen. It can be left and taken up again. */
 function Round() {
@@ -54,17 +57,26 @@ function Round() {
   // One for which there is no male is not passed over in silence: it comes last, with the ways out.
   const without = dawn?.plan?.skipped.find(({ id, reason }) => reason === 'pollen' && open(id))?.id ?? null;
   const planned = dawn?.order.find((id) => open(id) && (dawn.plan === null || dawn.at.has(id))) ?? without;
-  // What is on the screen stays there while the plan changes under it: no tap may land on another flower.
-  const held = toDo.some(({ flower, state: how }) => flower.id === pinned && how === 'to-do') ? pinned : null;
+  // What is on the screen stays there while the plan changes under it: no tap may land on another flower. Males are not picked for a
+  // flower that can't be worked any more.
+  const stays = !value.picking || !dawn?.plan || (pinned !== null && dawn.at.has(pinned));
+  const held =
+    stays && toDo.some(({ flower, state: how }) => flower.id === pinned && how === 'to-do') ? pinned : null;
   const stop = chosen ?? round?.stops.find(({ flower }) => flower.id === (held ?? planned)) ?? null;
   const shown = stop?.flower.id ?? null;
-  const collecting = chosen ? [] : (dawn?.collectFor(shown) ?? []);
-  // Pinned once it is to be worked, by a plan that knows the latest entry.
-  const settled = ready && dawn !== null && dawn.fresh && collecting.length === 0;
+  // The males to pick are those of the latest entry: a plan that comes after it adds none while someone counts them.
+  const males = useKept(
+    `${shown}/${state.count}/${dawn?.plan ? 'planned' : ''}`,
+    dawn?.collectFor(shown) ?? [],
+  );
+  const collecting = chosen ? [] : males;
+  const picking = collecting.length > 0;
+  // Pinned by a plan that knows the latest entry, or by the one before where that entry was what it had planned.
+  const settled = ready && dawn !== null && dawn.plan !== null && (dawn.fresh || dawn.asPlanned);
   const asked = chosen !== undefined;
   useEffect(() => {
-    if (settled && !asked && shown !== pinned) change({ shown });
-  }, [settled, asked, shown, pinned, change]);
+    if (settled && !asked && (shown !== pinned || picking !== value.picking)) change({ shown, picking });
+  }, [settled, asked, shown, pinned, picking, value.picking, change]);
   if (!ready) return null;
   const night = date === today && isNight({ prefs, place, now, today });
   const windowOf = (plant: string | undefined) => {
@@ -110,7 +122,7 @@ function Round() {
         <Page title="Planning the round" foot={<Button title="Leave" look="quiet" onPress={leave} />}>
           <Txt>Who goes where, in what order, before the insects.</Txt>
         </Page>
-      ) : stop && collecting.length > 0 && dawn ? (
+      ) : stop && picking && dawn ? (
         <CollectMales
           key={collecting[0]?.variety}
           collecting={collecting}

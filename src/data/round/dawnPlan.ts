@@ -30,6 +30,8 @@ export interface DawnPlan {
   collectFor(flower: string | null): readonly Collecting[];
   /** The flowers of the round in the order planned: mine, then the others', then what is left out or done. */
   readonly order: readonly FlowerId[];
+  /** Whether the round went as planned up to the latest entry: then the plan before it tells what comes next. */
+  readonly asPlanned: boolean;
   /** How much slower (or quicker) than reckoned the round goes. */
   readonly pace: number;
   /** Variety whose pollen is on the hands now. */
@@ -125,6 +127,7 @@ export function useDawnPlan(round: PollinationRound | null): DawnPlan | null {
       mine,
       collectFor: (flower) => collectBefore(flower, question, open, mine),
       order,
+      asPlanned: progress.asPlanned,
       pace: progress.pace,
       hands: progress.hands,
     };

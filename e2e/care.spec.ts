@@ -49,6 +49,8 @@ test('a spray without its waiting days says so, and water asks for nothing', asy
   await expect(page.getByText(/^13 July 19:30: watered/)).toBeVisible();
   await page.getByRole('button', { name: 'sprayed' }).click();
   await page.getByRole('button', { name: 'Keep it' }).click();
+  // The sheet says it too, as long as it is open.
+  await expect(page.getByRole('button', { name: 'Keep it' })).toHaveCount(0);
   await expect(page.getByText(/how long to wait was not noted: read the label/)).toBeVisible();
 });
 

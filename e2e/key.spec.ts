@@ -99,7 +99,7 @@ test('what was noted is forecast: on Today and on the plant, with a warning wher
   await page.getByRole('link', { name: 'Patch' }).click();
   await page.getByRole('link', { name: /Harbour Lantern 1/ }).click();
   await expect(page.getByRole('heading', { name: 'Opening next' })).toBeVisible();
-  await expect(page.getByRole('img', { name: /^female, node not noted: .*Tue 14/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^female: .*Tue 14/ })).toBeVisible();
 });
 
 test('an observation that cannot be gets a question back, and is kept if the grower says so', async ({

@@ -40,6 +40,31 @@ test('corn over three days: shoots on the daily look, one ear spoiled, a tassel 
   });
 });
 
+test('a plot of corn and nothing else: the daily look leads, one tap for all where nothing is new', async ({
+  page,
+}) => {
+  await setTime(page, '2026-07-12T15:00:00.000Z');
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Begin my patch' }).click();
+  await page.getByRole('button', { name: /^Pure seed,/ }).click();
+  await page.getByLabel('Nearest town, country or zone').fill('ljub');
+  await page.getByText('Ljubljana, Slovenia').click();
+  await page.getByRole('button', { name: /^corn/ }).click();
+  await page.getByLabel('Variety', { exact: true }).fill('Weir Copper');
+  await page.getByRole('button', { name: 'Begin with 4 plants' }).click();
+  await expect(page.getByRole('heading', { name: 'Daily look at the corn' })).toBeVisible();
+  await expect(page.getByText('Evening walk')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Open: Daily look at the corn' }).click();
+  // Nobody looked yet: what is found comes first.
+  await expect(page.getByRole('button', { name: /^Looked at the other/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'New shoot on Weir Copper 2, bag on' }).click();
+  await expect(page.getByText('Last: shut Weir Copper 2, ear')).toBeVisible();
+  await page.getByRole('button', { name: 'Looked at the other 3: nothing new' }).click();
+  await expect(page.getByText('4 of 4 looked at')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('1 of 4 looked at')).toBeVisible();
+});
+
 test('a pepper cross with two mothers on one plant, told apart by a thread, from bag to label', async ({
   page,
 }) => {

@@ -20,6 +20,15 @@ function marked() {
   return { garden, female, due, look };
 }
 
+test('an ear of corn has no loop to loosen', () => {
+  const garden = new TestGarden();
+  const [plant] = garden.plant('corn', 'Weir Copper', 1, { reason: 'seed' }).plants as [PlantId];
+  const ear = garden.shut('2026-07-13', plant, 'female', 'shoot-bag');
+  garden.work(garden.time('2026-07-14', 8), ear, []);
+  garden.write(garden.time('2026-07-14', 8, 2), { kind: 'marked', flower: ear, mark: markAt(0) });
+  expect(loopsDue(garden.state, garden.place.zone, '2026-08-14')).toEqual([]);
+});
+
 test('loops come up two and four weeks after marking, until somebody read the mark since', () => {
   const { due, look } = marked();
   expect([due('2026-07-27'), due('2026-07-28'), due('2026-08-05'), due('2026-08-11')]).toEqual([

@@ -11,10 +11,13 @@ export interface LoopDue {
   readonly days: number;
 }
 
-/** The fruits whose loops are to be looked at, two and four weeks after they were marked (common practice); in walking order. */
+/**
+ * The fruits whose loops are to be looked at, two and four weeks after they were marked (common practice); in walking order. An ear of
+ * corn has none: its tag hangs on a stalk that is full-grown when the silk shows.
+ */
 export function loopsDue(state: State, zone: string, today: LocalDate): LoopDue[] {
   return alongTheWalk(state, (flower, growing) => {
-    const days = loopDue(flower, today, zone);
+    const days = growing.crop.family === 'corn' ? null : loopDue(flower, today, zone);
     return days === null ? null : { flower, growing, days };
   });
 }

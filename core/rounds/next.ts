@@ -122,7 +122,7 @@ export function pollinationRound(
 
 /**
  * The evening walk of one day: what is to be shut for seed, vines before all. Corn, crosses and kitchen plants have rounds of their
- * own; with `kitchen` it is the vines of the kitchen round instead, looked over for tomorrow's females. `null` where there is nothing
+ * own, and are walked where there are no vines only by who asks for it; with `kitchen` it is the vines of the kitchen round instead, looked over for tomorrow's females. `null` where there is nothing
  * to look at.
  */
 export function eveningWalk(
@@ -183,9 +183,15 @@ function walkedBetween(state: State, plantId: PlantId, from: string, to: string)
   });
 }
 
+/** The walk that a day asks for: without vines nothing has to be found in the evening. */
+function walkDue(state: State, place: Place, date: LocalDate): EveningWalk | null {
+  const walk = eveningWalk(state, place, date);
+  return walk?.plants.some(({ crop }) => crop.family === 'cucurbit') ? walk : null;
+}
+
 /**
  * What comes next, soonest first: this morning's round while its flowers are open, tonight's walk, this dusk's
- * round, tomorrow's dawn. Empty on a patch without plants.
+ * round, tomorrow's dawn. Empty on a patch without plants, or where all of them have rounds of their own (corn, crosses).
  */
 export function nextRounds(
   state: State,
@@ -200,7 +206,7 @@ export function nextRounds(
   };
   add(pollinationRound(state, place, addDays(today, -1), 'dusk', weatherOf));
   add(pollinationRound(state, place, today, 'dawn', weatherOf));
-  const walk = eveningWalk(state, place, today);
+  const walk = walkDue(state, place, today);
   const walkOpen = walk !== null && walk.walked.length < walk.plants.length && now < walk.endsAt;
   if (walk && walkOpen) rounds.push(walk);
   const dusk = pollinationRound(state, place, today, 'dusk', weatherOf);
@@ -212,7 +218,7 @@ export function nextRounds(
   const tomorrow = pollinationRound(state, place, addDays(today, 1), 'dawn', weatherOf);
   add(tomorrow);
   if (!walkOpen && !tomorrow) {
-    const next = eveningWalk(state, place, addDays(today, 1));
+    const next = walkDue(state, place, addDays(today, 1));
     if (next) rounds.push(next);
   }
   return rounds;

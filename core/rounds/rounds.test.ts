@@ -4,6 +4,7 @@ import { apply, fold, type AnyEvent, type State } from '../ledger';
 import { fateOf } from '../fruitset';
 import { walkOrder } from '../patch';
 import { DEMO_PLACE, DEMO_TODAY, demoLog, demoMeanwhile, demoStart } from '../simulation';
+import { TestGarden } from '../testGarden';
 import { testIds } from '../testing';
 import { addDays } from '../time';
 import { eveningWalk, fathersFor, looksDue, nextRounds, pollinationRound, stopsOf, suggestFathers } from '.';
@@ -143,6 +144,15 @@ describe('what comes next', () => {
     const evening = Date.parse('2026-07-14T20:30:00.000Z');
     const later = fold([...log, ...demoMeanwhile(demo, demoStart(), evening)]);
     expect(nextRounds(later, DEMO_PLACE, evening)[0]).toMatchObject({ kind: 'dawn', date: '2026-07-15' });
+  });
+  test('a plot of corn has its daily look, and no evening walk is asked for', () => {
+    const garden = new TestGarden();
+    garden.plant('corn', 'Weir Copper', 3, { reason: 'seed' });
+    const noon = garden.time('2026-07-14', 12);
+    expect(nextRounds(garden.state, garden.place, noon)).toEqual([]);
+    expect(eveningWalk(garden.state, garden.place, '2026-07-14')?.plants).toHaveLength(3);
+    garden.plant('squash-maxima', 'Slate Dome', 2, { reason: 'seed' });
+    expect(nextRounds(garden.state, garden.place, noon)[0]).toMatchObject({ kind: 'walk', minutes: 3 });
   });
   test('an empty patch has nothing to do', () => {
     expect(nextRounds(fold([]), DEMO_PLACE, demoStart())).toEqual([]);

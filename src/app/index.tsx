@@ -61,6 +61,7 @@ function Today() {
     [state, place, today, weatherOf],
   );
   const kitchenLeads = kitchen.length > 0 && leads(kitchen, bloomToday, first, now);
+  const othersLead = !first && kitchen.length === 0;
   const kitchenCard = <KitchenCard plants={kitchen} bloomDay={bloomToday} lead={kitchenLeads} />;
   const date = useMemo(() => bandDay(place, now).date, [place, now]);
   const morning = useMemo(() => bloomDayOf(state, place, date, weatherOf), [state, place, date, weatherOf]);
@@ -164,6 +165,7 @@ function Today() {
         <SprayNotice key={stand.id} stand={stand} name={state.varieties.get(stand.variety)?.name} entering />
       ))}
       {kitchenLeads ? kitchenCard : null}
+      {othersLead ? <OtherRounds morning={morning} lead /> : null}
       {first ? (
         <RoundCard
           round={first}
@@ -176,7 +178,7 @@ function Today() {
       {kitchen.length > 0 && !kitchenLeads ? kitchenCard : null}
       <ContradictionCard />
       <LeftCard />
-      <OtherRounds morning={morning} />
+      {othersLead ? null : <OtherRounds morning={morning} />}
       <WeatherCard bloomDay={morning} />
       <SeenNow spreadMin={morning.spreadMin} />
       {first || kitchen.length > 0 || ownRounds ? null : <IdleCard worked={order.length} />}

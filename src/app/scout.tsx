@@ -18,7 +18,8 @@ function Scout() {
   const { busy, problem, save } = useRecording();
   const router = useRouter();
   const plants = useMemo(() => cornScouting(state, place, today), [state, place, today]);
-  const left = plants.filter(({ done }) => !done).length;
+  const toLook = plants.filter(({ done }) => !done);
+  const left = toLook.length;
   const half = Math.ceil(plants.length / 2);
   const onSave = (...drafts: Draft[]) => void save(...drafts);
   const rows = plants.map((scouted) => (
@@ -33,7 +34,24 @@ function Scout() {
       badge={plants.length > 0 && left === 0 ? <Badge text="all looked at" tone="leaf" /> : undefined}
       corner={<Button title="Back" look="quiet" small onPress={() => router.replace('/corn')} />}
       side={rows.slice(half)}
-      foot={<Button title="To the swaps and bags" onPress={() => router.replace('/corn')} />}
+      foot={
+        <>
+          {left > 1 && left < plants.length ? (
+            <Button
+              title={`Looked at the other ${left}: nothing new`}
+              look="quiet"
+              small
+              disabled={busy}
+              onPress={() =>
+                onSave(
+                  ...toLook.map(({ growing }): Draft => ({ kind: 'plantPassed', plant: growing.plant.id })),
+                )
+              }
+            />
+          ) : null}
+          <Button title="To the swaps and bags" onPress={() => router.replace('/corn')} />
+        </>
+      }
     >
       <UndoLine />
       {problem ? <Notice tone="brick" text={problem} /> : null}

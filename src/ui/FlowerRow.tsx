@@ -57,9 +57,7 @@ export function FlowerRow({
       <View style={BESIDE}>
         <Txt size="strong">{title ?? plantName(growing)}</Txt>
         <Txt size="label" tone="muted">
-          {[flower.node === null && flower.thread === null ? null : flowerPlace(flower), note]
-            .filter(Boolean)
-            .join(' · ')}
+          {[flowerPlace(flower), note].filter(Boolean).join(' · ')}
         </Txt>
         {many ? keys : null}
       </View>

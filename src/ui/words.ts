@@ -226,9 +226,16 @@ export function plural(count: number, one: string, many = `${one}s`): string {
 /** `a, b, and c`. */
 export const listText = (items: readonly string[]): string => new Intl.ListFormat('en').format(items);
 
-export function flowerPlace({ node, thread }: Pick<Flower, 'node' | 'thread'>): string {
-  if (thread === null) return node === null ? 'node not noted' : `node ${node}`;
-  return node === null ? `${thread} thread` : `node ${node}, ${thread} thread`;
+/** `node 12, red thread`: what somebody noted of where it is; empty where nobody did. */
+export const flowerPlace = ({ node, thread }: Pick<Flower, 'node' | 'thread'>): string =>
+  [node === null ? null : `node ${node}`, thread === null ? null : `${thread} thread`]
+    .filter((part) => part !== null)
+    .join(', ');
+
+/** `Slate Dome 2, node 12`; `Weir Copper 1, ear`. */
+export function flowerText(of: Growing, flower: Pick<Flower, 'node' | 'thread' | 'sex'>): string {
+  const ear = of.crop.family === 'corn' ? (flower.sex === 'male' ? 'tassel' : 'ear') : '';
+  return [plantName(of), ear, flowerPlace(flower)].filter(Boolean).join(', ');
 }
 
 /** `Slate Dome 2`, wherever all that is known is its id. */
@@ -237,10 +244,10 @@ export function plantText(state: State, plant: PlantId): string {
   return found ? plantName(found) : 'a plant not on this phone';
 }
 
-/** `Slate Dome 2, node 12`. */
+/** The same, wherever the flower alone is known. */
 export function flowerName(state: State, flower: Flower): string {
   const found = growing(state, flower.plant);
-  return `${found ? plantName(found) : 'A plant'}, ${flowerPlace(flower)}`;
+  return found ? flowerText(found, flower) : 'A flower';
 }
 
 /** `Tallow Bead × Lock Keeper` of a cross, else the variety. */

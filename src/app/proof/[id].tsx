@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { growing, plantName } from '@core/patch';
+import { growing } from '@core/patch';
 import { fruitProof, type ProofLink } from '@core/purity';
 import type { Flower, LedgerEvent, State } from '@core/ledger';
 import { addDays, clockText, localDateOf, shortDayText } from '@core/time';
@@ -23,7 +23,7 @@ import {
   stillToDo,
 } from '@/ui/purity/words';
 import { Txt, useColours } from '@/ui/theme';
-import { flowerPlace, plantText } from '@/ui/words';
+import { flowerText, plantText } from '@/ui/words';
 
 /** How pure the seed of one fruit is, link by link, with the entries that say so. */
 function ProofPage() {
@@ -45,7 +45,7 @@ function ProofPage() {
   return (
     <Page
       title={flower.mark ? `Proof of ${flower.mark}` : 'Proof of a fruit'}
-      over={`${plantName(found)}, ${flowerPlace(flower)}`}
+      over={flowerText(found, flower)}
       corner={<Button title="Purity" look="quiet" small onPress={() => router.navigate('/purity')} />}
       side={<FruitLife flower={flower} />}
       foot={

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { LayoutChangeEvent } from 'react-native';
 import { rootScale } from '../rem';
+import { boardOf } from './boardOf';
 
 /** What a chart is drawn on. */
 export interface Board {
@@ -33,10 +34,4 @@ export function useBoard({ first = 320, least = 240 } = {}): Board {
       viewBox: `0 0 ${width} ${height}`,
     }),
   };
-}
-
-/** Units across and pixels a unit of `room` pixels, where letters are `letters` times their usual size. */
-export function boardOf(room: number, letters: number, least: number): { width: number; scale: number } {
-  const width = Math.max(least, Math.floor(room / letters));
-  return { width, scale: Math.min(room / width, letters) };
 }

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { LOOK_RESULTS, type LookResult } from '@core/ledger';
 import { expectOn } from '@core/fruitset';
 import type { OwedLook } from '@core/rounds';
-import { plantName, reasonFor } from '@core/patch';
+import { reasonFor } from '@core/patch';
 import { DEMO_SEED, lookOn, trueOutcome } from '@core/simulation';
 import { localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
@@ -12,7 +12,7 @@ import { BESIDE, Row, Badge, Card, Button, Tile, Tiles } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
-import { flowerPlace, lookWords } from '../words';
+import { flowerText, lookWords } from '../words';
 import { GourdScale } from './GourdScale';
 import { SizeTiles } from './SizeAsk';
 
@@ -51,9 +51,7 @@ export function LookRow({
           size={64}
         />
         <View style={BESIDE}>
-          <Txt size="strong">
-            {plantName(growing)}, {flowerPlace(flower)}
-          </Txt>
+          <Txt size="strong">{flowerText(growing, flower)}</Txt>
           <Txt size="label" tone="muted">
             {growing.bed.name}
             {flower.mark ? ` · mark ${flower.mark}` : ''}
@@ -85,14 +83,14 @@ export function LookRow({
         <Tiles question={`The mark ${flower.mark}`}>
           <Tile
             title="read"
-            label={`${plantName(growing)}, ${flowerPlace(flower)}: mark ${flower.mark} read`}
+            label={`${flowerText(growing, flower)}: mark ${flower.mark} read`}
             small
             chosen={markRead === true}
             onPress={() => setMarkRead(markRead === true ? null : true)}
           />
           <Tile
             title="gone"
-            label={`${plantName(growing)}, ${flowerPlace(flower)}: mark ${flower.mark} is gone`}
+            label={`${flowerText(growing, flower)}: mark ${flower.mark} is gone`}
             small
             chosen={false}
             onPress={() => void record({ kind: 'markLost', flower: flower.id })}
@@ -106,13 +104,13 @@ export function LookRow({
             title={lookWords[result]}
             chosen={false}
             onPress={() => onAnswer(result, sizeMm, markRead)}
-            label={`${plantName(growing)}, ${flowerPlace(flower)}: ${lookWords[result]}`}
+            label={`${flowerText(growing, flower)}: ${lookWords[result]}`}
             minWidth={74}
           />
         ))}
         <Tile
           title="size …"
-          label={`${plantName(growing)}, ${flowerPlace(flower)}: say its size first`}
+          label={`${flowerText(growing, flower)}: say its size first`}
           chosen={sizing}
           onPress={() => setSizing(!sizing)}
           minWidth={74}
@@ -130,7 +128,7 @@ export function LookRow({
                 ...read,
               })
             }
-            label={`${plantName(growing)}, ${flowerPlace(flower)}: harvested for ${reasonFor(flower, growing) === 'fruit' ? 'the kitchen' : 'seed'}`}
+            label={`${flowerText(growing, flower)}: harvested for ${reasonFor(flower, growing) === 'fruit' ? 'the kitchen' : 'seed'}`}
             minWidth={74}
           />
         ) : null}

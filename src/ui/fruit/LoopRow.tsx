@@ -1,14 +1,13 @@
-import { plantName } from '@core/patch';
 import type { LoopDue } from '@core/purity';
 import { useRecording } from '@/data/garden/useRecording';
 import { Card, Tile, Tiles } from '../controls';
-import { flowerPlace } from '../words';
+import { flowerText } from '../words';
 import { FruitHead } from './FruitHead';
 
 /** A marked fruit that is owed no other look: its mark is read, and its loop loosened where the stalk has filled it. */
 export function LoopRow({ due: { flower, growing, days } }: { due: LoopDue }) {
   const { busy, save } = useRecording();
-  const name = `${plantName(growing)}, ${flowerPlace(flower)}`;
+  const name = flowerText(growing, flower);
   return (
     <Card style={{ paddingVertical: 8 }}>
       <FruitHead

@@ -1,18 +1,18 @@
 import { markWords } from '@core/crops';
 import type { Flower } from '@core/ledger';
-import { plantName, type Growing } from '@core/patch';
+import { type Growing } from '@core/patch';
 import { useNextMark } from '@/data/garden/nextMark';
 import { useRecording } from '@/data/garden/useRecording';
 import { Button, Card, Row } from '../controls';
 import { Txt } from '../theme';
-import { flowerPlace } from '../words';
+import { flowerText } from '../words';
 import { FruitHead } from './FruitHead';
 
 /** A seed fruit that has no mark yet: nothing else tells it from the rest. */
 export function MarkRow({ flower, growing }: { flower: Flower; growing: Growing }) {
   const { busy, save } = useRecording();
   const mark = useNextMark();
-  const name = `${plantName(growing)}, ${flowerPlace(flower)}`;
+  const name = flowerText(growing, flower);
   return (
     <Card style={{ paddingVertical: 8 }}>
       <Row>

@@ -1,8 +1,8 @@
 import { CLOSURE_FOUND, type Flower } from '@core/ledger';
-import { plantName, type Growing } from '@core/patch';
+import { type Growing } from '@core/patch';
 import { useRecording } from '@/data/garden/useRecording';
 import { Button, Card, Tile, Tiles } from '../controls';
-import { checkWords, flowerPlace } from '../words';
+import { checkWords, flowerText } from '../words';
 import { FruitHead } from './FruitHead';
 
 /** How a closure can be found the day after the work; a flower that is gone is said at its look. */
@@ -27,7 +27,7 @@ export function AllShut({ flowers }: { flowers: readonly Flower[] }) {
 /** A flower that was worked and shut again, and has to stay shut: nobody can see tomorrow whether it did today. */
 export function ShutRow({ flower, growing }: { flower: Flower; growing: Growing }) {
   const { busy, save } = useRecording();
-  const name = `${plantName(growing)}, ${flowerPlace(flower)}`;
+  const name = flowerText(growing, flower);
   return (
     <Card style={{ paddingVertical: 8 }}>
       <FruitHead

@@ -2,14 +2,14 @@ import { useMemo, useState } from 'react';
 import { Pressable } from 'react-native';
 import { fateOf, type Fate } from '@core/fruitset';
 import type { Flower } from '@core/ledger';
-import { growing, plantName } from '@core/patch';
+import { growing } from '@core/patch';
 import { clockText, localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { Badge, Button, Card, Tile, Tiles } from '../controls';
 import { FlowerRow } from '../FlowerRow';
 import { LongList } from '../LongList';
 import { Txt } from '../theme';
-import { causeWords, fateText, fateWords, flowerPlace } from '../words';
+import { causeWords, fateText, fateWords, flowerText } from '../words';
 
 const FATES: readonly (Fate | 'all')[] = ['all', 'waiting', 'not-looked-at', 'set', 'dropped', 'lost-later'];
 const FIRST = 12;
@@ -81,7 +81,7 @@ function WorkedRow({ flower, onOpen }: { flower: Flower; onOpen: (flower: Flower
   return (
     <Pressable
       role="link"
-      aria-label={`${plantName(found)}, ${flowerPlace(flower)}: ${fateText(fate, found)}`}
+      aria-label={`${flowerText(found, flower)}: ${fateText(fate, found)}`}
       onPress={() => onOpen(flower)}
     >
       <FlowerRow

@@ -124,7 +124,8 @@ function FemaleRow({
 }) {
   const { place } = useGarden();
   const [gone, setGone] = useState(false);
-  const where = `${name}, ${flowerPlace(flower)}`;
+  const at = flowerPlace(flower);
+  const where = [name, at].filter(Boolean).join(', ');
   const key = (title: string, drafts: () => Draft[], more = '') => (
     <Button
       title={title}
@@ -144,7 +145,7 @@ function FemaleRow({
       />
       <View style={[BESIDE, { gap: 4 }]}>
         <Txt>
-          {flowerPlace(flower)} · {how === 'worked' ? '✓ worked' : howWords[how]}
+          {[at, how === 'worked' ? '✓ worked' : howWords[how]].filter(Boolean).join(' · ')}
           {flower.mark ? ` · mark ${flower.mark}` : ''}
         </Txt>
         {how === 'worked' ? null : (

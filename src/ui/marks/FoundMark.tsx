@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { growing, plantName } from '@core/patch';
+import { growing } from '@core/patch';
 import { marksWorn, type FindMark, type MarkFound } from '@core/purity';
 import type { Flower } from '@core/ledger';
 import { localDateOf, shortDayText } from '@core/time';
@@ -10,7 +10,7 @@ import { BESIDE, Row, Button, Card, Notice } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
-import { causeWords, flowerPlace } from '../words';
+import { causeWords, flowerText } from '../words';
 import { wrongWords } from './words';
 
 export interface FoundMarkProps {
@@ -70,7 +70,7 @@ function FoundFruit({
   const flower = state.flowers.get(id);
   const found = flower && growing(state, flower.plant);
   if (!flower || !found) return null;
-  const name = `${plantName(found)}, ${flowerPlace(flower)}`;
+  const name = flowerText(found, flower);
   return (
     <Card>
       <Row gap={10}>

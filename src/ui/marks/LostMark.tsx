@@ -9,7 +9,7 @@ import { useRecording } from '@/data/garden/useRecording';
 import { Button, Card, DateField, Field, Notice, Tile, Tiles } from '../controls';
 import { SizeAsk } from '../fruit/SizeAsk';
 import { Txt, useColours } from '../theme';
-import { flowerPlace } from '../words';
+import { flowerText } from '../words';
 import { candidateWords } from './words';
 
 /** So many are shown: farther down the list nothing speaks for a fruit any more. */
@@ -102,7 +102,7 @@ function CandidateRow({ candidate, onProof }: { candidate: Candidate; onProof: (
   const flower = state.flowers.get(candidate.flower);
   const found = flower && growing(state, flower.plant);
   if (!flower || !found) return null;
-  const name = `${plantName(found)}, ${flowerPlace(flower)}`;
+  const name = flowerText(found, flower);
   return (
     <View style={{ borderTopWidth: 1, borderTopColor: colours.rule, paddingTop: 6, gap: 4 }}>
       <Txt size="strong">{candidate.mark ? `${candidate.mark} · ${name}` : name}</Txt>

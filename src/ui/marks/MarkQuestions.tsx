@@ -1,9 +1,9 @@
-import { growing, plantName } from '@core/patch';
+import { growing } from '@core/patch';
 import { doubleMarks, twiceMarked } from '@core/purity';
 import { useGarden } from '@/data/garden/garden';
 import { Card, Notice } from '../controls';
 import { Txt } from '../theme';
-import { flowerPlace, listText } from '../words';
+import { flowerText, listText } from '../words';
 import { TwoMarks } from './FoundMark';
 
 /** What the record says of marks and can't be: two on one fruit, or one on two. */
@@ -12,7 +12,7 @@ export function MarkQuestions() {
   const nameOf = (id: string) => {
     const flower = state.flowers.get(id);
     const found = flower && growing(state, flower.plant);
-    return flower && found ? `${plantName(found)}, ${flowerPlace(flower)}` : 'a fruit';
+    return flower && found ? flowerText(found, flower) : 'a fruit';
   };
   const doubles = doubleMarks(state);
   const twice = twiceMarked(state).flatMap((id) => state.flowers.get(id) ?? []);

@@ -69,17 +69,18 @@ function BudRow({ bud, count, growing: { crop, variety } }: Grouped & { growing:
   const colours = useColours();
   const best = likeliest(bud.forecast);
   const days = bud.forecast.filter(({ probability }) => probability >= 0.02).slice(0, 6);
-  const name = `${count > 1 ? `${count} × ` : ''}${partName(crop, bud.sex)}${bud.flower && count === 1 ? `, ${flowerPlace(bud.flower)}` : ''}`;
+  const name = `${count > 1 ? `${count} × ` : ''}${partName(crop, bud.sex)}`;
+  const full = [name, bud.flower && count === 1 ? flowerPlace(bud.flower) : ''].filter(Boolean).join(', ');
   const share = (probability: number) => `${Math.round(probability * 100)} %`;
   return (
     <View
       role="img"
-      aria-label={`${name}: ${days.map(({ date, probability }) => `${weekdayText(date)} ${share(probability)}`).join(', ')}`}
+      aria-label={`${full}: ${days.map(({ date, probability }) => `${weekdayText(date)} ${share(probability)}`).join(', ')}`}
       style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10, alignItems: 'center' }}
     >
       <FlowerDrawing crop={crop.id} sex={bud.sex} appearance={bud.stage} shape={variety.shape} size={56} />
       <View style={[BESIDE, { gap: 3 }]}>
-        <Txt size="strong">{name}</Txt>
+        <Txt size="strong">{full}</Txt>
         <Txt size="label" tone="muted">
           {stagesOf(crop, bud.sex)[bud.stage].name} on {weekdayText(bud.seenOn)}
           {best ? `; likeliest ${weekdayText(best.date)}` : ''}

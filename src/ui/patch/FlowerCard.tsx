@@ -4,7 +4,7 @@ import { isEdible, reasonsOf } from '@core/crops';
 import { fateOf } from '@core/fruitset';
 import { tooLateForSeed } from '@core/goals';
 import { workedForKitchen, type Flower, type LedgerEvent } from '@core/ledger';
-import { plantName, reasonFor, type Growing } from '@core/patch';
+import { reasonFor, type Growing } from '@core/patch';
 import { markMissing } from '@core/purity';
 import { shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
@@ -12,7 +12,7 @@ import { useNextMark } from '@/data/garden/nextMark';
 import { Badge, Button, Card, Notice, Row, Tile, Tiles } from '../controls';
 import { CauseSheet } from '../fruit/CauseSheet';
 import { Txt } from '../theme';
-import { fateText, flowerPlace, reasonWords, sexWords } from '../words';
+import { fateText, flowerPlace, flowerText, reasonWords, partName } from '../words';
 import { FitnessLine } from './FitnessLine';
 import { Story } from './FlowerStory';
 import { HowIsIt } from './HowIsIt';
@@ -98,7 +98,7 @@ export function FlowerCard({
       {over ? null : <Button title="It was lost" look="danger" small onPress={() => setLosing(true)} />}
       <CauseSheet
         open={losing}
-        title={`${plantName(growing)}, ${flowerPlace(flower)}: what happened?`}
+        title={`${flowerText(growing, flower)}: what happened?`}
         of={losing ? of : null}
         onClose={() => setLosing(false)}
         onCause={(cause) => {
@@ -132,7 +132,7 @@ function Heading({ flower, growing }: Of) {
       }}
     >
       <Txt size="heading">
-        {sexWords[flower.sex]}, {flowerPlace(flower)}
+        {[partName(growing.crop, flower.sex), flowerPlace(flower)].filter(Boolean).join(', ')}
         {flower.mark ? ` · ${flower.mark}` : ''}
       </Txt>
       {fate ? (

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { isEdible } from '@core/crops';
 import { expectOn, fateOf, sizesOf, usualSizes, workedOn } from '@core/fruitset';
 import { LOOK_RESULTS, PROPS, type Flower, type LookResult } from '@core/ledger';
-import { plantName, wantsBearing, type Growing } from '@core/patch';
+import { wantsBearing, type Growing } from '@core/patch';
 import { daysBetween } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { Button, Notice, Row, Tile, Tiles } from '../controls';
@@ -11,7 +11,7 @@ import { CauseSheet } from '../fruit/CauseSheet';
 import { SizeAsk } from '../fruit/SizeAsk';
 import { SprayNotice } from '../care/SprayNotice';
 import { Txt } from '../theme';
-import { flowerPlace, lookWords, propWords } from '../words';
+import { flowerText, lookWords, propWords } from '../words';
 
 /** A look at one worked flower: how it is, its size, its harvest; the cause is asked where it failed. */
 export function HowIsIt({ flower, growing }: { flower: Flower; growing: Growing }) {
@@ -101,7 +101,7 @@ export function HowIsIt({ flower, growing }: { flower: Flower; growing: Growing 
       </Txt>
       <CauseSheet
         open={asking !== null}
-        title={`${plantName(growing)}, ${flowerPlace(flower)}: what happened?`}
+        title={`${flowerText(growing, flower)}: what happened?`}
         of={of}
         onClose={() => setAsking(null)}
         onWait={

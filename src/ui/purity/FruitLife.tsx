@@ -1,11 +1,11 @@
 import { View } from 'react-native';
-import { growing, plantName } from '@core/patch';
+import { growing } from '@core/patch';
 import type { Flower } from '@core/ledger';
 import { localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { Card } from '../controls';
 import { Txt } from '../theme';
-import { causeWords, flowerPlace, lookWords, plantText, plural, toolWords } from '../words';
+import { causeWords, flowerText, lookWords, plantText, plural, toolWords } from '../words';
 
 /** Who its mother and fathers are, and what was seen of it since. */
 export function FruitLife({ flower }: { flower: Flower }) {
@@ -19,7 +19,7 @@ export function FruitLife({ flower }: { flower: Flower }) {
     <>
       <Card>
         <Txt size="heading">Mother and fathers</Txt>
-        <Txt>{`Mother: ${mother ? `${plantName(mother)}, ${flowerPlace(flower)}` : 'not known'}`}</Txt>
+        <Txt>{`Mother: ${mother ? flowerText(mother, flower) : 'not known'}`}</Txt>
         {pollinations.length === 0 ? <Txt>Father: no work on record.</Txt> : null}
         {pollinations.map(({ event, at, fathers, tool, by }) => (
           <View key={event}>

@@ -1,9 +1,9 @@
 import type { Grade, LinkSays, Oddity, ProofLink, ProofLinkKind, Share } from '@core/purity';
 import type { FlowerId } from '@core/ids';
 import type { State } from '@core/ledger';
-import { growing, plantName } from '@core/patch';
+import { growing } from '@core/patch';
 import { shortDayText } from '@core/time';
-import { flowerPlace } from '../words';
+import { flowerText } from '../words';
 
 /** What a link says, in words. */
 export const reasonText: Record<LinkSays, string> = {
@@ -146,7 +146,7 @@ export function fruitName(state: State, id: FlowerId): FruitName {
   const found = flower ? growing(state, flower.plant) : null;
   return {
     mark: flower?.mark ?? null,
-    place: flower && found ? `${plantName(found)}, ${flowerPlace(flower)}` : '',
+    place: flower && found ? flowerText(found, flower) : '',
   };
 }
 

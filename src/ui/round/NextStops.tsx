@@ -1,12 +1,11 @@
 import { View } from 'react-native';
 import type { PollinationRound, StopState } from '@core/rounds';
-import { plantName } from '@core/patch';
 import { clockText } from '@core/time';
 import type { DawnPlan } from '@/data/round/dawnPlan';
 import { useGarden } from '@/data/garden/garden';
 import { BESIDE, Row, Card, Button } from '../controls';
 import { Txt } from '../theme';
-import { flowerPlace } from '../words';
+import { flowerText } from '../words';
 
 const stateWords: Record<StopState, string> = {
   'to-do': 'to do',
@@ -70,9 +69,7 @@ export function NextStops({
       {stops.map(({ flower, growing, state }) => (
         <Row key={flower.id}>
           <View style={BESIDE}>
-            <Txt size={flower.id === current ? 'strong' : 'body'}>
-              {plantName(growing)}, {flowerPlace(flower)}
-            </Txt>
+            <Txt size={flower.id === current ? 'strong' : 'body'}>{flowerText(growing, flower)}</Txt>
             <Txt size="label" tone="muted">
               {growing.bed.name} · {whenWords(flower.id, state)}
             </Txt>
@@ -82,7 +79,7 @@ export function NextStops({
               title="Go"
               look="quiet"
               small
-              label={`Go to ${plantName(growing)}, ${flowerPlace(flower)}`}
+              label={`Go to ${flowerText(growing, flower)}`}
               onPress={() => onGo(flower.id)}
             />
           )}

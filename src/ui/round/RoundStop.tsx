@@ -61,7 +61,9 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
   return (
     <Page
       title={plantName(growing)}
-      over={`Stop ${index + 1} of ${round.stops.length} · ${growing.bed.name} · ${flowerPlace(flower)}`}
+      over={[`Stop ${index + 1} of ${round.stops.length}`, growing.bed.name, flowerPlace(flower)]
+        .filter(Boolean)
+        .join(' · ')}
       badge={<BeesBadge round={round} />}
       corner={<LeaveButton onPress={onLeave} />}
       side={

@@ -3,7 +3,6 @@ import { plantName, type Growing, flowersOn } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
 import { Card } from '../controls';
 import { Runner } from '../drawings/Runner';
-import { flowerPlace } from '../words';
 
 /** The plant's runner with this flower picked out, to find it by. */
 export function WhereItIs({ flower, growing }: { flower: Flower; growing: Growing }) {
@@ -20,7 +19,7 @@ export function WhereItIs({ flower, growing }: { flower: Flower; growing: Growin
         zone={place.zone}
         chosen={flower.id}
         scale={0.62}
-        summary={`${plantName(growing)} from root to tip; this flower is at ${flowerPlace(flower)}`}
+        summary={`${plantName(growing)} from root to tip${flower.node === null ? '' : `; this flower is at node ${flower.node}`}`}
       />
     </Card>
   );

@@ -41,7 +41,7 @@ function morning(lone = false) {
       morning: day,
       plan,
       fresh: true,
-    asPlanned: false,
+      asPlanned: false,
       at: new Map(
         plan.routes.flatMap(({ stops, worker }) =>
           stops.map(({ id, begin }) => [id, { begin, worker }] as const),

@@ -2,7 +2,7 @@ import { ScrollView, View } from 'react-native';
 import { cropOf } from '@core/crops';
 import type { FlowerId, LotId } from '@core/ids';
 import { LOT_FROM } from '@core/ledger';
-import { crossFather, growing, plantName } from '@core/patch';
+import { crossFather, growing } from '@core/patch';
 import { fruitsWaiting } from '@core/seed';
 import { lotDraft, lotForm, lotYear, type ReadLot, type TypedLot } from '@/data/forms/lotForm';
 import { useGarden } from '@/data/garden/garden';
@@ -11,7 +11,7 @@ import { Button, Notice, Sheet, Stepper, Tile, Tiles } from '../controls';
 import { TypedField } from '../forms/TypedField';
 import { useTyped } from '../forms/useTyped';
 import { Txt } from '../theme';
-import { flowerPlace } from '../words';
+import { flowerText } from '../words';
 import { fromWords } from './words';
 
 /** Begins a lot: whose seed, from where, of which year. */
@@ -132,7 +132,7 @@ function FruitTicks({
           <Tile
             key={id}
             title={flower.mark ?? 'no mark'}
-            note={`${plantName(found)}, ${flowerPlace(flower)}${father ? ` × ${father}` : ''}`}
+            note={`${flowerText(found, flower)}${father ? ` × ${father}` : ''}`}
             small
             chosen={on}
             onPress={() => onChange(on ? ticked.filter((each) => each !== id) : [...ticked, id])}

@@ -1,14 +1,13 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { bloomDayOf } from '@core/bloom';
-import { plantName } from '@core/patch';
 import { leftDrafts, leftFlowers, type LeftFlower } from '@core/rounds';
 import { dayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useWeather } from '@/data/weather/weather';
 import { Button, Card, Row } from '../controls';
 import { Txt, useColours } from '../theme';
-import { flowerPlace, plural } from '../words';
+import { flowerText, plural } from '../words';
 
 /** Females shut for a morning that has passed, of which nobody wrote what became. Nothing when there is none. */
 export function LeftCard() {
@@ -34,7 +33,7 @@ export function LeftCard() {
       <Txt size="heading">{`What became of ${left.length === 1 ? 'it' : 'them'}?`}</Txt>
       <Txt tone="muted">{`${plural(left.length, 'female')} shut, and nothing written since. One that was not reached is no failure: it counts as missed.`}</Txt>
       {left.map((each) => {
-        const where = `${plantName(each.growing)}, ${flowerPlace(each.flower)}`;
+        const where = flowerText(each.growing, each.flower);
         const key = (title: string, what: Parameters<typeof leftDrafts>[1]) => (
           <Button
             title={title}

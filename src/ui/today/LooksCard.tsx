@@ -1,13 +1,12 @@
 import { View } from 'react-native';
 import type { ToLookAt } from '@core/rounds';
-import { plantName } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
 import { useLookDays } from '../fruit/useLookDays';
 import { BESIDE, Card, Button } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt, useColours, useIsWide } from '../theme';
-import { flowerPlace, plural } from '../words';
+import { flowerText, plural } from '../words';
 
 /** Fruit that is owed a look today. */
 export function LooksCard({ looks, onOpen }: { looks: ToLookAt; onOpen: () => void }) {
@@ -73,9 +72,7 @@ export function LooksCard({ looks, onOpen }: { looks: ToLookAt; onOpen: () => vo
             crop={growing.crop.id}
             size={38}
           />
-          <Txt style={BESIDE}>
-            {plantName(growing)}, {flowerPlace(flower)}
-          </Txt>
+          <Txt style={BESIDE}>{flowerText(growing, flower)}</Txt>
           <Txt size="label" tone="muted">
             day {due.day}
             {due.verdict ? ' · verdict' : ''}

@@ -22,8 +22,8 @@ interface Other {
   readonly from: number | null;
 }
 
-/** The rounds beside the vines': corn and crosses; each with what it asks for today and from when. */
-export function OtherRounds({ morning }: { morning: BloomDay }) {
+/** The rounds beside the vines': corn and crosses; each with what it asks for today and from when. `lead`: there is no other today. */
+export function OtherRounds({ morning, lead = false }: { morning: BloomDay; lead?: boolean }) {
   const { state, place, now, prefs, today } = useGarden();
   const router = useRouter();
   const rows = useMemo(
@@ -37,25 +37,40 @@ export function OtherRounds({ morning }: { morning: BloomDay }) {
     [state, place, today, morning, now],
   );
   if (rows.length === 0) return null;
+  const first = lead ? (rows.find(({ from }) => from !== null && from <= now) ?? rows[0]) : undefined;
   return (
     <Card style={{ gap: 8 }}>
-      {rows.map(({ name, what, path, from }) => (
-        <View key={name} style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 }}>
-          <View style={BESIDE}>
-            <Txt size="strong">{name}</Txt>
-            <Txt size="label" tone="muted">
-              {what}
-            </Txt>
+      {first ? (
+        <>
+          <Txt size="heading">{first.name}</Txt>
+          <Txt tone="muted">{first.what}</Txt>
+          <Button
+            title="Start"
+            look="main"
+            label={`Open: ${first.name}`}
+            onPress={() => router.navigate(first.path)}
+          />
+        </>
+      ) : null}
+      {rows
+        .filter((row) => row !== first)
+        .map(({ name, what, path, from }) => (
+          <View key={name} style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 }}>
+            <View style={BESIDE}>
+              <Txt size="strong">{name}</Txt>
+              <Txt size="label" tone="muted">
+                {what}
+              </Txt>
+            </View>
+            {from === null ? null : (
+              <Badge
+                text={from <= now ? 'due now' : `from ${clockText(from, place.zone, prefs.clock === '12')}`}
+                tone="pollen"
+              />
+            )}
+            <Button title="Open" small label={`Open: ${name}`} onPress={() => router.navigate(path)} />
           </View>
-          {from === null ? null : (
-            <Badge
-              text={from <= now ? 'due now' : `from ${clockText(from, place.zone, prefs.clock === '12')}`}
-              tone="pollen"
-            />
-          )}
-          <Button title="Open" small label={`Open: ${name}`} onPress={() => router.navigate(path)} />
-        </View>
-      ))}
+        ))}
     </Card>
   );
 }

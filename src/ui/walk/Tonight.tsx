@@ -5,7 +5,7 @@ import { Card, Row } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
-import { flowerPlace, plural, sexWords } from '../words';
+import { flowerPlace, partName, plural } from '../words';
 
 /** What was written down on this plant tonight. */
 export function Tonight({
@@ -30,8 +30,7 @@ export function Tonight({
               size={58}
             />
             <Txt size="label">
-              {sexWords[flower.sex]}
-              {flower.node === null ? '' : `, ${flowerPlace(flower)}`}
+              {[partName(growing.crop, flower.sex), flowerPlace(flower)].filter(Boolean).join(', ')}
             </Txt>
           </View>
         ))}

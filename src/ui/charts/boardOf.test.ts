@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { boardOf } from './useBoard';
+import { boardOf } from './boardOf';
 
 test('a chart never lies past its room, its letters follow the browser’s, and only in too little room are they smaller', () => {
   fc.assert(

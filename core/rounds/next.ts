@@ -122,8 +122,8 @@ export function pollinationRound(
 
 /**
  * The evening walk of one day: what is to be shut for seed, vines before all. Corn, crosses and kitchen plants have rounds of their
- * own, and are walked where there are no vines only by who asks for it; with `kitchen` it is the vines of the kitchen round instead, looked over for tomorrow's females. `null` where there is nothing
- * to look at.
+ * own; where there are no vines they are here all the same, for whoever opens the walk. With `kitchen` it is the vines of the kitchen
+ * round instead, looked over for tomorrow's females. `null` where there is nothing to look at.
  */
 export function eveningWalk(
   state: State,

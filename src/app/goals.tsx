@@ -31,29 +31,37 @@ function Goals() {
   return stand && variety ? <OneGoal key={stand.id} stand={stand} variety={variety} /> : <AllGoals />;
 }
 
-function AllGoals() {
-  const { state, patch } = useGarden();
+/** Every stand that can have a goal, as rows; `chosen` is open beside them. */
+function useGoalRows(chosen: string | null) {
+  const { state } = useGarden();
   const router = useRouter();
   const sums = useGoals();
-  const wide = useIsWide();
-  const stands = [...state.stands.values()].flatMap((stand) => {
+  const rows = [...state.stands.values()].flatMap((stand) => {
     const variety = state.varieties.get(stand.variety);
     const lives = plantsOfStand(state, stand.id).some(({ ended }) => !ended);
-    return variety && lives && hasRounds(cropOf(variety.crop)) ? [{ stand, variety }] : [];
+    return variety && lives && hasRounds(cropOf(variety.crop))
+      ? [
+          <GoalRow
+            key={stand.id}
+            variety={variety}
+            stand={stand}
+            sum={sums.find((sum) => sum.stand.id === stand.id) ?? null}
+            chosen={stand.id === chosen}
+            onOpen={() => router.navigate({ pathname: '/goals', params: { stand: stand.id } })}
+          />,
+        ]
+      : [];
   });
+  return { rows, counted: sums.length > 0 };
+}
+
+function AllGoals() {
+  const { patch } = useGarden();
+  const wide = useIsWide();
+  const { rows, counted } = useGoalRows(null);
   // A question comes before the answers that hang on it; once answered it stands aside.
-  const asked = patch !== null && patch.frostOn === null && sums.length > 0;
-  const rows = (of: typeof stands) =>
-    of.map(({ stand, variety }) => (
-      <GoalRow
-        key={stand.id}
-        variety={variety}
-        stand={stand}
-        sum={sums.find((sum) => sum.stand.id === stand.id) ?? null}
-        onOpen={() => router.navigate({ pathname: '/goals', params: { stand: stand.id } })}
-      />
-    ));
-  const half = wide ? Math.ceil(stands.length / 2) : stands.length;
+  const asked = patch !== null && patch.frostOn === null && counted;
+  const half = wide ? Math.ceil(rows.length / 2) : rows.length;
   return (
     <Page
       title="Goals"
@@ -62,16 +70,16 @@ function AllGoals() {
       side={
         <>
           {asked && !wide ? null : <FrostCard />}
-          {rows(stands.slice(half))}
+          {rows.slice(half)}
         </>
       }
     >
       <UndoLine />
       {asked && !wide ? <FrostCard /> : null}
-      {stands.length === 0 ? (
+      {rows.length === 0 ? (
         <Txt>No plants yet: add some on the Patch, then say what they are to bring.</Txt>
       ) : null}
-      {rows(stands.slice(0, half))}
+      {rows.slice(0, half)}
     </Page>
   );
 }
@@ -90,6 +98,7 @@ function OneGoal({ stand, variety }: OfStand) {
 function GoalPage({ stand, variety, draft }: OfStand & { draft: KeptDraft<TypedGoal> }) {
   const { busy, problem, save } = useRecording();
   const router = useRouter();
+  const { rows } = useGoalRows(stand.id);
   const form = useTyped<TypedGoal, ReadGoal>(goalForm, draft.value, draft.change, true);
   const goal = useMemo(() => goalSoFar(form.value), [form.value]);
   const sum = useSumOf(stand, goal);
@@ -106,6 +115,7 @@ function GoalPage({ stand, variety, draft }: OfStand & { draft: KeptDraft<TypedG
     <Page
       title={`Goal: ${variety.name}`}
       over={`${crop.name} · for ${reasonWords[stand.reason]}`}
+      list={rows.length > 1 ? rows : undefined}
       corner={<Button title="Back" look="quiet" small label="Back to all goals" onPress={back} />}
       side={
         sum ? (

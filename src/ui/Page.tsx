@@ -11,6 +11,8 @@ export interface PageProps {
   readonly children: ReactNode;
   /** Second column on a wide screen; below the first on a phone. */
   readonly side?: ReactNode;
+  /** What this page is one of, to go from one to the next: a narrow column before the others, on wide screens only. */
+  readonly list?: ReactNode;
   /** Stays in thumb's reach at the bottom. */
   readonly foot?: ReactNode;
   /** Drawn edge to edge under the title. */
@@ -21,7 +23,7 @@ export interface PageProps {
 export const PageScroller = createContext<(() => HTMLElement | null) | null>(null);
 
 /** One place: a title, what it holds, and its main action at the bottom. */
-export function Page({ title, over, badge, corner, children, side, foot, banner }: PageProps) {
+export function Page({ title, over, badge, corner, children, side, list, foot, banner }: PageProps) {
   const colours = useColours();
   const wide = useIsWide();
   const heading = useRef<View>(null);
@@ -64,10 +66,11 @@ export function Page({ title, over, badge, corner, children, side, foot, banner 
             {corner}
           </View>
           {banner}
-          {wide && side ? (
+          {wide && (side || list) ? (
             <View style={styles.columns}>
+              {list ? <View style={styles.list}>{list}</View> : null}
               <View style={styles.column}>{children}</View>
-              <View style={styles.column}>{side}</View>
+              {side ? <View style={styles.column}>{side}</View> : null}
             </View>
           ) : (
             <View style={[styles.body, wide ? styles.wideBody : null]}>
@@ -85,7 +88,11 @@ export function Page({ title, over, badge, corner, children, side, foot, banner 
             { borderTopColor: colours.rule, backgroundColor: colours.paper },
           ]}
         >
-          <View style={[styles.footInside, wide && side ? styles.footOfTwo : null]}>{foot}</View>
+          <View
+            style={[styles.footInside, wide && side ? (list ? styles.footByList : styles.footOfTwo) : null]}
+          >
+            {foot}
+          </View>
         </View>
       ) : null}
     </View>
@@ -116,9 +123,11 @@ const styles = StyleSheet.create({
   wideBody: { paddingHorizontal: 24, maxWidth: 860 },
   columns: { flexDirection: 'row', gap: 20, paddingHorizontal: 24, paddingTop: 10, alignItems: 'flex-start' },
   column: { flex: 1, gap: 12, minWidth: 0 },
+  list: { width: 280, gap: 12 },
   foot: { padding: 12, borderTopWidth: 1 },
   wideFoot: { paddingHorizontal: 24 },
   footInside: { gap: 8, width: '100%', maxWidth: 812 },
   // Over two columns the keys stand under the first.
   footOfTwo: { maxWidth: 'calc(50% - 10px)' as unknown as number },
+  footByList: { marginLeft: 300, maxWidth: 'calc(50% - 160px)' as unknown as number },
 });

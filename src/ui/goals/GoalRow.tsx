@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import type { Stand, Variety } from '@core/ledger';
 import type { GoalSum } from '@core/goals';
 import { BESIDE, Badge, Card, Button } from '../controls';
-import { Txt } from '../theme';
+import { Txt, useColours } from '../theme';
 import { reasonWords } from '../words';
 import { goalLine, standingSentence, standingTone, standingWords } from './words';
 
@@ -11,16 +11,20 @@ export function GoalRow({
   stand,
   variety,
   sum,
+  chosen = false,
   onOpen,
 }: {
   stand: Stand;
   variety: Variety;
   sum: GoalSum | null;
+  /** It is the one that is open beside the list. */
+  chosen?: boolean;
   onOpen: () => void;
 }) {
   const set = stand.goal !== null;
+  const colours = useColours();
   return (
-    <Card style={{ gap: 6 }}>
+    <Card style={{ gap: 6, ...(chosen ? { borderWidth: 3, borderColor: colours.pollen } : null) }}>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 }}>
         <View style={BESIDE}>
           <Txt size="heading">{variety.name}</Txt>
@@ -29,12 +33,14 @@ export function GoalRow({
           </Txt>
         </View>
         {sum ? <Badge text={standingWords[sum.standing]} tone={standingTone[sum.standing]} /> : null}
-        <Button
-          title={set ? 'Open' : 'Set'}
-          small
-          label={`${set ? 'Open' : 'Set'} the goal of ${variety.name}`}
-          onPress={onOpen}
-        />
+        {chosen ? null : (
+          <Button
+            title={set ? 'Open' : 'Set'}
+            small
+            label={`${set ? 'Open' : 'Set'} the goal of ${variety.name}`}
+            onPress={onOpen}
+          />
+        )}
       </View>
       {sum ? <Txt>{standingSentence(sum)}</Txt> : null}
     </Card>

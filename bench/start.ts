@@ -40,12 +40,24 @@ interface Report {
 const LIGHTHOUSE = 'node_modules/lighthouse/cli/index.js';
 
 /** By itself, in a process of its own: it carries functions over into the page, which must be as they were written. */
+async function report(url: string, tries = 3): Promise<string> {
+  try {
+    const { stdout } = await promisify(execFile)(
+      process.execPath,
+      [LIGHTHOUSE, url, `--port=${DEBUG_PORT}`, '--only-categories=performance', '--output=json', '--quiet'],
+      { maxBuffer: 100_000_000 },
+    );
+    return stdout;
+  } catch (error) {
+    // On a busy machine the trace of a page now and then lacks its beginning: then it asks to be run again.
+    if (tries > 1 && /run Lighthouse again/.test(String((error as { stderr?: unknown }).stderr)))
+      return report(url, tries - 1);
+    throw error;
+  }
+}
+
 async function measure(url: string) {
-  const { stdout } = await promisify(execFile)(
-    process.execPath,
-    [LIGHTHOUSE, url, `--port=${DEBUG_PORT}`, '--only-categories=performance', '--output=json', '--quiet'],
-    { maxBuffer: 100_000_000 },
-  );
+  const stdout = await report(url);
   const { audits, categories } = JSON.parse(stdout) as Report;
   const value = (audit: string) => audits[audit]?.numericValue ?? NaN;
   return {

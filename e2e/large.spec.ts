@@ -53,6 +53,32 @@ for (const [part, screens] of PARTS.entries())
     }
   });
 
+test('two hundred plants of corn, as many as keep a variety: of the daily look and the day only what is in sight is drawn', async ({
+  page,
+}) => {
+  await setTime(page, '2026-07-14T13:05:00Z');
+  const garden = new TestGarden();
+  const { plants } = garden.plant('corn', 'Weir Copper', 200, { reason: 'seed' });
+  for (const [i, plant] of plants.entries()) {
+    garden.shut('2026-07-12', plant, 'female', 'shoot-bag');
+    if (i % 2 === 0) garden.see(garden.time('2026-07-14', 9), plant, 'male', 'open');
+  }
+  await takeOver(page, garden);
+  const nodes = () => page.evaluate(() => document.querySelectorAll('*').length);
+  for (const [path, words] of [
+    ['/scout', 'Corn: the daily look'],
+    ['/corn', 'Silk under the bag?'],
+  ] as const) {
+    await page.goto(path);
+    await expect(page.getByRole('heading', { name: words })).toBeVisible();
+    await expect(page.getByText('Weir Copper 1', { exact: true }).first()).toBeVisible();
+    expect([path, Math.max(await nodes(), MOST_NODES)]).toEqual([path, MOST_NODES]);
+  }
+  await page.goto('/scout');
+  await page.getByRole('button', { name: 'New shoot on Weir Copper 2, bag on' }).click();
+  await expect(page.getByText(/of 200 looked at/)).toBeVisible();
+});
+
 test('of a long list only the rows in sight are drawn, down to the last', async ({ page }) => {
   await setTime(page, '2026-07-14T03:05:00Z');
   await takeOver(page, largeGarden());

@@ -14,6 +14,7 @@ import { SwapsCard } from '@/ui/corn/SwapsCard';
 import { TasselsCard } from '@/ui/corn/TasselsCard';
 import { FlowerRow } from '@/ui/FlowerRow';
 import { gated } from '@/ui/Gate';
+import { FEW_CARDS, LongList } from '@/ui/LongList';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
 import { ToToday } from '@/ui/ToToday';
@@ -60,26 +61,33 @@ function Corn() {
       {corn.toCheck.length > 0 ? (
         <Card>
           <Txt size="heading">Silk under the bag?</Txt>
-          {corn.toCheck.map(({ flower, growing }) => (
-            <FlowerRow key={flower.id} flower={flower} growing={growing} note="bag on, no silk yet">
-              <Button
-                title="Silk is out"
-                small
-                label={`Silk is out on ${plantName(growing)}`}
-                disabled={busy}
-                onPress={() =>
-                  onSave({
-                    kind: 'flowerSeen',
-                    flower: flower.id,
-                    plant: growing.plant.id,
-                    sex: 'female',
-                    stage: 'open',
-                    node: flower.node,
-                  })
-                }
-              />
-            </FlowerRow>
-          ))}
+          <LongList
+            items={corn.toCheck}
+            keyOf={({ flower }) => flower.id}
+            about={70}
+            short={FEW_CARDS}
+            gap={10}
+            row={({ flower, growing }) => (
+              <FlowerRow flower={flower} growing={growing} note="bag on, no silk yet">
+                <Button
+                  title="Silk is out"
+                  small
+                  label={`Silk is out on ${plantName(growing)}`}
+                  disabled={busy}
+                  onPress={() =>
+                    onSave({
+                      kind: 'flowerSeen',
+                      flower: flower.id,
+                      plant: growing.plant.id,
+                      sex: 'female',
+                      stage: 'open',
+                      node: flower.node,
+                    })
+                  }
+                />
+              </FlowerRow>
+            )}
+          />
         </Card>
       ) : null}
       <TasselsCard corn={corn} busy={busy} onSave={onSave} />

@@ -16,13 +16,10 @@ import { LoopRow } from '@/ui/fruit/LoopRow';
 import { MarkRow } from '@/ui/fruit/MarkRow';
 import { MarkQuestions } from '@/ui/marks/MarkQuestions';
 import { gated } from '@/ui/Gate';
-import { LongList } from '@/ui/LongList';
+import { FEW_CARDS, LongList } from '@/ui/LongList';
 import { Page } from '@/ui/Page';
 import { Txt, useIsWide } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
-
-/** Cards, each with a drawing and its keys: a page of more is slow to open. */
-const FEW_CARDS = 24;
 
 /** Every fruit owed a look today: one tap each; a drop asks the cause. */
 function Looks() {

@@ -7,9 +7,10 @@ import { useRecording } from '@/data/garden/useRecording';
 import { Badge, Button, Card, Notice } from '@/ui/controls';
 import { ScoutRow } from '@/ui/corn/ScoutRow';
 import { gated } from '@/ui/Gate';
+import { FEW_CARDS, LongList } from '@/ui/LongList';
 import { NoStand } from '@/ui/NoStand';
 import { Page } from '@/ui/Page';
-import { Txt } from '@/ui/theme';
+import { Txt, useIsWide } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
 
 /** The daily look over the corn, plant by plant in walking order: shoots to bag, silk that came unbagged, tassels that shed. */
@@ -17,14 +18,22 @@ function Scout() {
   const { state, place, today } = useGarden();
   const { busy, problem, save } = useRecording();
   const router = useRouter();
+  const wide = useIsWide();
   const plants = useMemo(() => cornScouting(state, place, today), [state, place, today]);
   const toLook = plants.filter(({ done }) => !done);
   const left = toLook.length;
   const half = Math.ceil(plants.length / 2);
   const onSave = (...drafts: Draft[]) => void save(...drafts);
-  const rows = plants.map((scouted) => (
-    <ScoutRow key={scouted.growing.plant.id} scouted={scouted} busy={busy} onSave={onSave} />
-  ));
+  const rows = (of: typeof plants) => (
+    <LongList
+      items={of}
+      keyOf={({ growing }) => growing.plant.id}
+      row={(scouted) => <ScoutRow scouted={scouted} busy={busy} onSave={onSave} />}
+      about={150}
+      short={FEW_CARDS}
+      gap={12}
+    />
+  );
   return (
     <Page
       title="Corn: the daily look"
@@ -33,7 +42,7 @@ function Scout() {
       }
       badge={plants.length > 0 && left === 0 ? <Badge text="all looked at" tone="leaf" /> : undefined}
       corner={<Button title="Back" look="quiet" small onPress={() => router.replace('/corn')} />}
-      side={rows.slice(half)}
+      side={wide ? rows(plants.slice(half)) : null}
       foot={
         <>
           {left > 1 && left < plants.length ? (
@@ -66,7 +75,7 @@ function Scout() {
           </Txt>
         </Card>
       )}
-      {rows.slice(0, half)}
+      {rows(wide ? plants.slice(0, half) : plants)}
     </Page>
   );
 }

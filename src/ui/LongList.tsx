@@ -5,6 +5,9 @@ import { piece, usePiece } from '@/data/device/pieces';
 /** Who has long lists waits for the package that windows them, and nobody else. */
 const parts = piece(() => import('./listParts'));
 
+/** `short` where each row has a drawing and keys: a page of more is slow to open. */
+export const FEW_CARDS = 24;
+
 /** Up to so many rows a list is simply drawn: the browser finds words in it, and nothing has to be measured. */
 const SHORT = 40;
 

@@ -9,6 +9,7 @@ import { useGarden } from '@/data/garden/garden';
 import { useNextMark } from '@/data/garden/nextMark';
 import { Button, Card, Notice } from '../controls';
 import { FlowerRow } from '../FlowerRow';
+import { FEW_CARDS, LongList } from '../LongList';
 import { Steps } from '../Steps';
 import { Txt } from '../theme';
 import { plural } from '../words';
@@ -64,29 +65,37 @@ export function SwapsCard({
             : 'No ear with silk under its bag yet.'}
         </Txt>
       )}
-      {corn.pairs.map((pair) => (
-        <FlowerRow
-          key={pair.ear.flower.id}
-          flower={pair.ear.flower}
-          growing={pair.ear.growing}
-          note={`${pair.turn}. from the tassel of ${plantName(pair.tassel.growing)} · silk ${pair.ear.silkDays === 0 ? 'since today' : plural(pair.ear.silkDays, 'day')}`}
-        >
-          <Button
-            title={`Both bags whole, poured, covered, mark ${nextMark}`}
-            small
-            label={`Both bags whole, poured over ${plantName(pair.ear.growing)} and covered, mark ${nextMark}`}
-            disabled={busy}
-            onPress={() => onSave(...pourDrafts(pair, nextMark))}
-          />
-          <Button
-            title="Bag torn"
-            small
-            label={`The tassel bag of ${plantName(pair.tassel.growing)} is torn`}
-            disabled={busy}
-            onPress={() => onSave({ kind: 'closureChecked', flower: pair.tassel.flower.id, result: 'torn' })}
-          />
-        </FlowerRow>
-      ))}
+      <LongList
+        items={corn.pairs}
+        keyOf={({ ear }) => ear.flower.id}
+        about={140}
+        short={FEW_CARDS}
+        gap={10}
+        row={(pair) => (
+          <FlowerRow
+            flower={pair.ear.flower}
+            growing={pair.ear.growing}
+            note={`${pair.turn}. from the tassel of ${plantName(pair.tassel.growing)} · silk ${pair.ear.silkDays === 0 ? 'since today' : plural(pair.ear.silkDays, 'day')}`}
+          >
+            <Button
+              title={`Both bags whole, poured, covered, mark ${nextMark}`}
+              small
+              label={`Both bags whole, poured over ${plantName(pair.ear.growing)} and covered, mark ${nextMark}`}
+              disabled={busy}
+              onPress={() => onSave(...pourDrafts(pair, nextMark))}
+            />
+            <Button
+              title="Bag torn"
+              small
+              label={`The tassel bag of ${plantName(pair.tassel.growing)} is torn`}
+              disabled={busy}
+              onPress={() =>
+                onSave({ kind: 'closureChecked', flower: pair.tassel.flower.id, result: 'torn' })
+              }
+            />
+          </FlowerRow>
+        )}
+      />
     </Card>
   );
 }

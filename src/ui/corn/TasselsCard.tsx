@@ -3,6 +3,7 @@ import type { Draft } from '@core/ledger';
 import { plantName } from '@core/patch';
 import { Button, Card } from '../controls';
 import { FlowerRow } from '../FlowerRow';
+import { FEW_CARDS, LongList } from '../LongList';
 import { Txt } from '../theme';
 import { plural } from '../words';
 
@@ -26,17 +27,24 @@ export function TasselsCard({
             ? 'As many tassels are bagged as ears wait for pollen.'
             : 'None while no ear has silk.'}
       </Txt>
-      {corn.tasselsToBag.map(({ flower, growing }) => (
-        <FlowerRow key={flower.id} flower={flower} growing={growing} note="shedding">
-          <Button
-            title="Bag on"
-            small
-            label={`Tassel bag on ${plantName(growing)}`}
-            disabled={busy}
-            onPress={() => onSave({ kind: 'flowerShut', flower: flower.id, closure: 'tassel-bag' })}
-          />
-        </FlowerRow>
-      ))}
+      <LongList
+        items={corn.tasselsToBag}
+        keyOf={({ flower }) => flower.id}
+        about={70}
+        short={FEW_CARDS}
+        gap={10}
+        row={({ flower, growing }) => (
+          <FlowerRow flower={flower} growing={growing} note="shedding">
+            <Button
+              title="Bag on"
+              small
+              label={`Tassel bag on ${plantName(growing)}`}
+              disabled={busy}
+              onPress={() => onSave({ kind: 'flowerShut', flower: flower.id, closure: 'tassel-bag' })}
+            />
+          </FlowerRow>
+        )}
+      />
       <Txt size="label" tone="muted">
         Corn suffers badly from its own pollen: other plants’ tassels come first. Leaves and staples cut: mind
         eyes and hands.

@@ -238,13 +238,13 @@ function painted(page: Page, button: string, words: string): Promise<number> {
   return page.evaluate(
     ([name, begin]) =>
       new Promise<number>((resolve, reject) => {
-        const told = () => document.body.innerText.split('\n').find((line) => line.startsWith(begin));
-        const before = told();
+        const line = new RegExp(`^${begin}.*$`, 'm');
+        const before = document.body.innerText.match(line)?.[0];
         setTimeout(() => reject(new Error(`${name}: nothing changes`)), 20_000);
         const key = document.querySelector<HTMLElement>(`[aria-label^="${name}"]`);
         const start = performance.now();
         const watch = new MutationObserver(() => {
-          if (told() === before) return;
+          if (document.body.innerText.match(line)?.[0] === before) return;
           watch.disconnect();
           requestAnimationFrame(() => setTimeout(() => resolve(performance.now() - start), 0));
         });

@@ -12,13 +12,14 @@ export async function setTime(page: Page, time: string): Promise<void> {
   await page.clock.setFixedTime(new Date(time));
 }
 
-/** From the first screen to a patch of four plants of one variety, in Ljubljana. */
-export async function beginPatch(page: Page, variety = 'Harbour Lantern'): Promise<void> {
+/** From the first screen to a patch of four plants of one variety, in Ljubljana; the crop that is offered, or another. */
+export async function beginPatch(page: Page, variety = 'Harbour Lantern', crop?: RegExp): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: 'Begin my patch' }).click();
   await page.getByRole('button', { name: /^Pure seed,/ }).click();
   await page.getByLabel('Nearest town, country or zone').fill('ljub');
   await page.getByText('Ljubljana, Slovenia').click();
+  if (crop) await page.getByRole('button', { name: crop }).click();
   await page.getByLabel('Variety', { exact: true }).fill(variety);
   await page.getByRole('button', { name: 'Begin with 4 plants' }).click();
   await expect(page.getByRole('link', { name: 'Patch' })).toBeVisible();

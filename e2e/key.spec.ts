@@ -123,14 +123,7 @@ test('an observation that cannot be gets a question back, and is kept if the gro
 
 test('corn and tomato on the walk: their own parts, stages and closures', async ({ page }) => {
   await setTime(page, '2026-07-13T15:30:00Z');
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Begin my patch' }).click();
-  await page.getByRole('button', { name: /^Pure seed,/ }).click();
-  await page.getByLabel('Nearest town, country or zone').fill('ljub');
-  await page.getByText('Ljubljana, Slovenia').click();
-  await page.getByRole('button', { name: /^corn/ }).click();
-  await page.getByLabel('Variety', { exact: true }).fill('Weir Copper');
-  await page.getByRole('button', { name: 'Begin with 4 plants' }).click();
+  await beginPatch(page, 'Weir Copper', /^corn/);
   await page.goto('/walk');
   await page.getByRole('button', { name: /^plump shoot:/ }).click();
   await expect(page.getByText(/put a shoot bag on today/)).toBeVisible();

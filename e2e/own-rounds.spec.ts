@@ -44,14 +44,7 @@ test('a plot of corn and nothing else: the daily look leads, one tap for all whe
   page,
 }) => {
   await setTime(page, '2026-07-12T15:00:00.000Z');
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Begin my patch' }).click();
-  await page.getByRole('button', { name: /^Pure seed,/ }).click();
-  await page.getByLabel('Nearest town, country or zone').fill('ljub');
-  await page.getByText('Ljubljana, Slovenia').click();
-  await page.getByRole('button', { name: /^corn/ }).click();
-  await page.getByLabel('Variety', { exact: true }).fill('Weir Copper');
-  await page.getByRole('button', { name: 'Begin with 4 plants' }).click();
+  await beginPatch(page, 'Weir Copper', /^corn/);
   await expect(page.getByRole('heading', { name: 'Daily look at the corn' })).toBeVisible();
   await expect(page.getByText('Evening walk')).toHaveCount(0);
   await page.getByRole('button', { name: 'Open: Daily look at the corn' }).click();

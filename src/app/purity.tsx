@@ -1,12 +1,12 @@
 import { useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { Pressable } from 'react-native';
 import { useRouter } from 'expo-router';
 import { csvText } from '@core/formats';
 import { GRADES, type ListedFruit, type VarietyPurity } from '@core/purity';
 import { saveFile } from '@/data/device/files';
 import { useYearPurity } from '@/data/study/study';
 import { useGarden } from '@/data/garden/garden';
-import { BESIDE, Row, Badge, Button, Card, Tile, Tiles } from '@/ui/controls';
+import { BETWEEN, BESIDE, Row, Badge, Button, Card, Tile, Tiles } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { LongList } from '@/ui/LongList';
 import { Page } from '@/ui/Page';
@@ -113,20 +113,12 @@ function ReportCard({
   });
   return (
     <Card>
-      <View
-        style={{
-          flexDirection: 'row',
-          flexWrap: 'wrap',
-          alignItems: 'center',
-          justifyContent: 'space-between',
-          gap: 8,
-        }}
-      >
+      <Row style={BETWEEN}>
         <Txt size="heading" style={BESIDE}>
           {name}
         </Txt>
         <Badge text={gradeWords[grade]} tone={gradeTone[grade]} />
-      </View>
+      </Row>
       <Txt>{`${plural(fruits.length, 'fruit', 'fruits')}: ${counts.join(', ')}.`}</Txt>
       <Txt>{shareWords(share)}</Txt>
       <Txt size="label" tone="muted">

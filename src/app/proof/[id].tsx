@@ -5,7 +5,7 @@ import { fruitProof, type ProofLink } from '@core/purity';
 import type { Flower, LedgerEvent, State } from '@core/ledger';
 import { addDays, clockText, localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
-import { BESIDE, Badge, Button, Card, Notice } from '@/ui/controls';
+import { BETWEEN, Row, BESIDE, Badge, Button, Card, Notice } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { ShutRow } from '@/ui/fruit/ShutRow';
 import { NotHere } from '@/ui/NotHere';
@@ -58,17 +58,10 @@ function ProofPage() {
       }
     >
       <Card>
-        <View
-          style={{
-            flexDirection: 'row',
-            flexWrap: 'wrap',
-            alignItems: 'center',
-            justifyContent: 'space-between',
-          }}
-        >
+        <Row gap={0} style={BETWEEN}>
           <Txt size="heading">{found.variety.name}</Txt>
           <Badge text={gradeWords[proof.grade]} tone={gradeTone[proof.grade]} />
-        </View>
+        </Row>
         <ProofDrawing links={chain.links} grade={proof.grade} height={34} />
         <Txt>{shareWords(proof.foreignShare)}</Txt>
         <Txt size="label" tone="muted">

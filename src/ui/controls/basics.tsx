@@ -1,5 +1,5 @@
 import { useId, type ReactNode, type Ref } from 'react';
-import { StyleSheet, View, type ViewStyle } from 'react-native';
+import { StyleSheet, View, type StyleProp, type ViewStyle } from 'react-native';
 import { Input, Overlay } from '@rneui/themed';
 import { rem } from '../rem';
 import { CORNER, FONT, TOUCH, Txt, useColours, type Colours } from '../theme';
@@ -244,12 +244,23 @@ export function Sheet({
   );
 }
 
-export function Row({ children, gap = 8, style }: { children: ReactNode; gap?: number; style?: ViewStyle }) {
+export function Row({
+  children,
+  gap = 8,
+  style,
+}: {
+  children: ReactNode;
+  gap?: number;
+  style?: StyleProp<ViewStyle>;
+}) {
   return <View style={[styles.row, { gap }, style]}>{children}</View>;
 }
 
 /** Words beside keys in a row: they take what is left, and where that is less than a word or two, the keys go below. */
 export const BESIDE: ViewStyle = { flex: 1, minWidth: rem(112) };
+
+/** A title and what stands at the other end of its row. */
+export const BETWEEN: ViewStyle = { justifyContent: 'space-between' };
 
 const styles = StyleSheet.create({
   card: { borderWidth: 1, borderRadius: CORNER, padding: 14, gap: 10 },

@@ -4,7 +4,7 @@ import { kindName } from '@core/crops';
 import { daysApart } from '@core/isolation';
 import { daysBetween, shortDayText, type LocalDate } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
-import { Card } from '../controls';
+import { BETWEEN, Row, Card } from '../controls';
 import { Txt, useColours } from '../theme';
 import { bloomGroups, type BloomGroup, type BloomRow } from './bloomRows';
 
@@ -40,14 +40,14 @@ function Group({ group: { rows } }: { group: BloomGroup }) {
     <View style={{ gap: 4, borderTopWidth: 1, borderTopColor: colours.rule, paddingTop: 6 }}>
       <Txt size="strong">{`${capital(kindName(rows[0]?.kind.crop ?? 'corn'))}, and what could cross with it`}</Txt>
       {first === '' ? null : (
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'space-between' }}>
+        <Row gap={0} style={[BETWEEN, { alignItems: 'stretch' }]}>
           <Txt size="label" tone="muted">
             {shortDayText(first)}
           </Txt>
           <Txt size="label" tone="muted">
             {shortDayText(last)}
           </Txt>
-        </View>
+        </Row>
       )}
       {rows.map((row) => (
         <Bar key={row.id} row={row} first={first} last={last} />

@@ -3,7 +3,7 @@ import { VISITS_A_DAY } from '@core/crops';
 import type { GoalPart, GoalSum } from '@core/goals';
 import { shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
-import { BESIDE, Badge, Card } from '../controls';
+import { BETWEEN, Row, BESIDE, Badge, Card } from '../controls';
 import { Txt, useColours } from '../theme';
 import { closureWords, plural, tapeText } from '../words';
 import { fromWords, standingSentence, standingTone, standingWords } from './words';
@@ -42,18 +42,10 @@ export function SumCard({ sum }: { sum: GoalSum }) {
   ];
   return (
     <Card>
-      <View
-        style={{
-          flexDirection: 'row',
-          flexWrap: 'wrap',
-          justifyContent: 'space-between',
-          alignItems: 'center',
-          gap: 8,
-        }}
-      >
+      <Row style={BETWEEN}>
         <Txt size="heading">The sum</Txt>
         <Badge text={standingWords[sum.standing]} tone={standingTone[sum.standing]} />
-      </View>
+      </Row>
       <Txt>{standingSentence(sum)}</Txt>
       {rows.map(([name, value, why]) => (
         <SumRow key={name} name={name} value={value} why={why} />

@@ -1,5 +1,4 @@
 import { useMemo, useState } from 'react';
-import { View } from 'react-native';
 import { isEdible, reasonsOf } from '@core/crops';
 import { fateOf } from '@core/fruitset';
 import { tooLateForSeed } from '@core/goals';
@@ -9,7 +8,7 @@ import { markMissing } from '@core/purity';
 import { shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useNextMark } from '@/data/garden/nextMark';
-import { Badge, Button, Card, Notice, Row, Tile, Tiles } from '../controls';
+import { BETWEEN, Badge, Button, Card, Notice, Row, Tile, Tiles } from '../controls';
 import { CauseSheet } from '../fruit/CauseSheet';
 import { Txt } from '../theme';
 import { fateText, flowerPlace, flowerText, reasonWords, partName } from '../words';
@@ -122,15 +121,7 @@ function Heading({ flower, growing }: Of) {
   const { place, today } = useGarden();
   const fate = fateOf(flower, growing.crop, place.zone, today);
   return (
-    <View
-      style={{
-        flexDirection: 'row',
-        flexWrap: 'wrap',
-        justifyContent: 'space-between',
-        alignItems: 'center',
-        gap: 8,
-      }}
-    >
+    <Row style={BETWEEN}>
       <Txt size="heading">
         {[partName(growing.crop, flower.sex), flowerPlace(flower)].filter(Boolean).join(', ')}
         {flower.mark ? ` · ${flower.mark}` : ''}
@@ -141,7 +132,7 @@ function Heading({ flower, growing }: Of) {
           tone={fate === 'set' ? 'leaf' : fate === 'waiting' || fate === 'not-looked-at' ? 'pollen' : 'brick'}
         />
       ) : null}
-    </View>
+    </Row>
   );
 }
 

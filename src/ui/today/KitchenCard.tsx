@@ -1,10 +1,9 @@
-import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import type { BloomDay } from '@core/bloom';
 import { kitchenMinutes, type KitchenPlant } from '@core/kitchen';
 import { clockText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
-import { Badge, Card, Button, Row, Stat } from '../controls';
+import { BETWEEN, Badge, Card, Button, Row, Stat } from '../controls';
 import { Txt } from '../theme';
 import { plural } from '../words';
 
@@ -54,18 +53,10 @@ export function KitchenCard({
   ].filter((each) => each !== null);
   return (
     <Card>
-      <View
-        style={{
-          flexDirection: 'row',
-          flexWrap: 'wrap',
-          alignItems: 'center',
-          justifyContent: 'space-between',
-          gap: 8,
-        }}
-      >
+      <Row style={BETWEEN}>
         <Txt size="heading">Kitchen round</Txt>
         {vines.length > 0 && !over ? <Badge text={`shut by ${time(closes)}`} tone="pollen" /> : null}
-      </View>
+      </Row>
       <Row gap={20}>
         {due > 0 && !over ? (
           <Stat value={due} name={due === 1 ? 'female to work' : 'females to work'} />

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import type { ToLookAt } from '@core/rounds';
 import { useGarden } from '@/data/garden/garden';
 import { useLookDays } from '../fruit/useLookDays';
-import { BESIDE, Card, Button } from '../controls';
+import { BETWEEN, Row, BESIDE, Card, Button } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt, useColours, useIsWide } from '../theme';
@@ -35,15 +35,7 @@ export function LooksCard({ looks, onOpen }: { looks: ToLookAt; onOpen: () => vo
   const verdicts = owed.filter(({ due }) => due.verdict).length;
   return (
     <Card>
-      <View
-        style={{
-          flexDirection: 'row',
-          flexWrap: 'wrap',
-          justifyContent: 'space-between',
-          alignItems: 'baseline',
-          gap: 8,
-        }}
-      >
+      <Row style={[BETWEEN, { alignItems: 'baseline' }]}>
         <Txt size="heading">
           {owed.length > 0 ? `${plural(owed.length, 'fruit', 'fruits')} to look at` : 'To look at'}
         </Txt>
@@ -52,7 +44,7 @@ export function LooksCard({ looks, onOpen }: { looks: ToLookAt; onOpen: () => vo
             {plural(verdicts, 'verdict')} due
           </Txt>
         ) : null}
-      </View>
+      </Row>
       {owed.slice(0, shown).map(({ flower, growing, due }) => (
         <View
           key={flower.id}

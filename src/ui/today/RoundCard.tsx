@@ -5,7 +5,7 @@ import { clockText } from '@core/time';
 import { reasonFor } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
 import { useNextMark } from '@/data/garden/nextMark';
-import { Badge, Card, Button, Row, Stat } from '../controls';
+import { BETWEEN, Badge, Card, Button, Row, Stat } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
@@ -135,17 +135,9 @@ function PollinationCard({ round, onStart }: { round: PollinationRound; onStart:
 
 function Head({ title, badge, tone }: { title: string; badge: string; tone: 'pollen' | 'dusk' }) {
   return (
-    <View
-      style={{
-        flexDirection: 'row',
-        flexWrap: 'wrap',
-        alignItems: 'center',
-        justifyContent: 'space-between',
-        gap: 8,
-      }}
-    >
+    <Row style={BETWEEN}>
       <Txt size="heading">{title}</Txt>
       <Badge text={badge} tone={tone} />
-    </View>
+    </Row>
   );
 }

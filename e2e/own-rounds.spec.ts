@@ -72,7 +72,7 @@ test('a pepper cross with two mothers on one plant, told apart by a thread, from
   await page.getByRole('button', { name: 'Choose the father of Tallow Horn' }).click();
   await expect(page.getByText(/Peppers and aubergines never cross/)).toBeVisible();
   await page.getByLabel('Seed wanted (leave empty for none)').fill('60');
-  await page.getByRole('button', { name: 'Lock Flame' }).click();
+  await page.getByRole('button', { name: 'Lock Flame', exact: true }).click();
   await page.getByRole('button', { name: 'Keep this goal' }).click();
   await page.goto('/crosses');
   await page.getByRole('button', { name: 'A bud at the right stage on Tallow Horn 1' }).click();

@@ -183,15 +183,21 @@ function walkedBetween(state: State, plantId: PlantId, from: string, to: string)
   });
 }
 
-/** The walk that a day asks for: without vines nothing has to be found in the evening. */
+/** It has a round of its own (corn, crosses, trusses under bags), in which all that is found on it is written down. */
+const hasOwnRound = ({ crop, stand }: Growing): boolean =>
+  crop.family === 'corn' ||
+  crop.family === 'nightshade' ||
+  (crop.flowers.perfect !== undefined && stand.reason === 'cross');
+
+/** The walk that a day asks for: `null` also where every plant on it has a round of its own. */
 function walkDue(state: State, place: Place, date: LocalDate): EveningWalk | null {
   const walk = eveningWalk(state, place, date);
-  return walk?.plants.some(({ crop }) => crop.family === 'cucurbit') ? walk : null;
+  return walk?.plants.every(hasOwnRound) ? null : walk;
 }
 
 /**
  * What comes next, soonest first: this morning's round while its flowers are open, tonight's walk, this dusk's
- * round, tomorrow's dawn. Empty on a patch without plants, or where all of them have rounds of their own (corn, crosses).
+ * round, tomorrow's dawn. Empty on a patch without plants, or where all of them have rounds of their own.
  */
 export function nextRounds(
   state: State,

@@ -1,5 +1,7 @@
 import { gardenDay, openWindow, roundDateOf } from '../bloom';
-import { cropOf } from '../crops';
+import { cornScouting } from '../corn';
+import { catalogue, cropOf } from '../crops';
+import { crossDay, selfingDay } from '../crosses';
 import { apply, fold, type AnyEvent, type State } from '../ledger';
 import { fateOf } from '../fruitset';
 import { walkOrder } from '../patch';
@@ -153,6 +155,20 @@ describe('what comes next', () => {
     expect(eveningWalk(garden.state, garden.place, '2026-07-14')?.plants).toHaveLength(3);
     garden.plant('squash-maxima', 'Slate Dome', 2, { reason: 'seed' });
     expect(nextRounds(garden.state, garden.place, noon)[0]).toMatchObject({ kind: 'walk', minutes: 3 });
+  });
+  test.each(
+    catalogue.flatMap(({ id }) => (['seed', 'cross'] as const).map((reason) => [id, reason] as const)),
+  )('%s grown for %s has a round or a day of its own', (crop, reason) => {
+    const garden = new TestGarden();
+    garden.plant(crop, 'Slate Dome', 2, { reason });
+    const { state, place } = garden;
+    const of = [
+      nextRounds(state, place, garden.time('2026-07-14', 12)),
+      cornScouting(state, place, '2026-07-14'),
+      selfingDay(state, place, '2026-07-14'),
+      crossDay(state, place, '2026-07-14'),
+    ];
+    expect(Math.max(...of.map(({ length }) => length))).toBeGreaterThan(0);
   });
   test('an empty patch has nothing to do', () => {
     expect(nextRounds(fold([]), DEMO_PLACE, demoStart())).toEqual([]);

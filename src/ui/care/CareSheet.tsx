@@ -13,7 +13,17 @@ import { SprayNotice } from './SprayNotice';
 const LATEST = 5;
 
 /** A stand watered, fed, mulched or sprayed, now or on an earlier day; of a spray, the waiting times of its label. What was done before stands below. */
-export function CareSheet({ stand, name, onClose }: { stand: Stand; name: string; onClose: () => void }) {
+export function CareSheet({
+  stand: standNow,
+  name,
+  onClose,
+}: {
+  stand: Stand;
+  name: string;
+  onClose: () => void;
+}) {
+  // As it stood when the sheet was opened: what is being kept does not push the keys about while the sheet closes.
+  const [stand] = useState(standNow);
   const { state, place, prefs, today } = useGarden();
   const { busy, problem, save } = useRecording();
   const [care, setCare] = useState<Care | null>(null);

@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import type { Stand } from '@core/ledger';
 import { TestGarden } from '@core/testGarden';
+import { useGarden } from '@/data/garden/garden';
 import { gardenOf, renderIn } from '../testing';
 import { MalesButton, PickedSheet } from '../kitchen/PickedSheet';
 import { CareSheet } from './CareSheet';
@@ -36,6 +37,25 @@ test('water is one press and Keep it; nothing is kept before it is said what was
   fireEvent.press(screen.getByText('Keep it'));
   await waitFor(() => expect(closed).toBe(1));
   expect(cares()).toMatchObject([{ care: 'watered', product: '', reentryHours: null, daysToHarvest: null }]);
+});
+
+test('what is being kept moves nothing in the sheet that is about to close', async () => {
+  const { store, stand, cares } = await world(null);
+  // The patch hands on the stand as it is now, as the screen below the sheet does.
+  const Live = () => (
+    <CareSheet
+      stand={useGarden().state.stands.get(stand.id) as Stand}
+      name="Long Halyard"
+      onClose={() => undefined}
+    />
+  );
+  renderIn(store, <Live />);
+  fireEvent.press(screen.getByText('sprayed'));
+  fireEvent.press(screen.getByLabelText(/^Days until it may be eaten.*one more$/));
+  fireEvent.press(screen.getByText('Keep it'));
+  await waitFor(() => expect(cares()).toHaveLength(1));
+  expect(screen.queryByText(/eat nothing of it/)).toBeNull();
+  expect(screen.queryByText(/: sprayed · /)).toBeNull();
 });
 
 test('what was done on an earlier day is kept for that day, once it is said which', async () => {

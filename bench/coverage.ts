@@ -12,7 +12,7 @@ import { studentReach } from '../core/distributions';
 
 const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
 
-/** A plant's own rate round a mean: a normal on the scale of log odds. */
+/** A plant's own rate about a mean: normal on the log-odds scale. */
 function plantRate(random: Random, mean: number, spread: number): number {
   const normal = Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
   return 1 / (1 + Math.exp(-(mean + spread * normal)));
@@ -40,7 +40,7 @@ function trueShare(mean: number, spread: number): number {
   return total / 200_000;
 }
 
-/** How often 95 % intervals hold the truth where flowers of one plant go together: ours, and taking every flower for itself. */
+/** How often 95 % intervals hold the truth where flowers of one plant go together: ours, and those that take every flower as independent. */
 export function coverage(runs: number, plants: number, mean: number, spread: number, seed = 1) {
   const random = seededRandom(seed);
   const truth = trueShare(mean, spread);
@@ -117,7 +117,7 @@ export function lookBias(runs: number, everyDays: number, seed = 3) {
   return { earliest: (early - truth) / runs, latest: (late - truth) / runs, inside: inside / runs };
 }
 
-/** Prints how far the intervals hold, ours beside those that take every flower for itself. */
+/** Prints how well the intervals hold, ours beside those that take every flower as independent. */
 export function benchCoverage(runs: number): void {
   console.log(
     'coverage of 95 % intervals, flowers of a plant going together (ours | every flower for itself)',

@@ -2,7 +2,7 @@ import { inbreeding, kinship, type PedigreeRow } from '../core/lineage';
 import { seededRandom } from '../core/random';
 import { fatherChoice } from '../core/simulation';
 
-/** A pedigree of so many rows: ten founders, parents among the two hundred before, a fifth of them selfed. */
+/** A pedigree of `rows` rows: ten founders, parents among the two hundred before, a fifth of them selfed. */
 function madeUp(rows: number, seed: number): PedigreeRow[] {
   const random = seededRandom(seed);
   return Array.from({ length: rows }, (_, i) => {

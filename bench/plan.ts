@@ -9,7 +9,7 @@ import { withBrowser } from './served';
 
 const DAY = '2026-07-10';
 const PORT = 8396;
-/** Frames over which the idle page and a dragging hand are compared. */
+/** Frames over which an idle page and a dragging hand are compared. */
 const FRAMES = 90;
 
 /** A patch as large as the plan has to bear: so many stands of five plants, neighbours at all bearings, and ten hedges. */
@@ -102,7 +102,7 @@ async function dragging(page: Page): Promise<void> {
   );
 }
 
-/** A dot that follows the mouse: what the browser takes for a frame in which anything moves at all. */
+/** A dot that follows the mouse: what a frame costs the browser when anything moves at all. */
 const DOT = `{
   const dot = document.createElement('div');
   dot.style.cssText = 'position:fixed;left:0;top:0;width:4px;height:4px;will-change:transform;pointer-events:none;background:red';
@@ -112,7 +112,7 @@ const DOT = `{
   });
 }`;
 
-/** A hand that moves the mouse for so many steps. */
+/** Moves the mouse by so many steps, as a hand would. */
 async function moves(page: Page, x: number, y: number): Promise<void> {
   for (let i = 0; i < FRAMES; i++) {
     await page.mouse.move(x + i, y + (i % 7));
@@ -120,7 +120,7 @@ async function moves(page: Page, x: number, y: number): Promise<void> {
   }
 }
 
-/** As text: a function with a name would be wrapped on its way into the page. */
+/** As text: a named function would be wrapped on its way into the page. */
 const frames = (page: Page) =>
   page.evaluate(
     `new Promise((resolve) => { let left = ${FRAMES}; const step = () => (left-- > 0 ? requestAnimationFrame(step) : resolve()); step(); })`,

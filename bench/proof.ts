@@ -17,7 +17,7 @@ export function benchProof(lots: number): void {
   const random = seededRandom(5);
   let chains: ProofInput[] = [];
   while (chains.length < FRUITS) chains.push(...madeUpLot(random, 'three').fruits.map(({ chain }) => chain));
-  // What flies about hangs on the stand.
+  // How much foreign pollen flies about depends on the stand.
   const { length } = chains;
   chains = chains.map((chain, i) => ({
     ...chain,

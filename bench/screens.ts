@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 
 const TODAY = 'Tuesday 14 July';
-/** Screens in the order in which they are gone through: the beginning of what is pressed, and words that stand on it once it is drawn. */
+/** Screens in the order in which they are visited: how the name of what is pressed begins, and words that stand on the screen once it is drawn. */
 const STEPS = [
   ['Patch', 'Add a bed'],
   ['Fruit', 'Set and drop'],

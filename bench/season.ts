@@ -42,7 +42,7 @@ function truthOf(seed: number, plants: readonly PlantId[], days: number): Truth 
       let day = random() * 4;
       while (day < days) {
         opens.push(addDays(START, Math.floor(day)));
-        // Fits and starts: two near one another, then a pause.
+        // In fits and starts: two close together, then a pause.
         day += random() < 0.35 ? 1 + random() : 3 + random() * 4;
       }
       return [id as string, opens] as const;

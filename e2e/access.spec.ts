@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { check, checkSizes, inLight, PARTS, visit } from './screens';
 
-// On the phone alone: the same elements in the same colours stand on the wide screen, which is asked for its sizes (sizes.spec.ts).
+// On the phone alone: the wide screen has the same elements in the same colours, and only its sizes are checked (sizes.spec.ts).
 test('the first screen passes the accessibility rules', async ({ page }) => {
   await page.goto('/');
   await expect(page.getByRole('button', { name: 'Begin my patch' })).toBeVisible();

@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { beginPatch, openDemo, pickMales, setTime } from './helpers';
 
-/** Goes on by Tab until what has the focus is called so, and presses Enter. */
+/** Presses Tab until the focus is on what is called so, then Enter. */
 async function tabTo(page: Page, name: RegExp): Promise<void> {
   for (let i = 0; i < 120; i++) {
     await page.keyboard.press('Tab');

@@ -4,7 +4,7 @@ import { TestGarden } from '../core/testGarden';
 import { setTime, takeOver } from './helpers';
 import { checkSizes, PARTS } from './screens';
 
-/** What a screen may draw at once. */
+/** The most nodes that a screen may draw. */
 const MOST_NODES = 4_000;
 
 const CROPS: readonly CropId[] = ['squash-maxima', 'squash-pepo', 'melon', 'cucumber', 'tomato', 'corn'];

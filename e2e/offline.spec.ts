@@ -13,7 +13,7 @@ test('after the first visit everything works with the network cut: reload, cold 
   });
   await context.setOffline(true);
   await page.reload();
-  // The browser under test forgets in a new document that it plays offline, though nothing gets through: it is told again.
+  // In a new document the browser under test forgets that it is offline, though nothing gets through: it is told again.
   await context.setOffline(false);
   await context.setOffline(true);
   await expect(page.getByText('no network, none needed')).toBeVisible();

@@ -48,7 +48,7 @@ test('a plot of corn and nothing else: the daily look leads, one tap for all whe
   await expect(page.getByRole('heading', { name: 'Daily look at the corn' })).toBeVisible();
   await expect(page.getByText('Evening walk')).toHaveCount(0);
   await page.getByRole('button', { name: 'Open: Daily look at the corn' }).click();
-  // Nobody looked yet: what is found comes first.
+  // Nobody has looked yet: what is found comes first.
   await expect(page.getByRole('button', { name: /^Looked at the other/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'New shoot on Weir Copper 2, bag on' }).click();
   await expect(page.getByText('Last: shut Weir Copper 2, ear')).toBeVisible();

@@ -29,7 +29,7 @@ const api = {
       return (error as Error).message;
     }
   },
-  /** Taps without end, telling each entry that was acknowledged, until the page is killed. */
+  /** Taps without end, reporting each entry that was acknowledged, until the page is killed. */
   async tap(name: string, tell: (id: string) => void): Promise<void> {
     const store = await open(name);
     for (;;) {

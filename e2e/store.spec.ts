@@ -63,7 +63,7 @@ test(`a page killed ${KILLS} times in the middle of tapping keeps every entry it
       })
       .catch(() => undefined);
     await expect.poll(() => told.length).toBeGreaterThan(before + 5 + ((kill * 7) % 20));
-    // As hard as it gets: the process of the page dies where it stands.
+    // The hardest way to go: the page's process dies where it stands.
     const session = await context.newCDPSession(page);
     await Promise.race([
       session.send('Page.crash').catch(() => undefined),

@@ -9,7 +9,7 @@ const started = Date.now();
 const git = (...args) =>
   execFileSync('git', args, { cwd: root, encoding: 'utf8' }).split('\n').filter(Boolean);
 let files = [...git('diff', '--name-only', 'HEAD'), ...git('ls-files', '--others', '--exclude-standard')];
-// With everything committed, the last commit is what changed.
+// With everything committed, what changed is the last commit.
 if (files.length === 0) files = git('diff', '--name-only', 'HEAD~1');
 files = files.filter((file) => existsSync(join(root, file)));
 const code = files.filter((file) => /\.(m?js|tsx?)$/.test(file));

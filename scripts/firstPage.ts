@@ -20,7 +20,7 @@ const FIRST = `<div id="first">
       <div class="foot"><div>${button('begin')}${button('demo')}${button('file')}</div></div>
     </div>`;
 
-/** The page as the build wrote it, with the first screen in it. Throws where it has another shape than expected. */
+/** The page as the build wrote it, with the first screen in it. Throws where the page is not as expected. */
 export function withFirstPage(html: string): string {
   const scripts = [...html.matchAll(SCRIPT)].map(([, src]) => src);
   const boot = '<script src="/boot.js"></script>';

@@ -1,4 +1,4 @@
-// What the router takes of React Native. It asks for all of it at once, and would bring along lists, pickers and touchables that nobody uses.
+// The parts of React Native that the router uses. It asks for all of it at once, which would bring along lists, pickers and touchables that nobody uses.
 module.exports = {
   get ActivityIndicator() {
     return require('react-native-web/dist/exports/ActivityIndicator').default;

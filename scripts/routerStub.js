@@ -1,5 +1,4 @@
-// Stands in for what the router would bring along for stacks, tabs and menus of a telephone's own system, and for pages of its own: none
-// of which this app takes.
+// Stands in for the router's native stacks, tabs and menus, and for pages of its own: this app uses none of them.
 const { createContext } = require('react');
 
 const Nothing = () => null;

@@ -55,7 +55,7 @@ function ask(path: string, method = 'GET', headers: Record<string, string> = {})
   });
 }
 
-/** A request line as it is, which http.request would tidy up. */
+/** A raw request line, which http.request would tidy up. */
 function raw(line: string): Promise<string> {
   return new Promise((resolve, reject) => {
     const socket = connect(port, '127.0.0.1', () =>

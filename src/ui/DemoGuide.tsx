@@ -13,7 +13,7 @@ export function DemoGuide() {
   const change = useChangePrefs();
   const garden = useMaybeGarden();
   const light = useLight();
-  // Drawn anew by every entry: what the visitor did is read from what was written here.
+  // Renders after every entry: what the visitor did is read from what was written here.
   useLedger();
   if (!garden?.demo) return null;
   const { recent } = garden.store;
@@ -21,7 +21,7 @@ export function DemoGuide() {
   const step = guideStep(path, { picked: did('closureChecked'), worked: did('pollinated') });
   if (!step) return null;
   const { title, text, to } = step;
-  // In the light of the screen under it.
+  // Drawn in the light of the screen under it.
   const dark = path === '/round' && isNight(garden);
   return (
     <LightProvider light={dark ? 'before-dawn' : light}>

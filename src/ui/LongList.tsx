@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { piece, usePiece } from '@/data/device/pieces';
 
-/** Who has long lists waits for the package that windows them, and nobody else. */
+/** Only those with long lists wait for the package that windows them. */
 const parts = piece(() => import('./listParts'));
 
 /** `short` where each row has a drawing and keys: a page of more is slow to open. */

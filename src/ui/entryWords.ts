@@ -15,7 +15,7 @@ import {
   shelterWords,
 } from './words';
 
-/** Of the events of one tap that which says most of what was done. */
+/** Of the events of one tap, the one that says most about what was done. */
 const TELLING: readonly LedgerEvent['kind'][] = [
   'patchBegun',
   'plantAdded',

@@ -10,7 +10,7 @@ export function guideStep(
   path: string,
   done: { readonly picked: boolean; readonly worked: boolean },
 ): Step | null {
-  // Whoever looks about elsewhere is left in peace.
+  // Visitors who look about elsewhere are left in peace.
   if (!['/', '/round', '/fruit'].includes(path)) return null;
   if (done.worked)
     return path === '/round'

@@ -1,11 +1,11 @@
 import { useEffect, useRef } from 'react';
 
-/** So long a key is held before it runs, ms; then a step every so often, and sooner after ten. */
+/** How long a key is held before it runs, ms; then how often it steps, and how often after ten steps. */
 const HELD_MS = 400;
 const STEP_MS = 120;
 const FAST_MS = 45;
 
-/** A key that goes on while it is held: what a pressable needs for it. `null`: it does not run. */
+/** What a pressable needs for a key that runs while it is held. `null`: it does not run. */
 export function useHold(step: (() => void) | undefined) {
   const latest = useRef(step);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
@@ -15,7 +15,7 @@ export function useHold(step: (() => void) | undefined) {
   };
   useEffect(() => {
     latest.current = step;
-    // A key that can no longer be pressed is never told that it was let go.
+    // A key that is disabled while held never hears that it was let go.
     if (!step) stop();
   });
   useEffect(() => stop, []);

@@ -1,7 +1,7 @@
 /** How long a piece of work holds the thread before other messages get a turn. */
 const SLICE_MS = 12;
 
-/** Lets what waits for this thread go first; a timer would add its least delay of some milliseconds each time. */
+/** Lets what waits for this thread go first; a timer would add its minimum delay of some milliseconds each time. */
 function turn(): Promise<void> {
   return new Promise((resolve) => {
     const { port1, port2 } = new MessageChannel();

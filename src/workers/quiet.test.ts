@@ -3,7 +3,7 @@ import { Quiet } from './quiet';
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
 
-/** Work in so many steps that writes down each it takes. */
+/** Work in so many steps that notes each one it takes. */
 function steps(count: number) {
   const done: number[] = [];
   function* work() {

@@ -1,9 +1,9 @@
-/** Nothing was asked for so long: the grower reads, or is at a flower. */
+/** How long nothing must have been asked, ms: the grower reads, or is at a flower. */
 const QUIET_MS = 400;
 
 const rest = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
-/** Work nobody waits for yet, done in steps while nothing is asked. A question, or newer work, ends it. */
+/** Work that nobody waits for yet, done in steps while nothing is asked. A question, or newer work, ends it. */
 export class Quiet {
   private turn = 0;
 

@@ -20,7 +20,7 @@ export function useDraft<T extends object>(name: string, initial: T): KeptDraft<
   useEffect(() => {
     let current = true;
     const take = (kept: Partial<T>) => {
-      // An answer given before the kept ones were read stands over them.
+      // An answer given before the kept ones were read wins over them.
       if (current) setHeld((now) => (now?.key === key ? now : { key, value: { ...first, ...kept } }));
     };
     AsyncStorage.getItem(key)

@@ -3,7 +3,7 @@ import { TestGarden } from '@core/testGarden';
 import { exportEverything } from './exports';
 import { laterFrom } from './later';
 
-/** What of a browser a file to keep goes through; gives the text of the last one. */
+/** Stands in for the parts of a browser through which a file is saved; gives the text of the last one. */
 function browser() {
   const kept: { name: string; blob: Blob | null } = { name: '', blob: null };
   const link = { href: '', download: '', click: () => (kept.name = link.download) };

@@ -11,7 +11,7 @@ const PAUSE_MS = 60;
 const TRIES = 5;
 const AGAIN_MS = 300;
 
-/** Whose log a question is of. */
+/** Which log a question is about. */
 export type LogAsker = Pick<Garden, 'state' | 'space' | 'store'>;
 
 /** An answer, and how many events it rests on. */

@@ -1,7 +1,7 @@
 const numbers = new WeakMap<object, number>();
 let given = 0;
 
-/** A number of its own for each thing: what stands for it in a query's key, which is written out at every drawing. */
+/** Gives each object a number of its own, which stands for it in a query's key: keys are written out at every render. */
 export function numberOf(thing: object): number {
   const known = numbers.get(thing) ?? ++given;
   numbers.set(thing, known);

@@ -6,7 +6,7 @@ export const LIGHTS = ['by-itself', 'day', 'sun', 'before-dawn'] as const;
 export type Light = (typeof LIGHTS)[number];
 export type Space = 'own' | 'demo';
 
-/** What lengths, warmth and rain are read and typed in. */
+/** The units in which lengths, temperatures and rain are shown and typed. */
 export type Units = 'metric' | 'us';
 
 /** Choices of this device, not of the patch. Kept where the page can read them before it draws (localStorage). */

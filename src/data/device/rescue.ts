@@ -25,7 +25,7 @@ export async function rescue(): Promise<number> {
 async function readStored(name: string): Promise<AnyEvent[]> {
   const store = await new LedgerStore({
     box: deviceBox(name),
-    // Only read: nothing is packed or told while something is amiss.
+    // Reads only: nothing is packed, and no other tab is told, while something is amiss.
     neighbours: { ...noNeighbours, canLock: false },
     clock: realClock,
     random: Math.random,

@@ -16,7 +16,7 @@ interface Started<W> {
 
 const makeTrade = () => new Worker(new URL('../../workers/trade.worker', import.meta.url));
 
-/** A worker that does not load says so by an event alone: a question put to it would wait for ever. */
+/** A worker that does not load only fires an event: a question put to it would wait for ever. */
 export function startWorker<W>(make: () => Worker): Started<W> {
   const worker = make();
   const failed = new Promise<never>((_, reject) => {

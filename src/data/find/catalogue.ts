@@ -12,17 +12,17 @@ export interface Entry {
   readonly kind: 'plant' | 'variety' | 'lot' | 'fruit' | 'screen' | 'word';
   readonly title: string;
   readonly note: string;
-  /** What else it is looked for by. */
+  /** Other words by which it can be found. */
   readonly also?: string;
   /** Its screen; `null` for a word, which is explained on the spot. */
   readonly to: string | null;
   readonly term?: Term;
 }
 
-/** As many answers as anybody reads. */
+/** The most answers that anybody would read. */
 const MOST = 25;
 
-/** Letters without their marks, small: "étampes" is found by "etampes". */
+/** Small letters without accents: "étampes" is found by "etampes". */
 const plain = (word: string) => word.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
 /** Everything there is to find on a patch, by its words. The engine is handed in: it comes when somebody looks for something. */

@@ -1,4 +1,4 @@
-/** The screens by name, and by what one would look for them with. */
+/** The screens by name, and the words by which one would look for them. */
 export const SCREENS = [
   { title: 'Today', note: 'dawn round, evening walk, what is due', to: '/' },
   { title: 'Evening walk', note: 'look for flowers that open tomorrow, shut them', to: '/walk' },

@@ -19,7 +19,7 @@ export const LENGTHS = {
   yM: 'how far from the top edge',
 } as const;
 
-/** No patch reaches farther either way, m: a nought too many is asked about. */
+/** No patch reaches farther either way, m: this catches a nought too many. */
 const PATCH_M = 1000;
 /** The ledger's schema of a length on the ground, within a patch. */
 export const groundPart = (field: keyof typeof LENGTHS): Joi.Schema => {

@@ -19,9 +19,9 @@ export interface ReadGoal extends Record<keyof Omit<TypedGoal, 'goal' | 'by'>, n
   readonly by: LocalDate | null;
 }
 
-/** A share is typed of a hundred. */
+/** Shares are typed as percentages. */
 const PERCENT = unitOf(0.01, '');
-/** A goal that was set by more digits than anybody types keeps them. */
+/** A goal with more digits than anybody would type keeps them. */
 const DIGITS = 6;
 
 /** A goal as text, for the form. */
@@ -52,7 +52,7 @@ export const goalForm = Joi.object({
   wholeShare: share('wholeShare'),
 });
 
-/** What was read of a form, as a goal. */
+/** What the form came to, as a goal. */
 export function goalOf({ goal, amount, kitchen, by, ...bent }: ReadGoal): Goal {
   const { seedsPerFruit, setShare, wholeShare } = bent;
   const { malesPerFemale } = goal.bent;
@@ -70,7 +70,7 @@ export function goalOf({ goal, amount, kitchen, by, ...bent }: ReadGoal): Goal {
   };
 }
 
-/** The goal as far as it is typed, for the sum beside the form: a field that is wrong counts as empty. */
+/** The goal as typed so far, for the sum beside the form: a field that is wrong counts as empty. */
 export function goalSoFar(typed: TypedGoal): Goal {
   const read = readTyped<ReadGoal>(goalForm, typed);
   if (read.ok) return goalOf(read.value);

@@ -8,7 +8,7 @@ export interface TypedLot {
   readonly variety: VarietyId | null;
   readonly from: LotFrom;
   readonly fruits: readonly FlowerId[];
-  /** `null`: as it is usual for where it is from. */
+  /** `null`: as is usual for seed from there. */
   readonly year: number | null;
   readonly note: string;
 }
@@ -29,7 +29,7 @@ export const lotForm = Joi.object({
 export const lotYear = ({ year, from }: TypedLot, thisYear: number): number =>
   year ?? (from === 'fruits' ? thisYear : thisYear - 1);
 
-/** As it was read: the variety is known. */
+/** As the schema gave it: the variety is known. */
 export type ReadLot = TypedLot & { readonly variety: VarietyId };
 
 /** The entry that begins a lot. */

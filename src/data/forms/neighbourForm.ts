@@ -49,7 +49,7 @@ export function typedNeighbour(neighbour: Neighbour | null, unitM = 1): TypedNei
   };
 }
 
-/** To a tenth in other units than its own. */
+/** Rounded to a tenth in any unit but its own. */
 const typedDistance = ({ distanceM }: Neighbour, unitM: number) =>
   String(unitM === 1 ? distanceM : Math.round((distanceM / unitM) * 10) / 10);
 
@@ -61,7 +61,7 @@ export const sprayDays = ({
   [...new Set([...sprayed, ...(sprayedToo ? [sprayedToo] : [])])].sort();
 
 type Said = Omit<Extract<Draft, { kind: 'neighbourNoted' }>, 'neighbour' | 'patch'>;
-/** The same as the ledger has it. */
+/** The same in the ledger's terms. */
 export type ReadNeighbour = Omit<TypedNeighbour, 'crop' | 'variety' | 'plants' | 'distance' | 'knownBy'> &
   Pick<Said, 'crop' | 'variety' | 'plants' | 'knownBy'> & { readonly distance: number };
 
@@ -84,7 +84,7 @@ export const neighbourForm = (before: Neighbour | null, { name, metres }: Ground
     knownBy: answered(part('knownBy'), 'Say how you know'),
   });
 
-/** What was read of a form as an entry. */
+/** What the form came to, as an entry. */
 export function neighbourDraft(read: ReadNeighbour, before: Neighbour | null = null): Said {
   const { crop, distance: distanceM, bearingDeg } = read;
   const sprayed = sprayDays(read);

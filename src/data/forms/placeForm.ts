@@ -12,7 +12,7 @@ export interface TypedPlace {
 export type ReadPlace = Pick<Place, 'latitude' | 'longitude' | 'zone'> & { readonly placeName: string };
 
 const DEGREES = unitOf(1, 'degrees');
-/** Seven digits are a centimetre on the ground: as many as a phone says. */
+/** Seven digits are a centimetre on the ground: as many as a phone gives. */
 const DIGITS = 7;
 const degrees = (field: 'latitude' | 'longitude') =>
   typedNumber(placeSchema.extract(field), `the ${field}`, { scale: DEGREES, digits: DIGITS });

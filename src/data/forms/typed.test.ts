@@ -104,7 +104,7 @@ describe('two fields together', () => {
     [{}, {}],
     [{ from: null }, {}],
     [{ to: '2026-06-30' }, { to: 'That is before the first day' }],
-    // By their worth, not by their letters.
+    // By value, not letter by letter.
     [{ set: '10' }, { set: 'too many' }],
     [{ worked: '10', set: '9' }, {}],
     [{ worked: 'some', set: '3' }, { worked: 'The flowers must be a whole number from 1 to 100000' }],

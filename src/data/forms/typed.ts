@@ -42,18 +42,18 @@ function held(part: Joi.Schema, read: (text: string) => unknown, say: (code: str
   });
 }
 
-/** What an empty field comes to: the ledger's own word for "not said", where it has one. */
+/** What an empty field stands for: the ledger's own "not said", where it has one. */
 const emptyOf = (part: Joi.Schema): null | undefined => (part.validate(null).error ? undefined : null);
 
 export interface NumberTyped {
   readonly scale?: Scale;
   /** Digits that are kept after the point. */
   readonly digits?: number;
-  /** As it stood before: what was not typed anew is not rounded to what was shown of it. */
+  /** As it was before: what nobody typed again is not rounded to the figure shown. */
   readonly before?: { readonly typed: string; readonly stored: number };
 }
 
-/** A number, typed: `what` names it, as in "the length". Left empty it is what the ledger has for "not said", or it is asked for. */
+/** A number that is typed: `what` names it, as in "the length". Left empty it becomes the ledger's "not said", or is asked for. */
 export function typedNumber(
   part: Joi.Schema,
   what: string,
@@ -126,13 +126,13 @@ const against = (
 export const beside = ({ state }: Joi.CustomHelpers) =>
   (state.ancestors as readonly Readonly<Record<string, unknown>>[])[0] ?? {};
 
-/** By the part's own word for it: a browser's Joi does not describe itself. */
+/** Asked of the part itself: Joi's browser build cannot describe a schema. */
 const limitOf = (part: Joi.Schema, rule: string) => {
   const limit: unknown = part.$_getRule(rule)?.args?.limit;
   return typeof limit === 'number' ? limit : null;
 };
 
-/** To a tenth below ten, else whole; what a computer makes of a tenth is not rounded further. */
+/** To a tenth below ten, else whole; the error of a binary tenth is not rounded up a step. */
 const inside = (value: number, round: (value: number) => number) => {
   const step = Math.abs(value) < 10 ? 10 : 1;
   return round(Number((value * step).toPrecision(12))) / step;
@@ -144,7 +144,7 @@ export function rangeWords(part: Joi.Schema, scale = PLAIN): string {
   const kind = `${whole ? 'a whole number' : 'a number'}${scale.name ? ` of ${scale.name}` : ''}`;
   const [least, most] = [limitOf(part, 'min'), limitOf(part, 'max') ?? limitOf(part, 'less')];
   const above = limitOf(part, 'greater');
-  // Rounded to the inside: what is named will do.
+  // Rounded inwards, so that what is named will do.
   const low = least === null ? null : inside(scale.toTyped(least), Math.ceil);
   const high = most === null ? null : inside(scale.toTyped(most), Math.floor);
   if (above !== null && (least === null || least <= above))
@@ -153,7 +153,7 @@ export function rangeWords(part: Joi.Schema, scale = PLAIN): string {
   return high === null ? `${kind}, ${low} or more` : `${kind} from ${low} to ${high}`;
 }
 
-/** All that is typed, read at once: what is sound by its field, and what is wrong with the others. */
+/** Reads a whole form at once: the sound values by field, and what is wrong with the others. */
 export function readTyped<R>(schema: Joi.ObjectSchema, typed: object): Reading<R> {
   const { value, error } = schema.validate(typed, TYPED_OPTIONS) as Joi.ValidationResult<R>;
   const wrong: Record<string, string> = {};
@@ -165,5 +165,5 @@ export type Reading<R> =
   | { readonly ok: true; readonly value: R }
   | { readonly ok: false; readonly wrong: Readonly<Record<string, string>> };
 
-/** All that is wrong is said at once, each at its field; what a form holds besides passes. */
+/** Everything wrong is reported at once, each at its field; what else a form holds passes. */
 export const TYPED_OPTIONS = { abortEarly: false, allowUnknown: true } as const;

@@ -25,7 +25,7 @@ const CELSIUS: Scale = unitOf(1, 'degrees');
 const INCHES = unitOf(25.4, 'inches');
 const MILLIMETRES = unitOf(1, 'mm');
 
-/** No air on earth is moister. */
+/** The highest dew point worth believing: no air on earth is moister. */
 const DEW_POINT = (notedDay.extract('dewPointC') as Joi.NumberSchema).max(40);
 
 /** What the day's form holds, in the grower's units; read to a tenth of a degree and of a millimetre. */
@@ -47,7 +47,7 @@ export function weatherForm(units: Units): Joi.ObjectSchema {
   });
 }
 
-/** A day of which nothing is said is no entry. */
+/** A day about which nothing is said is no entry. */
 const someSaid = (part: Joi.Schema) =>
   part.custom((value: number | null, helpers) => {
     const blank = (each: unknown) => each === null || each === '';
@@ -56,7 +56,7 @@ const someSaid = (part: Joi.Schema) =>
       : value;
   });
 
-/** A day as it was read of its form. */
+/** A day as its form gave it. */
 export interface ReadWeather extends Pick<TypedWeather, 'wind' | 'felt'> {
   readonly minimum: number | null;
   readonly maximum: number | null;

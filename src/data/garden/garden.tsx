@@ -31,7 +31,7 @@ export interface OpenSpace {
 
 const secureRandom = () => (crypto.getRandomValues(new Uint32Array(1))[0] as number) / 4294967296;
 
-/** Progress of making the demo, for the waiting screen. */
+/** How far the making of the demo has come, for the waiting screen. */
 const progressKey = ['demo-progress'] as const;
 
 async function openSpace(
@@ -48,7 +48,7 @@ async function openSpace(
     neighbours: browserNeighbours(name),
     clock: demo ?? realClock,
     random: secureRandom,
-    // What a visitor does in the demo is done with the phone of its growers: there is no second one to meet.
+    // A visitor to the demo works on its growers' phone: there is no second one to meet.
     device: space === 'demo' ? DEMO_DEVICE : prefs().device,
     by: () => prefs().by || (space === 'demo' ? 'Visitor' : 'Grower'),
   });

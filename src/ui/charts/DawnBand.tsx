@@ -19,7 +19,7 @@ import { useBoard } from './useBoard';
 export interface BandBar {
   readonly name: string;
   readonly from: number;
-  /** Until then it is at its best; what follows is drawn paler. */
+  /** It is at its best until then; what follows is drawn paler. */
   readonly best?: number;
   readonly to: number;
 }
@@ -202,7 +202,7 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
   );
 }
 
-/** A colour at two fifths of its light, for eyes that are used to the dark. */
+/** A colour at two fifths of its brightness, for eyes that are used to the dark. */
 function dimmed(hex: string): string {
   const part = (at: number) => Math.round(parseInt(hex.slice(at, at + 2), 16) * 0.4);
   return `rgb(${part(1)},${part(3)},${part(5)})`;

@@ -7,7 +7,7 @@ import { axisEnd, dayScale, fateLayers, type FateLayer } from './stepGeometry';
 import { useBoard } from './useBoard';
 
 const HEIGHT = 190;
-/** From the bottom: what is still there, what was had of it, what was lost. */
+/** From the bottom: what still hangs, what was harvested, what was lost. */
 const ORDER: readonly FruitEnd[] = [
   'harvested',
   'plant-ended',

@@ -21,7 +21,7 @@ export interface NumbersTableProps<Row> {
   readonly rows: readonly Row[];
 }
 
-/** Whoever asks for numbers waits for the table's package, and nobody else. */
+/** Only those who ask for the numbers wait for the table's package. */
 const numbers = piece(() => import('../listParts'));
 
 /** The numbers behind a chart: shut at first. */

@@ -73,7 +73,7 @@ export function SetChart({
 const at = (share: number) => `${(share * 100).toFixed(2)}%`;
 const points = (share: number) => Math.round(share * 100);
 
-/** What a line says to who can't see it. */
+/** What a line says to those who can't see it. */
 function spoken({ name, share, set, judged, low, high }: SetRow, verb: string): string {
   return share === null
     ? `${name}: no verdict yet`

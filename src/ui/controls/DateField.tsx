@@ -15,7 +15,7 @@ export interface DateFieldProps {
   readonly error?: string | null;
   /** Said of a day that is too early. */
   readonly early?: string;
-  /** Whether the year is of no account. */
+  /** Whether the year does not matter. */
   readonly everyYear?: boolean;
 }
 

@@ -193,7 +193,7 @@ export function Stepper({ label, value, unset = false, least, most, step = 1, on
         onPress={less}
         onHold={less}
       />
-      {/* As large as a heading, and none. */}
+      {/* As large as a heading, but not one. */}
       <Txt size="heading" role={undefined} aria-level={undefined} style={styles.stepValue} aria-live="polite">
         {unset ? '–' : value}
       </Txt>

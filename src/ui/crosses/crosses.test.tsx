@@ -9,7 +9,7 @@ import { CrossCard } from './CrossCard';
 import { FatherCard } from './FatherCard';
 import { SelfingCard } from './SelfingCard';
 
-// Where a key leads is the journeys' matter: the router has no page here.
+// Where a key leads is for the journeys to test: the router has no page here.
 jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: () => undefined }) }));
 
 const DAY = '2026-07-14';

@@ -27,7 +27,7 @@ export interface Typed<T extends FieldValues, R = unknown> {
   recheck(): void;
   /** Begins anew from these. */
   begin(start: T): void;
-  /** What the main key does: keeps what the schema read, or goes to the first field that won't do. */
+  /** What the main key does: keeps what the schema gave, or goes to the first field that won't do. */
   keep(save: (read: R) => unknown): () => void;
 }
 
@@ -41,7 +41,7 @@ export function useTyped<T extends FieldValues, R>(
   onChange?: (value: T) => void,
   eager = false,
 ): Typed<T, R> {
-  // The package changes its record of errors in place: kept between drawings, it would look the same.
+  // The package changes its record of errors in place: compared between renders, it would look the same.
   'use no memo';
   const { control, setValue, handleSubmit, subscribe, reset, trigger } = useForm<T, unknown, R & FieldValues>(
     {

@@ -9,7 +9,7 @@ import { Txt } from '../theme';
 export function FrostCard() {
   const { state, patch, place, today, record } = useGarden();
   const frost = frostAfter(state, place, today);
-  // A leap day said in another year has no field in this one.
+  // A leap day named in another year has no field in this one.
   const inYear = `${today.slice(0, 4)}-${patch?.frostOn ?? ''}`;
   const said = isLocalDate(inYear) ? inYear : null;
   const [chosen, setChosen] = useState<LocalDate | null>(null);

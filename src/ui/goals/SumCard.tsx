@@ -95,7 +95,7 @@ function seedRows({
   ];
 }
 
-/** What it costs that the set rate is only guessed at, and what would mend it. */
+/** What a merely guessed set rate costs, and what would mend that. */
 function doubtWords({ known, asKnown, toHalve }: GoalSum['doubt']): string {
   const cost = asKnown - known;
   if (cost < 2 || !Number.isFinite(cost)) return '';

@@ -12,7 +12,7 @@ import { Txt, useColours } from '../theme';
 import { flowerText } from '../words';
 import { candidateWords } from './words';
 
-/** So many are shown: farther down the list nothing speaks for a fruit any more. */
+/** How many are shown: farther down the list nothing speaks for a fruit any more. */
 const SHOWN = 6;
 const NOTHING: FruitSeen = { plant: null, node: null, workedOn: null, sizeMm: null };
 

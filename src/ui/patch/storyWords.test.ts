@@ -2,7 +2,7 @@ import { SUBJECT_FIELD, type EventKind, type LedgerEvent } from '@core/ledger';
 import { TestGarden } from '@core/testGarden';
 import { storyWords } from './storyWords';
 
-/** One of each field that an entry of a flower can have. */
+/** One entry for each field that an entry of a flower can have. */
 const FIELDS = {
   sex: 'female',
   stage: 'open',

@@ -4,7 +4,7 @@ import type { Corner, ObstacleKind } from '@core/ledger';
 import { FONT, type Colours } from '../theme';
 import { hasRoom, LABEL, legible, middleOf, pathOf, thingId, type Label, type Scene } from './scene';
 
-/** How wide a hedge is drawn, m. */
+/** The width at which a hedge is drawn, m. */
 const HEDGE_M = 1;
 /** From so many pixels a metre on, stands have their names beside those of their beds. */
 const NAMED_FROM = 14;

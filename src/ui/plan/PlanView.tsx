@@ -41,7 +41,7 @@ export function PlanView({ plan, height, host }: PlanViewProps) {
 function Measured({ plan, width, height, host }: PlanViewProps & { width: number }) {
   const colours = useColours();
   const { scene, chosen, asked } = plan;
-  // Said by the line alone: nothing else on the page is drawn anew while something is dragged.
+  // Kept to this line: nothing else on the page renders while something is dragged.
   const say = useRef<(dragged: Draft | null) => void>(null);
   const take = (draft: Draft | null, done: boolean) => {
     say.current?.(done ? null : draft);

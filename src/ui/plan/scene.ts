@@ -119,7 +119,7 @@ export function planScene(state: State, today: LocalDate): Scene {
   };
 }
 
-/** What stands so near belongs to the picture of the patch, m. */
+/** Whatever stands this near belongs to the picture of the patch, m. */
 const CLOSE_M = 15;
 
 function closeBy({ west, north, east, south }: Box, obstacles: readonly Obstacle[]): readonly Corner[] {
@@ -173,7 +173,7 @@ function inside(ring: readonly Corner[], [x, y]: Corner): boolean {
   });
 }
 
-/** Where there is nothing yet, ten metres to begin with. */
+/** With nothing there yet, ten metres to begin with. */
 function boxOf(corners: readonly Corner[]): Box {
   if (corners.length === 0) return { west: 0, north: 0, east: 10, south: 10 };
   const [xs, ys] = [corners.map(([x]) => x), corners.map(([, y]) => y)];

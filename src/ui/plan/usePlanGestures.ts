@@ -10,7 +10,7 @@ import { ROOT_ID, thingId, type View } from './scene';
 
 /** Pixels a metre, at least and at most: from a whole valley to a single plant. */
 const REACH: [number, number] = [0.02, 400];
-/** While something is dragged, it is asked so often what would be, ms. */
+/** How often, while something is dragged, it is asked what that would come to, ms. */
 const ASK_EVERY_MS = 200;
 /** A press that moved less is a tap, px. */
 const TAP_PX = 6;
@@ -24,7 +24,7 @@ export interface PlanGestures {
 interface Handlers {
   readonly chosen: string | null;
   readonly onChoose: (key: string | null) => void;
-  /** From where something was dragged, m; asked while it moves, and once more at the end. */
+  /** Called with how far something has been dragged, m: while it moves, and once more at the end. */
   readonly onDrag: (by: Corner, done: boolean) => void;
   readonly onCorner: (index: number, to: Corner, done: boolean) => void;
   /** How far it goes when it is dragged so far. */
@@ -69,7 +69,7 @@ export function usePlanGestures(
     return () => {
       drawing.on('.zoom', null).on('.drag', null).on('click', null);
     };
-    // The first view alone: later ones are the grower's.
+    // Only the first view: later ones are the grower's.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, []);
   const show = ({ k, x, y }: View) => {
@@ -150,7 +150,7 @@ interface Lifted {
   readonly putDown: () => void;
 }
 
-/** Lifts a shape into a drawing of its own, which the browser moves without drawing anything anew. */
+/** Lifts a shape into a drawing of its own, which the browser can move without painting anything again. */
 function lift(svg: SVGSVGElement, id: string): Lifted | null {
   const shape = svg.querySelector<SVGElement>(`[id="${id}"]`);
   const root = svg.querySelector(`#${ROOT_ID}`);
@@ -163,7 +163,7 @@ function lift(svg: SVGSVGElement, id: string): Lifted | null {
   above.append(ground);
   const { left, top } = svg.getBoundingClientRect();
   Object.assign(above.style, { overflow: 'visible', touchAction: 'none' });
-  // The pane under the hand is all that the browser has to look for it in; the layer in it is moved without being drawn anew.
+  // The browser has only to look for the hand in this pane; the layer in it is moved without being painted again.
   const pane = document.createElement('div');
   const layer = document.createElement('div');
   pane.setAttribute('aria-hidden', 'true');

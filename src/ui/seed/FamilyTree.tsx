@@ -7,7 +7,7 @@ import { useGarden } from '@/data/garden/garden';
 import { CORNER, Txt, useColours } from '../theme';
 import { plantText } from '../words';
 
-/** A place in the tree: `m` for the mother, `f` for the father, from the root up: `mf` is the mother's father. */
+/** A place in the tree, from the root up: `m` the mother, `f` the father, `mf` the mother's father. */
 type At = string;
 
 const LINES_H = 22;
@@ -17,7 +17,7 @@ export function stepFrom(at: At, key: string): At | null {
   if (key === 'ArrowUp') return `${at}m`;
   if (key === 'ArrowDown') return at === '' ? null : at.slice(0, -1);
   if (key !== 'ArrowLeft' && key !== 'ArrowRight') return null;
-  // Places of a generation count like figures of two: m is 0 and f is 1.
+  // Places of a generation count like binary figures: m is 0 and f is 1.
   const places = [...at].reduce((sum, each) => sum * 2 + (each === 'f' ? 1 : 0), 0);
   const next = places + (key === 'ArrowLeft' ? -1 : 1);
   if (next < 0 || next >= 2 ** at.length) return null;
@@ -148,7 +148,7 @@ function Place({
   );
 }
 
-/** What stands in a place: a plant, one of several, or nobody knows. */
+/** What stands in a place: a plant, one of several, or nobody knows what. */
 export function usePlaceWords(): (place: TreePlace) => {
   readonly title: string;
   readonly note: string | null;

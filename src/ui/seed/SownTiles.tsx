@@ -18,7 +18,7 @@ export function SownTiles({
   /** `undefined`: nobody said, and nothing shows as chosen. */
   lot: LotId | null | undefined;
   fruit: FlowerId | null;
-  /** What it is called to come from no lot: where nothing is recorded by it, or where it is an answer. */
+  /** The words for "from no lot": where they record nothing, or where they are an answer. */
   none: 'not said' | 'none of these';
   onChange: (lot: LotId | null, fruit: FlowerId | null) => void;
 }) {

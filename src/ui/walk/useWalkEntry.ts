@@ -17,7 +17,7 @@ import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 
-/** Two taps nearer than this are one press of a cold thumb [M]. */
+/** Two taps closer together than this are one press of a cold thumb [M]. */
 const DOUBLE_TAP_MS = 600;
 
 const FIRST: Omit<EveningSight, 'sex'> = { stage: 'coloured', node: null, count: 1, ovaryMm: null };

@@ -36,7 +36,7 @@ export const sourceWords: Record<WeatherSource, string> = {
   climate: 'usual for here; nobody measured',
 };
 
-/** Where the wind comes from, each 45 degrees clockwise from north. */
+/** The winds, every 45 degrees clockwise from north. */
 export const WINDS = [
   'north',
   'north-east',

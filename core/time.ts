@@ -70,7 +70,7 @@ function quarterOf(epochMs: number, zone: string): { readonly date: LocalDate; r
   const quarter = Math.floor(epochMs / QUARTER_MS);
   let found = quarters.get(quarter);
   if (found === undefined) {
-    // A server is asked about any day of any zone: what it was asked before must not fill its memory.
+    // A server is asked about any day of any zone: earlier answers must not fill its memory.
     if (++quartersKnown > MOST_QUARTERS) {
       for (const each of quartersByZone.values()) each.clear();
       quartersKnown = 1;

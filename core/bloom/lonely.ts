@@ -22,7 +22,7 @@ interface Bud {
   readonly forecast: Forecast;
 }
 
-/** A tassel sheds for about so many days (general texts, from memory); bagged or not, its pollen can be had. */
+/** For about how many days a tassel sheds, bagged or not (general texts, from memory). */
 export const SHEDS_DAYS = 7;
 
 /**

@@ -75,7 +75,7 @@ export interface OutlookInput {
   readonly records?: readonly BudRecord[];
 }
 
-/** Of each crop and stage the latest so many records are looked at: far more than can count. */
+/** How many of the latest records of a crop and stage are looked at: far more than can matter. */
 const MOST_RECORDS = 400;
 
 /**

@@ -12,7 +12,7 @@ const MINUTE = 60_000;
 
 /** Gives the weather of a day; days nobody measured come as the climate's. */
 export type WeatherOf = (date: LocalDate) => WeatherDay | null;
-/** For who knows no weather: every day is as usual. */
+/** For those who know no weather: every day is as usual. */
 export const NO_WEATHER: WeatherOf = () => null;
 
 /** Minutes by which openings, closings and the insects differ from the plain clock at this patch. */
@@ -37,7 +37,7 @@ const COLD = { belowC: 14, perC: 5, most: 60 };
 const INSECTS = { belowC: 13, perC: 5, most: 50, rain: 45 };
 /** Where no sunrise wakes them they fly from this warmth on, C [M]. */
 const FLYING_C = { honeybees: 12, bumblebees: 8, 'squash-bees': 12 } as const;
-/** Squash bees are about so long before first light (general texts, from memory; the number [M]). */
+/** How long before first light squash bees are about (general texts, from memory; the number [M]). */
 const BEFORE_LIGHT_MIN = 30;
 type Insects = keyof typeof FLYING_C;
 

@@ -49,7 +49,7 @@ export function fateFacts(flower: Flower, crop: Crop, zone: string): FateFacts |
     : factsOf(flower, crop, zone);
 }
 
-// A flower's view never changes: years of them are asked again with every tap.
+// A flower's view never changes in place, and years of them are asked for with every tap.
 const factsOf = remembered((flower: Flower, crop: Crop, zone: string) => [flower, crop, zone], factsFrom);
 
 function factsFrom(flower: Flower, crop: Crop, zone: string): FateFacts | null {

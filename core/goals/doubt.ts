@@ -2,7 +2,7 @@ import { pollinationsNeeded, type Rate } from '../fruitset';
 import type { Goal } from '../ledger';
 import type { Season } from './season';
 
-/** A share given by hand counts as known to the point. */
+/** A share given by hand counts as known exactly. */
 const POINT = 1e6;
 
 /**
@@ -19,9 +19,9 @@ export function needingAt({ bent, assurance }: Goal, rate: Rate, season: Season)
 
 /** What not knowing the set rate costs: said beside the sum, so that it can be followed. */
 export interface SetDoubt {
-  /** Pollinations for the fruits still to come, if the rate were known to the point. */
+  /** Pollinations for the fruits still to come, if the rate were known exactly. */
   readonly known: number;
-  /** And as little as it is known. */
+  /** And with the rate as uncertain as it is. */
   readonly asKnown: number;
   /** Verdicts of one's own that would halve the difference; `null` where there is none to speak of, or too many are wanted. */
   readonly toHalve: number | null;

@@ -48,7 +48,7 @@ test('the sum goes back from seed to tape, each number from the one before', () 
     wholeShare: { value: 0.8, from: 'bent' },
     closure: 'tape',
   });
-  // A share known to the point: the beta-binomial is the binomial. P(X >= 5) with p = 1/2: 0.8867 of 13, 0.9102 of 14.
+  // A share known exactly: the beta-binomial is the binomial. P(X >= 5) with p = 1/2: 0.8867 of 13, 0.9102 of 14.
   expect(sum?.forSeed.pollinations).toBe(14);
   expect(sum?.femalesToShut).toBe(Math.ceil(14 / 0.8));
   expect(sum?.malesToShut).toBe(Math.ceil((14 * 2) / 0.8) + 1);

@@ -1,7 +1,7 @@
 import { isolationRange, pollenPath, type PollenKind, type PollenPath } from '../crops';
 import type { Beside, Between, Precious, WeighedReason } from '../ledger';
 
-/** What is so around a stand; what is absent nobody said, and weighs nothing. */
+/** What holds around a stand; what is absent nobody said, and it weighs nothing. */
 export interface Surroundings {
   readonly between?: readonly Between[];
   readonly besides?: readonly Beside[];
@@ -125,7 +125,7 @@ function reasonsFrom(
 /** What a distance comes to. */
 export type DistanceVerdict = 'fine' | 'in-between' | 'too-near';
 
-/** Of the chosen distance, from where on it is no longer too near [M]. */
+/** The share of the chosen distance from which on it is no longer too near [M]. */
 const IN_BETWEEN = 2 / 3;
 
 /**

@@ -13,7 +13,7 @@ export interface OpenStand extends PollenKind {
 /** Another stand whose pollen could come. */
 export interface PollenSource extends OpenStand {
   readonly distanceM: number;
-  /** Where it lies, seen from the stand, degrees from north by east; `null`: not known. */
+  /** Where it lies, seen from the stand, degrees clockwise from north; `null`: not known. */
   readonly bearingDeg: number | null;
   readonly between: readonly Between[];
   readonly besides: readonly Beside[];
@@ -61,12 +61,12 @@ const BEHIND: Readonly<Record<Between, { readonly wind: number; readonly bees: n
 };
 /** Straight downwind against straight upwind (scientific papers, from memory: about ten times). */
 const DOWNWIND = 10;
-/** Hives over there bring more bees of one mind [M]. */
+/** Hives over there send more bees this way [M]. */
 const HIVES = 1.5;
 /** Kinds that cross only now and then [M]. */
 const RARELY = 0.05;
 
-/** What such a figure is worth, for beside it. */
+/** How far such a figure can be trusted, to be said beside it. */
 export const PRESSURE_WORTH =
   'An order of magnitude only: bees, wind and years differ. It says nothing of any one fruit, and no open flower is proved pure by it.';
 

@@ -34,15 +34,15 @@ export interface Asked extends Standing {
   readonly bloom: OwnBloom | null;
 }
 
-/** From so many plants on a stand is a large block [M]. */
+/** From this many plants on, a stand is a large block [M]. */
 const LARGE_BLOCK = 50;
-/** So many times one's own plants are clearly more [M]. */
+/** This many times one's own plants are clearly more [M]. */
 const LARGER = 2;
 /** Where nobody counted the plants next door [M]. */
 const PLANTS_NEXT_DOOR = 5;
-/** So many days between silk and pollen of two corns, by what seed savers' handbooks say (from memory). */
+/** Days to keep between the silk of one corn and the pollen of another, by seed savers' handbooks (from memory). */
 export const CORN_APART_DAYS = 14;
-/** Of the others, so many days between the last flower of one and the first of the other [M]. */
+/** For the others, days between the last flower of one and the first of the other [M]. */
 const APART_DAYS = 3;
 
 /** Crop and species, as far as they decide on crossing. */
@@ -115,7 +115,7 @@ export function neighbourRivals(state: State, own: Asked): Rival[] {
 
 const withoutTwice = <T>(said: readonly T[], found: readonly T[]): T[] => [...new Set([...said, ...found])];
 
-/** Both days are wanted: with one alone the other may be any. */
+/** Both days are needed: with only one, the other could be any day. */
 function bloomNextDoor({ bloomFrom, bloomTo }: Neighbour): Bloom | null {
   return bloomFrom !== null && bloomTo !== null ? { from: bloomFrom, to: bloomTo } : null;
 }
@@ -141,7 +141,7 @@ function rivalOf(state: State, own: Asked, found: Crossing, other: Other): Rival
     },
     weights: { ...WEIGHTS, ...mainPatch(state)?.weights },
   });
-  // A guess of days keeps nothing apart.
+  // Guessed days keep nothing apart.
   const apartDays = other.guessed ? 0 : daysApart(own.bloom, bloom);
   const enough = pollenPath(kindOf(own)).value === 'wind' ? CORN_APART_DAYS : APART_DAYS;
   return {
@@ -169,7 +169,7 @@ function rivalOf(state: State, own: Asked, found: Crossing, other: Other): Rival
   };
 }
 
-/** Degrees from north by east, from one's own plants to the others. */
+/** Degrees clockwise from north, from one's own plants to the others. */
 function bearingOf(across: { readonly from: Corner; readonly to: Corner } | null): number | null {
   if (!across || (across.from[0] === across.to[0] && across.from[1] === across.to[1])) return null;
   const [east, south] = [across.to[0] - across.from[0], across.to[1] - across.from[1]];

@@ -3,7 +3,7 @@ import { cornKey, perfectKey } from './otherKeys';
 import type { Answers, Entry, Key, Question } from './types';
 import { vineKey } from './vineKey';
 
-/** A verdict is given from here on [M]: a beginner's walk should be right nine times in ten. */
+/** How likely an entry must be for a verdict [M]: a beginner's walk should be right nine times in ten. */
 export const SURE = 0.93;
 /** What is still this likely is named beside a verdict, or as a candidate [M]. */
 const NAMED = 0.03;

@@ -56,7 +56,7 @@ function colourQuestion({ petals: colour }: Crop): Question {
   };
 }
 
-/** What carries most: the little fruit under a female's petals. */
+/** What tells most: the little fruit under a female's petals. */
 function belowQuestion({ id }: Crop): Question {
   const small = SMALL.has(id);
   return {

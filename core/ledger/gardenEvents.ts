@@ -141,7 +141,7 @@ export interface Tallied extends Recorded<'tallied'> {
   readonly plant: PlantId;
   readonly tool: Tool;
   readonly flowers: number;
-  /** The how-manieth truss from the root, where it was said. */
+  /** Which truss it was, counted from the root, where somebody said. */
   readonly truss: number | null;
   /** Whether a puff of pollen was seen. Since version 6. */
   readonly puff?: boolean;
@@ -167,7 +167,7 @@ export interface GroupCounted extends Recorded<'groupCounted'> {
   /** A look before the verdict day: how they stand, and no verdict. Since version 7. */
   readonly early?: boolean;
 }
-/** Every how-manieth open female of a stand is left to the insects, to know what hands bring; `null`: none any more. Since version 8. */
+/** Every nth open female of a stand is left to the insects, to know what hands bring; `null`: none any more. Since version 8. */
 export interface LeaveSet extends Recorded<'leaveSet'> {
   readonly stand: StandId;
   readonly every: number | null;

@@ -69,7 +69,7 @@ export interface NeighbourNoted extends Recorded<'neighbourNoted'> {
   readonly plants: number | null;
   /** From the edge of one's own patch to the nearest of them, m. */
   readonly distanceM: number;
-  /** Where they lie, seen from the patch, degrees from north by east; `null`: not said. */
+  /** Where they lie, seen from the patch, degrees clockwise from north; `null`: not said. */
   readonly bearingDeg: number | null;
   readonly between: readonly Between[];
   readonly besides: readonly Beside[];

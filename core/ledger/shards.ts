@@ -11,7 +11,7 @@ export class Shards<K, V> implements ReadonlyMap<K, V> {
   private constructor(
     private readonly shards: Map<K, V>[],
     /**
-     * In which shard a key lies or would lie. Shared by all copies, and only ever added to: a copy that does not have the key finds
+     * The shard in which a key lies or would lie. Shared by all copies, and only ever added to: a copy that does not have the key finds
      * nothing in that shard.
      */
     private readonly placeOf: Map<K, number>,

@@ -20,7 +20,7 @@ const STEPS: readonly (((event: Loose) => Loose) | null)[] = [
   null,
   // 7: stripped, threaded, pinched, settled; the school of mornings; lettuce, bean and pea.
   null,
-  // 8: flowers left to the insects, every how-manieth, and insects counted.
+  // 8: flowers left to the insects, every nth, and insects counted.
   null,
   // 9: what grows next door.
   null,

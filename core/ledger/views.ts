@@ -172,7 +172,7 @@ export interface Stand {
   readonly clock: readonly { readonly at: Instant; readonly what: ClockNote }[];
   readonly groups: readonly GroupView[];
   readonly picked: readonly PickedView[];
-  /** Every how-manieth open female is left to the insects, and since when; `null`: none. */
+  /** Every nth open female is left to the insects, and since when; `null`: none. */
   readonly leaving: { readonly event: EventId; readonly at: Instant; readonly every: number } | null;
   readonly bees: readonly BeeCount[];
   readonly cares: readonly CareView[];

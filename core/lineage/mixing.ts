@@ -24,7 +24,7 @@ export interface Mixture {
   readonly unknownFathers: number;
   /** Share of the seed of which mother and father are one plant. */
   readonly selfed: number;
-  /** As many plants that gave the same, and were not akin, would make as varied a lot (status number; Lindgren et al. 1996). 0 of none. */
+  /** How many unrelated plants that gave equally would make as varied a lot (status number; Lindgren et al. 1996). 0 of none. */
   readonly size: number;
   /** The same, as if none of them were akin. */
   readonly sizeUnrelated: number;

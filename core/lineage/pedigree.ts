@@ -63,7 +63,7 @@ export function ordered(rows: readonly PedigreeRow[]): Ordered {
   return { ids, place, mother: parent('mother'), father: parent('father') };
 }
 
-/** What of a plant its parents do not explain, by how inbred they are: 1 of a founder, a half of two founders' offspring. */
+/** How much of a plant's variance its parents do not explain (Mendelian sampling), by how inbred they are: 1 for a founder, a half for two founders' offspring. */
 function unexplained(mother: number, father: number, inbred: Float64Array): number {
   if (mother < 0 && father < 0) return 1;
   const ofMother = mother < 0 ? 0.25 : 0.25 * (1 - (inbred[mother] as number));
@@ -134,7 +134,7 @@ export function inbreeding(rows: readonly PedigreeRow[]): Map<string, number> {
   return new Map(pedigree.ids.map((id, i) => [id, inbred[i] as number]));
 }
 
-/** Up to so many plants the whole table is drawn up: half a square of them. */
+/** Up to this many plants the whole table (half a square) is drawn up. */
 const MOST_IN_TABLE = 4000;
 
 /**

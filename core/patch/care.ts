@@ -14,7 +14,7 @@ export interface SprayWait {
 }
 
 const HOUR_MS = 3_600_000;
-/** So long a spray without its waiting days is asked about. Longer than most labels say for vegetables [M]. */
+/** For how many days a spray without its waiting times is asked about: longer than most labels say for vegetables [M]. */
 const ASKED_DAYS = 60;
 
 /** The day on which a stand was cared for. */

@@ -93,8 +93,8 @@ export function neighbourPlace(
 }
 
 /**
- * A planting's direction and distance from the beds as they were first measured: `neighbourPlace` the other way round. Degrees from
- * north by east, whole; metres beyond the edge.
+ * A planting's direction and distance from the beds as they were first measured: `neighbourPlace` the other way round. Whole degrees
+ * clockwise from north; metres beyond the edge.
  */
 export function seenFromPatch(
   beds: State['beds'],
@@ -128,7 +128,7 @@ const extentOf = remembered(
   },
 );
 
-/** What stands between two points of the plan, of what is there still. */
+/** What still stands between two points of the plan. */
 export function between(obstacles: State['obstacles'], from: Corner, to: Corner): Between[] {
   const found = new Set<Between>();
   for (const obstacle of obstacles.values())
@@ -143,7 +143,7 @@ function crosses({ corners, area }: Obstacle, from: Corner, to: Corner): boolean
   return false;
 }
 
-/** Whether two stretches have a point in common, ends counted. */
+/** Whether two line segments share a point, ends included. */
 function meets(a: Corner, b: Corner, c: Corner, d: Corner): boolean {
   const side = (p: Corner, q: Corner, r: Corner) =>
     Math.sign((q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]));

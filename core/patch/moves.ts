@@ -29,7 +29,7 @@ export function moveBy(state: State, thing: Thing, [east, south]: Corner): Draft
       const stand = state.stands.get(thing.id);
       const bed = stand && state.beds.get(stand.bed);
       if (!bed) return null;
-      // A way on the plan, in the measure of its bed.
+      // A step on the plan, as its bed measures it.
       const [from, to] = [inBed(bed, [0, 0]), inBed(bed, [east, south])];
       return {
         kind: 'standPlaced',

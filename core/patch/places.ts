@@ -31,7 +31,7 @@ function turned(bed: Lying, [x, y]: Corner, degrees: number): Corner {
 }
 
 /**
- * A way on the plan turned clockwise; y runs south.
+ * A step on the plan turned clockwise; y runs south.
  * @example turnedBy([2, 0], 90).map(Math.round) // [0, 2]
  */
 export function turnedBy([east, south]: Corner, degrees: number): Corner {

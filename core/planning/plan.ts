@@ -22,7 +22,7 @@ export function planRound(request: PlanRequest): RoundPlan {
   }
 }
 
-/** `planRound` in pieces of a few milliseconds, for who may want to stop between them; the same plan, the same errors. */
+/** `planRound` in pieces of a few milliseconds, for whoever may want to stop between them; the same plan, the same errors. */
 export function* planInPieces(request: PlanRequest): Generator<void, RoundPlan> {
   const search = prepare(request);
   const warm = request.current?.map(({ worker, stops }) => ({ worker, ids: stops.map(({ id }) => id) }));

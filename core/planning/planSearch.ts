@@ -15,8 +15,8 @@ const PATIENCE = 500;
 const PATIENCE_A_FLOWER = 100;
 
 /**
- * The best routes found from several beginnings, then by taking out and putting back. Yields after each piece of work, so that who
- * asked can stop between them; what it finds does not hang on where it was stopped and gone on.
+ * The best routes found from several beginnings, then by taking out and putting back. Yields after each piece of work, so that whoever
+ * asked can stop between them; where it paused makes no difference to what it finds.
  */
 export function* improve(
   search: Search,

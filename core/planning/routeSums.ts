@@ -16,7 +16,7 @@ export function better(a: Scored, b: Scored): boolean {
   return a.value > b.value + 1e-9 || (a.value > b.value - 1e-9 && a.minutes < b.minutes - 1e-6);
 }
 
-/** The arithmetic of routes: when they end, where a stop goes best, what they are worth. Counts the steps it took. */
+/** The arithmetic of routes: when they end, where a stop fits best, what they are worth. Counts the steps it took. */
 export class RouteSums {
   steps = 0;
   /** Of the route last looked at by `endOf`. */

@@ -11,7 +11,7 @@ export interface Find {
   readonly learned: string;
 }
 
-/** Common practice, all of it, in words for whoever is six. */
+/** All common practice, in words for a six-year-old. */
 const OF_VINES: readonly Omit<Find, 'crop'>[] = [
   {
     key: 'female',

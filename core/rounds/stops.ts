@@ -175,7 +175,7 @@ export function givesPollen(state: State, male: Flower, date: LocalDate, zone: s
 }
 
 /**
- * Whether a male was looked at that morning and taken: its pollen is in the hands of who recorded it.
+ * Whether a male was looked at that morning and taken: its pollen is in the hands of whoever recorded it.
  * @example inHand(male, '2026-07-06', zone) // true
  */
 export function inHand(male: Flower, date: LocalDate, zone: string): boolean {

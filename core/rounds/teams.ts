@@ -47,7 +47,7 @@ export function shareByVariety(
     least.parts.push(part);
     least.minutes += part.minutes;
   }
-  // Who is left over helps with the longest of the others' varieties.
+  // Anyone left over helps with the longest of the others' varieties.
   for (const idle of shares.filter((share) => share.parts.length === 0)) {
     const [busiest] = shares
       .flatMap((share) => share.parts)

@@ -24,7 +24,7 @@ import {
 import { remembered } from '../remember';
 import type { LocalDate } from '../time';
 
-/** What cannot be so of a lot as it was written; it stays as it is, and is told. */
+/** What cannot be so of a lot as it was written; it stays as it is, and is reported. */
 export type LotOddity =
   /** From fruits, and none is named. */
   | 'no-fruits'

@@ -90,7 +90,7 @@ interface Setting {
 
 const NO_WEATHER: Patch['weather'] = {};
 
-// A place that came by message is a new object each time: it is known by its numbers.
+// A place that came by message is a new object each time, so it is compared by its numbers.
 const casesOfPart = remembered(
   (part: TrialPart, { state, place, today, weather }: Setting) => [
     part,

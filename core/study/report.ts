@@ -76,7 +76,7 @@ const PARTED: Readonly<Record<Grouping, readonly Circumstance[]>> = {
 
 const AXIS_DAYS = [0, 3, 7, 14, 21, 30, 45, 60] as const;
 
-/** A choice may have come by message: it is known by what it says. */
+/** A choice may have come by message, so it is compared by content. */
 const asked = ({ when, variety, how, father }: Choice) => [when, variety, how, father];
 
 /** Answers of one choice, kept while only the grouping, the pair or the axis of a curve changes. */

@@ -18,7 +18,7 @@ export type Circumstance = (typeof CIRCUMSTANCES)[number];
 /** Groups this far apart in something, in spreads or as shares, are told to differ in it [M]. */
 const FAR_SPREADS = 0.8;
 const FAR_SHARE = 0.6;
-/** Fewer cases that know of it say nothing. */
+/** With fewer cases that know of it, nothing is said. */
 const LEAST = 5;
 
 /**

@@ -50,7 +50,7 @@ export class LedgerStore extends LogReader {
     return this;
   }
 
-  /** Under which name this device writes. */
+  /** The name under which this device writes. */
   get device(): string {
     return this.options.device;
   }

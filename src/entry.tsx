@@ -1,5 +1,5 @@
 import '@expo/metro-runtime';
-import type { ComponentProps, ComponentType } from 'react';
+import { startTransition, type ComponentProps, type ComponentType } from 'react';
 import { registerRootComponent } from 'expo';
 import { ExpoRoot } from 'expo-router';
 import { laterFrom } from './data/device/later';
@@ -56,4 +56,5 @@ const context: Routes = Object.assign((key: string) => routes.get(key) ?? first(
   id: 'screens',
 });
 
-registerRootComponent(() => <ExpoRoot context={context} />);
+// As a transition React works in slices of some milliseconds: the page answers meanwhile.
+startTransition(() => registerRootComponent(() => <ExpoRoot context={context} />));

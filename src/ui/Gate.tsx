@@ -1,4 +1,4 @@
-import type { ComponentType, ReactNode } from 'react';
+import { useDeferredValue, type ComponentType, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { LinearProgress } from '@rneui/themed';
 import { useRouter } from 'expo-router';
@@ -25,6 +25,8 @@ export function gated(Screen: ComponentType, { needsPatch = true }: { needsPatch
 function Gate({ needsPatch, children }: { needsPatch: boolean; children: ReactNode }) {
   const { status, progress, error, retry } = useOpening();
   const garden = useMaybeGarden();
+  // The first screen of a garden is much to draw: React does it in slices, and the page answers meanwhile.
+  const drawn = useDeferredValue(garden !== null);
   const choose = useChooseSpace();
   const router = useRouter();
   const colours = useColours();
@@ -55,7 +57,7 @@ function Gate({ needsPatch, children }: { needsPatch: boolean; children: ReactNo
       </Page>
     );
   }
-  if (status === 'opening' || !garden) {
+  if (status === 'opening' || !garden || !drawn) {
     return (
       <View role="status" style={{ flex: 1, justifyContent: 'center', padding: 32, gap: 12 }}>
         <Txt size="heading">{progress > 0 ? 'Growing the demo patch' : 'Opening'}</Txt>

@@ -1,6 +1,7 @@
 import AsyncStorage from '@react-native-async-storage/async-storage';
 import type { TeamWay } from '@core/rounds';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { readPrefs } from './readPrefs';
 
 export const LIGHTS = ['by-itself', 'day', 'sun', 'before-dawn'] as const;
 export type Light = (typeof LIGHTS)[number];
@@ -32,32 +33,10 @@ export interface Prefs {
 
 const KEY = 'steady-trowel/prefs';
 
-function defaults(): Prefs {
-  const locale = new Intl.DateTimeFormat(undefined, { hour: 'numeric' }).resolvedOptions();
-  return {
-    light: 'by-itself',
-    units: /^en-(US|LR|MM)/.test(locale.locale) ? 'us' : 'metric',
-    clock: locale.hour12 ? '12' : '24',
-    space: null,
-    station: 'none',
-    helpers: 0,
-    team: 'as-it-comes',
-    by: '',
-    device: `device-${crypto.getRandomValues(new Uint32Array(2)).join('-')}`,
-    exportedAt: null,
-    guided: false,
-  };
-}
-
 async function loadPrefs(): Promise<Prefs> {
-  let stored: Partial<Prefs> = {};
-  try {
-    stored = JSON.parse((await AsyncStorage.getItem(KEY)) ?? '{}') as Partial<Prefs>;
-  } catch {
-    // Unreadable choices are no loss: the defaults come back.
-  }
-  const prefs = { ...defaults(), ...stored };
-  if (stored.device === undefined) await savePrefs(prefs);
+  // A blocked storage is told of where the records are opened.
+  const { prefs, isNew } = readPrefs(await AsyncStorage.getItem(KEY).catch(() => null));
+  if (isNew) await savePrefs(prefs);
   return prefs;
 }
 

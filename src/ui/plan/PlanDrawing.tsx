@@ -1,13 +1,15 @@
-import { memo, useMemo } from 'react';
+import { memo, useMemo, useState } from 'react';
 import Svg, { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Corner } from '@core/ledger';
 import type { StandIsolation } from '@core/isolation';
+import { rootScale } from '../rem';
 import { FONT, useColours, type Colours } from '../theme';
 import type { Units } from '@/data/device/prefs';
 import { distanceText, groundUnit } from '../words';
 import { PlanGround } from './PlanGround';
 import { Reach, threadLabels, Threads } from './PlanThreads';
-import { edgePoint, LABEL, ROOT_ID, scaleBar, type Scene, type View } from './scene';
+import { edgeLabels, LABEL, type EdgeLabel } from './labels';
+import { ROOT_ID, scaleBar, type Scene, type View } from './scene';
 
 /** The corners of what is chosen are this large, px. */
 const HANDLE = 11;
@@ -24,25 +26,45 @@ export interface PlanDrawingProps {
   readonly units: Units;
 }
 
-/** The patch to scale, seen from above, north at the top. The ground moves as one; what is written keeps its size. */
+/**
+ * The patch to scale, seen from above, north at the top. The ground moves as one; what is written keeps its size, which follows the
+ * browser's letters: `k` counts in pixels of usual letters.
+ */
 export const PlanDrawing = memo(function PlanDrawing(props: PlanDrawingProps) {
   const { scene, view, width, height, chosen, corners, asked, units } = props;
   const colours = useColours();
-  const labels = useMemo(() => threadLabels(asked, view.k, units), [asked, view.k, units]);
+  const [letters] = useState(rootScale);
+  const k = view.k / letters;
+  const labels = useMemo(() => threadLabels(asked, k, units), [asked, k, units]);
+  const beyond = useMemo(
+    () =>
+      edgeLabels(
+        scene.neighbours,
+        { k: view.k / letters, x: view.x / letters, y: view.y / letters },
+        width / letters,
+        height / letters,
+        (metres) => distanceText(metres, units),
+      ),
+    [scene.neighbours, view, width, height, letters, units],
+  );
+  const before = useMemo(
+    () => [...labels, ...beyond.flatMap(({ words, label }) => (words ? [label] : []))],
+    [labels, beyond],
+  );
   return (
     <Svg width={width} height={height} viewBox={`0 0 ${width} ${height}`}>
       <Rect width={width} height={height} fill={colours.card} />
       <G id={ROOT_ID} transform={`translate(${view.x} ${view.y}) scale(${view.k})`}>
         {asked ? <Reach asked={asked} scene={scene} colours={colours} /> : null}
-        <PlanGround scene={scene} chosen={chosen} k={view.k} colours={colours} before={labels} />
-        {asked ? <Threads asked={asked} k={view.k} colours={colours} labels={labels} /> : null}
-        {handlesOf(corners, chosen, view.k).map(([x, y], i) => (
+        <PlanGround scene={scene} chosen={chosen} k={k} colours={colours} before={before} />
+        {asked ? <Threads asked={asked} k={k} colours={colours} labels={labels} /> : null}
+        {handlesOf(corners, chosen, k).map(([x, y], i) => (
           <Circle
             key={i}
             id={`corner-${i}`}
             cx={x}
             cy={y}
-            r={HANDLE / view.k}
+            r={HANDLE / k}
             fill={colours.pollenSoft}
             stroke={colours.ink}
             strokeWidth={2}
@@ -50,9 +72,11 @@ export const PlanDrawing = memo(function PlanDrawing(props: PlanDrawingProps) {
           />
         ))}
       </G>
-      <Beyond scene={scene} view={view} width={width} height={height} colours={colours} units={units} />
-      <ScaleBar k={view.k} height={height} colours={colours} units={units} />
-      <North width={width} colours={colours} />
+      <G transform={`scale(${letters})`}>
+        <Beyond labels={beyond} colours={colours} />
+        <ScaleBar k={k} height={height / letters} colours={colours} units={units} />
+        <North width={width / letters} colours={colours} />
+      </G>
     </Svg>
   );
 });
@@ -72,44 +96,31 @@ function handlesOf(corners: readonly Corner[], chosen: string | null, k: number)
 }
 
 /** What lies next door outside of the picture, at its edge. */
-function Beyond({
-  scene,
-  view,
-  width,
-  height,
-  colours,
-  units,
-}: Pick<PlanDrawingProps, 'scene' | 'view' | 'width' | 'height' | 'units'> & { colours: Colours }) {
+function Beyond({ labels, colours }: { labels: readonly EdgeLabel[]; colours: Colours }) {
   return (
     <>
-      {scene.neighbours.map(({ neighbour, name, place }) => {
-        const at = edgePoint(view, place, width, height);
-        if (!at) return null;
-        const anchor = at.x < width / 3 ? 'start' : at.x > (2 * width) / 3 ? 'end' : 'middle';
-        return (
-          <G key={neighbour.id} pointerEvents="none">
-            <Path
-              d="M9 0L-5 -7L-5 7Z"
-              fill={colours.brick}
-              transform={`translate(${at.x} ${at.y}) rotate(${at.degrees})`}
-            />
-            {[true, false].map((halo) => (
-              <SvgText
-                key={String(halo)}
-                x={at.x + (anchor === 'start' ? 12 : anchor === 'end' ? -12 : 0)}
-                y={at.y + (anchor === 'middle' ? (at.y < height / 2 ? 22 : -14) : 5)}
-                fontSize={LABEL}
-                fontFamily={FONT}
-                fill={colours.ink}
-                textAnchor={anchor}
-                {...(halo ? { stroke: colours.card, strokeWidth: 4 } : null)}
-              >
-                {`${name}, ${distanceText(neighbour.distanceM, units)}`}
-              </SvgText>
-            ))}
-          </G>
-        );
-      })}
+      {labels.map(({ key, arrow, words, left, line }) => (
+        <G key={key} pointerEvents="none">
+          <Path
+            d="M9 0L-5 -7L-5 7Z"
+            fill={colours.brick}
+            transform={`translate(${arrow.x} ${arrow.y}) rotate(${arrow.degrees})`}
+          />
+          {[true, false].map((halo) => (
+            <SvgText
+              key={String(halo)}
+              x={left}
+              y={line}
+              fontSize={LABEL}
+              fontFamily={FONT}
+              fill={colours.ink}
+              {...(halo ? { stroke: colours.card, strokeWidth: 4 } : null)}
+            >
+              {words}
+            </SvgText>
+          ))}
+        </G>
+      ))}
     </>
   );
 }

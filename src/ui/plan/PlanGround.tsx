@@ -2,7 +2,8 @@ import { memo } from 'react';
 import { Circle, G, Path, Text as SvgText } from 'react-native-svg';
 import type { Corner, ObstacleKind } from '@core/ledger';
 import { FONT, type Colours } from '../theme';
-import { hasRoom, LABEL, legible, middleOf, pathOf, thingId, type Label, type Scene } from './scene';
+import { hasRoom, LABEL, legible, type Label } from './labels';
+import { middleOf, pathOf, thingId, type Scene } from './scene';
 
 /** The width at which a hedge is drawn, m. */
 const HEDGE_M = 1;

@@ -4,7 +4,8 @@ import { FONT, type Colours } from '../theme';
 import { verdictTone } from '../crossing/words';
 import type { Units } from '@/data/device/prefs';
 import { distanceText } from '../words';
-import { LABEL, legible, pathOf, type Label, type Scene } from './scene';
+import { LABEL, legible, type Label } from './labels';
+import { pathOf, type Scene } from './scene';
 
 /** The chosen distance around a stand: as wide an edge around its ground. */
 export function Reach({ asked, scene, colours }: { asked: StandIsolation; scene: Scene; colours: Colours }) {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Bed } from '@core/ledger';
 import { TestGarden } from '@core/testGarden';
-import { edgePoint, fitted, hasRoom, legible, planScene, scaleBar, thingKey, thingOf } from './scene';
+import { fitted, planScene, scaleBar, thingKey, thingOf } from './scene';
 
 const DAY = '2026-07-10';
 const box = fc
@@ -42,32 +42,6 @@ test('the bar of the scale is a round length, never longer than its room and no 
   );
 });
 
-test('what lies outside of the picture is told at its edge, in its direction', () => {
-  const view = { k: 10, x: 183, y: 200 };
-  expect(edgePoint(view, [3, 3], 366, 400)).toBeNull();
-  expect(edgePoint(view, [900, 0], 366, 400)).toEqual({ x: 340, y: 200, degrees: 0 });
-  expect(edgePoint(view, [0, -900], 366, 400)).toMatchObject({ y: 26, degrees: -90 });
-});
-
-test('a name is written where it has room, and a thing is found again by its key', () => {
-  expect([hasRoom('Upper terrace', 10, 20), hasRoom('Upper terrace', 10, 2)]).toEqual([true, false]);
-  const bed = { kind: 'bed', id: 'bed:1' } as const;
-  expect(thingOf(thingKey(bed))).toEqual(bed);
-  expect(thingOf('nothing')).toBeNull();
-});
-
-test('of names that would lie over each other the first is written, and from near all of them', () => {
-  const names = ['Upper terrace', 'Lower terrace', 'Tunnel'].map((words, i) => ({
-    key: words,
-    words,
-    x: 0,
-    y: i < 2 ? i : 40,
-  }));
-  const seen = (k: number) => legible(names, k).map(({ key }) => key);
-  expect(seen(10)).toEqual(['Upper terrace', 'Tunnel']);
-  expect(seen(20)).toEqual(['Upper terrace', 'Lower terrace', 'Tunnel']);
-});
-
 test('a plant outside of every bed is told; in a bed that was turned it is inside', () => {
   const garden = new TestGarden();
   const { stand } = garden.plant('squash-maxima', 'Slate Dome', 4);
@@ -84,4 +58,10 @@ test('an empty patch has a picture of ten metres', () => {
   const { patch, all, beds, stands } = planScene(new TestGarden().state, DAY);
   expect([patch, all]).toEqual(Array(2).fill({ west: 0, north: 0, east: 10, south: 10 }));
   expect([beds, stands]).toEqual([[], []]);
+});
+
+test('a thing is found again by its key', () => {
+  const bed = { kind: 'bed', id: 'bed:1' } as const;
+  expect(thingOf(thingKey(bed))).toEqual(bed);
+  expect(thingOf('nothing')).toBeNull();
 });

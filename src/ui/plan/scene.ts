@@ -130,37 +130,6 @@ function closeBy({ west, north, east, south }: Box, obstacles: readonly Obstacle
     );
 }
 
-/** About how wide a letter of a label is, px. */
-const LETTER_PX = 7.2;
-
-/** Whether a name has room along something so many metres long. */
-export function hasRoom(name: string, metres: number, k: number): boolean {
-  return name.length * LETTER_PX <= metres * k + 24;
-}
-
-/** A name on the plan: in the middle above a place, m. */
-export interface Label {
-  readonly key: string;
-  readonly words: string;
-  readonly x: number;
-  readonly y: number;
-}
-
-/** About how high a line of a label is, px. */
-const LINE_PX = 16;
-
-/** Of the labels, the first ones first, those that would not lie over an earlier one, where `k` pixels are a metre. */
-export function legible<T extends Label>(labels: readonly T[], k: number): readonly T[] {
-  return labels.reduce<readonly T[]>((kept, label) => {
-    const over = kept.some(
-      ({ x, y, words }) =>
-        Math.abs(x - label.x) * k < ((words.length + label.words.length) * LETTER_PX) / 2 &&
-        Math.abs(y - label.y) * k < LINE_PX,
-    );
-    return over ? kept : [...kept, label];
-  }, []);
-}
-
 /** Plants on the very edge of a bed are in it, m. */
 const EDGE_M = 0.05;
 
@@ -209,30 +178,6 @@ export function scaleBar(k: number, most = 110): number {
   return power * (length >= 5 * power ? 5 : length >= 2 * power ? 2 : 1);
 }
 
-/**
- * Where the edge of the picture lies on the way from its middle to a point outside of it, px; `null` for a point that is seen.
- */
-export function edgePoint(
-  { k, x, y }: View,
-  [east, south]: Corner,
-  width: number,
-  height: number,
-  margin = 26,
-): { readonly x: number; readonly y: number; readonly degrees: number } | null {
-  const [px, py] = [k * east + x, k * south + y];
-  if (px >= 0 && px <= width && py >= 0 && py <= height) return null;
-  const [dx, dy] = [px - width / 2, py - height / 2];
-  const share = Math.min(
-    dx === 0 ? Infinity : (width / 2 - margin) / Math.abs(dx),
-    dy === 0 ? Infinity : (height / 2 - margin) / Math.abs(dy),
-  );
-  return {
-    x: width / 2 + dx * share,
-    y: height / 2 + dy * share,
-    degrees: (Math.atan2(dy, dx) * 180) / Math.PI,
-  };
-}
-
 /** `M x y L … Z` of corners, m. */
 export function pathOf(corners: readonly Corner[], closed = true): string {
   return `M${corners.map(([x, y]) => `${x} ${y}`).join('L')}${closed ? 'Z' : ''}`;
@@ -241,9 +186,6 @@ export function pathOf(corners: readonly Corner[], closed = true): string {
 /** The element of the drawing that moves with the view, and the one of each thing on it. */
 export const ROOT_ID = 'plan-ground';
 export const thingId = (key: string) => `thing-${key}`;
-/** A label's size on the screen, px. */
-export const LABEL = 14;
-
 /** Of a long list so many are shown before one asks for the others. */
 export const FEW = 12;
 

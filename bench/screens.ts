@@ -100,3 +100,35 @@ export async function longTasks(page: Page, work: () => Promise<void>): Promise<
     return seen.sort((a, b) => b - a).slice(0, 5);
   });
 }
+
+/** Screens that list or draw what there is much of. */
+const FULL = [
+  '/',
+  '/walk',
+  '/round',
+  '/looks',
+  '/fruit',
+  '/patch',
+  '/plan',
+  '/plan-sheet',
+  '/crossing',
+  '/purity',
+  '/seed',
+  '/tags',
+].concat(['/corn', '/scout', '/crosses', '/trusses', '/kitchen', '/goals', '/week', '/card', '/settings']);
+
+/** How many nodes the fullest of these screens draw. */
+export async function fullestScreens(page: Page, base: string): Promise<string> {
+  const counts: (readonly [string, number])[] = [];
+  for (const path of FULL) {
+    await page.goto(`${base}${path}`);
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    await page.waitForTimeout(2500);
+    counts.push([path, await page.evaluate(() => document.querySelectorAll('*').length)]);
+  }
+  counts.sort(([, a], [, b]) => b - a);
+  return counts
+    .slice(0, 5)
+    .map(([path, nodes]) => `${path} ${nodes}`)
+    .join(', ');
+}

@@ -5,6 +5,7 @@ import { daysApart } from '@core/isolation';
 import { daysBetween, shortDayText, type LocalDate } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { BETWEEN, Row, Card } from '../controls';
+import { FEW_CARDS, LongList } from '../LongList';
 import { Txt, useColours } from '../theme';
 import { bloomGroups, type BloomGroup, type BloomRow } from './bloomRows';
 
@@ -49,9 +50,14 @@ function Group({ group: { rows } }: { group: BloomGroup }) {
           </Txt>
         </Row>
       )}
-      {rows.map((row) => (
-        <Bar key={row.id} row={row} first={first} last={last} />
-      ))}
+      <LongList
+        items={rows}
+        keyOf={({ id }) => id}
+        row={(row) => <Bar row={row} first={first} last={last} />}
+        about={40}
+        short={FEW_CARDS}
+        gap={4}
+      />
       <Txt size="label">{together(rows)}</Txt>
       {rows.some(({ own, openEnded }) => own && openEnded) ? (
         <Txt size="label" tone="muted">

@@ -4,6 +4,7 @@ import type { Neighbour } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { BESIDE, Button, Card, Notice } from '../controls';
+import { FEW_CARDS, LongList } from '../LongList';
 import { Txt, useColours } from '../theme';
 import type { Units } from '@/data/device/prefs';
 import { distanceText, plural } from '../words';
@@ -12,8 +13,7 @@ import { betweenWords, compassOf, plantingName } from './words';
 
 /** What grows next door and could cross. */
 export function NeighboursCard() {
-  const { state, prefs } = useGarden();
-  const colours = useColours();
+  const { state } = useGarden();
   const { problem, save } = useRecording();
   const [open, setOpen] = useState<Neighbour | 'new' | null>(null);
   const there = [...state.neighbours.values()]
@@ -30,38 +30,20 @@ export function NeighboursCard() {
           are not needed.
         </Txt>
       ) : null}
-      {there.map((each) => (
-        <View
-          key={each.id}
-          style={{
-            borderTopWidth: 1,
-            borderTopColor: colours.rule,
-            paddingTop: 6,
-            flexDirection: 'row',
-            flexWrap: 'wrap',
-            gap: 8,
-          }}
-        >
-          <View style={BESIDE}>
-            <Txt size="strong">{plantingName(each.crop, each.variety)}</Txt>
-            <Txt size="label">{neighbourWords(each, prefs.units)}</Txt>
-          </View>
-          <Button
-            title="Edit"
-            look="quiet"
-            small
-            label={`Edit ${plantingName(each.crop, each.variety)} next door`}
-            onPress={() => setOpen(each)}
+      <LongList
+        items={there}
+        keyOf={({ id }) => id}
+        row={(each) => (
+          <NeighbourRow
+            neighbour={each}
+            onEdit={() => setOpen(each)}
+            onGone={() => void save({ kind: 'neighbourGone', neighbour: each.id })}
           />
-          <Button
-            title="Gone"
-            look="quiet"
-            small
-            label={`${plantingName(each.crop, each.variety)} next door is gone`}
-            onPress={() => void save({ kind: 'neighbourGone', neighbour: each.id })}
-          />
-        </View>
-      ))}
+        )}
+        about={60}
+        short={FEW_CARDS}
+        gap={10}
+      />
       <Txt size="label" tone="muted">
         Ask again when your own flowers open: ornamental and compost gourds, and what sowed itself, count too.
       </Txt>
@@ -70,6 +52,39 @@ export function NeighboursCard() {
         <NeighbourSheet neighbour={open === 'new' ? null : open} onClose={() => setOpen(null)} />
       ) : null}
     </Card>
+  );
+}
+
+function NeighbourRow({
+  neighbour,
+  onEdit,
+  onGone,
+}: {
+  neighbour: Neighbour;
+  onEdit: () => void;
+  onGone: () => void;
+}) {
+  const colours = useColours();
+  const { units } = useGarden().prefs;
+  const name = plantingName(neighbour.crop, neighbour.variety);
+  return (
+    <View
+      style={{
+        borderTopWidth: 1,
+        borderTopColor: colours.rule,
+        paddingTop: 6,
+        flexDirection: 'row',
+        flexWrap: 'wrap',
+        gap: 8,
+      }}
+    >
+      <View style={BESIDE}>
+        <Txt size="strong">{name}</Txt>
+        <Txt size="label">{neighbourWords(neighbour, units)}</Txt>
+      </View>
+      <Button title="Edit" look="quiet" small label={`Edit ${name} next door`} onPress={onEdit} />
+      <Button title="Gone" look="quiet" small label={`${name} next door is gone`} onPress={onGone} />
+    </View>
   );
 }
 

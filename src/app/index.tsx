@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { mdiCog, mdiMagnify } from '@/ui/controls/iconPaths';
 import { useRouter } from 'expo-router';
-import { keepingHours, bloomDayOf, morningOver, windowNow, type BloomDay } from '@core/bloom';
+import { bloomDayOf, windowNow, type BloomDay } from '@core/bloom';
 import { kitchenRound, mayFlower, type KitchenPlant } from '@core/kitchen';
 import { bandDay, nextRounds, toLookAt, type Round } from '@core/rounds';
 import { keptOut, walkOrder } from '@core/patch';
@@ -12,19 +12,20 @@ import { useOutlook } from '@/data/foresight/outlook';
 import { useTonight } from '@/data/foresight/tonight';
 import { useOnline } from '@/data/device/update';
 import { useWeather } from '@/data/weather/weather';
-import { DawnBand, type BandBar } from '@/ui/charts/DawnBand';
 import { Card, Icon, Button, Notice } from '@/ui/controls';
 import { LeftCard } from '@/ui/today/LeftCard';
 import { LooksCard } from '@/ui/today/LooksCard';
 import { OutlookCard } from '@/ui/today/OutlookCard';
 import { GoalsCard } from '@/ui/today/GoalsCard';
 import { OtherRounds } from '@/ui/today/OtherRounds';
+import { roundsBeside } from '@/ui/today/roundsBeside';
 import { TakeAlong } from '@/ui/today/TakeAlong';
 import { SprayNotice } from '@/ui/care/SprayNotice';
 import { ContradictionCard } from '@/ui/today/ContradictionCard';
 import { IdleCard } from '@/ui/today/IdleCard';
 import { KitchenCard } from '@/ui/today/KitchenCard';
 import { RoundCard } from '@/ui/today/RoundCard';
+import { TodayBand } from '@/ui/today/TodayBand';
 import { TonightCard } from '@/ui/today/TonightCard';
 import { SeenNow } from '@/ui/today/SeenNow';
 import { WeatherCard } from '@/ui/today/WeatherCard';
@@ -47,10 +48,6 @@ function Today() {
   const looks = useMemo(() => toLookAt(state, place.zone, today), [state, place.zone, today]);
   const hour12 = prefs.clock === '12';
   const first = rounds[0];
-  const ownRounds = order.some(
-    ({ crop, stand }) =>
-      stand.reason !== 'fruit' && (crop.family === 'corn' || crop.flowers.perfect !== undefined),
-  );
   const kitchen = useMemo(
     () =>
       kitchenRound(state, place.zone, today).filter(({ growing }) => mayFlower(state, place, growing, today)),
@@ -65,50 +62,10 @@ function Today() {
   const kitchenCard = <KitchenCard plants={kitchen} bloomDay={bloomToday} lead={kitchenLeads} />;
   const date = useMemo(() => bandDay(place, now).date, [place, now]);
   const morning = useMemo(() => bloomDayOf(state, place, date, weatherOf), [state, place, date, weatherOf]);
-  const { day } = morning;
-  const hours = useMemo(() => keepingHours(order), [order]);
-  const evening =
-    first !== undefined &&
-    first.kind !== 'dawn' &&
-    first.date === today &&
-    morningOver(
-      morning,
-      hours.map(({ crop }) => crop),
-      now,
-    );
-  const windows = useMemo(() => {
-    const bars = new Map<string, BandBar>();
-    // What has all day would only crowd what keeps hours.
-    for (const { crop } of hours.length > 0 ? hours : order) {
-      const squash = crop.id.startsWith('squash');
-      if (crop.clock.round !== (evening ? 'dusk' : 'dawn')) continue;
-      const { opens, bestUntil, closes } = morning.window(crop);
-      bars.set(squash ? 'squash' : crop.id, {
-        name: `${squash ? 'squash' : crop.name} open`,
-        from: opens,
-        best: bestUntil,
-        to: closes,
-      });
-    }
-    return [...bars.values()];
-  }, [order, hours, morning, evening]);
-  const onBand =
-    first &&
-    (first.kind === 'walk' ? evening : evening === (first.kind === 'dusk') && first.date === day.date);
-  const start = first
-    ? first.kind === 'walk'
-      ? Math.max(now, first.startsAt)
-      : Math.max(now, first.window.opens)
-    : 0;
-  const bar =
-    first && onBand
-      ? {
-          name: first.kind === 'walk' ? 'evening walk' : 'your round',
-          from: start,
-          to: start + first.minutes * 60_000,
-        }
-      : null;
-  const summary = `${dayText(day.date)}: sun ${evening ? `sets ${clockText(day.sunset, place.zone, hour12)}` : `rises ${clockText(day.sunrise, place.zone, hour12)}, bees about ${clockText(day.insectsFrom, place.zone, hour12)}`}. ${windows.map(({ name, from, to }) => `${name} ${clockText(from, place.zone, hour12)} to ${clockText(to, place.zone, hour12)}`).join('; ')}`;
+  const beside = useMemo(
+    () => roundsBeside(state, place, today, morning, now),
+    [state, place, today, morning, now],
+  );
   return (
     <Page
       title={dayText(today)}
@@ -132,18 +89,7 @@ function Today() {
           />
         </View>
       }
-      banner={
-        <DawnBand
-          day={day}
-          zone={place.zone}
-          now={now}
-          hour12={hour12}
-          windows={windows}
-          round={bar}
-          summary={summary}
-          part={evening ? 'dusk' : 'dawn'}
-        />
-      }
+      banner={<TodayBand morning={morning} first={first} />}
       side={
         <>
           <LooksCard looks={looks} onOpen={() => router.navigate('/looks')} />
@@ -154,7 +100,7 @@ function Today() {
         </>
       }
     >
-      {day.fromSun ? null : (
+      {morning.day.fromSun ? null : (
         <Notice
           tone="pollen"
           text="The sun does not rise or set here on this date: the times hang on solar noon, and the insects on warmth."
@@ -165,7 +111,7 @@ function Today() {
         <SprayNotice key={stand.id} stand={stand} name={state.varieties.get(stand.variety)?.name} entering />
       ))}
       {kitchenLeads ? kitchenCard : null}
-      {othersLead ? <OtherRounds morning={morning} lead /> : null}
+      {othersLead ? <OtherRounds rounds={beside} lead /> : null}
       {first ? (
         <RoundCard
           round={first}
@@ -178,10 +124,10 @@ function Today() {
       {kitchen.length > 0 && !kitchenLeads ? kitchenCard : null}
       <ContradictionCard />
       <LeftCard />
-      {othersLead ? null : <OtherRounds morning={morning} />}
+      {othersLead ? null : <OtherRounds rounds={beside} />}
       <WeatherCard bloomDay={morning} />
       <SeenNow spreadMin={morning.spreadMin} />
-      {first || kitchen.length > 0 || ownRounds ? null : <IdleCard worked={order.length} />}
+      {first || kitchen.length > 0 || beside.length > 0 ? null : <IdleCard worked={order.length} />}
       {rounds.slice(1).map((round) => (
         <Later
           key={`${round.kind}${round.date}`}

@@ -1,0 +1,70 @@
+import { useMemo } from 'react';
+import { keepingHours, morningOver, type BloomDay } from '@core/bloom';
+import { walkOrder } from '@core/patch';
+import type { Round } from '@core/rounds';
+import { clockText, dayText } from '@core/time';
+import { useGarden } from '@/data/garden/garden';
+import { DawnBand, type BandBar } from '../charts/DawnBand';
+
+/** The band of the morning, or of the evening where that is what comes: the sun, the insects, what opens, and the round. */
+export function TodayBand({ morning, first }: { morning: BloomDay; first: Round | undefined }) {
+  const { state, place, now, today, prefs } = useGarden();
+  const { day } = morning;
+  const grown = useMemo(() => walkOrder(state), [state]);
+  const hours = useMemo(() => keepingHours(grown), [grown]);
+  const evening =
+    first !== undefined &&
+    first.kind !== 'dawn' &&
+    first.date === today &&
+    morningOver(
+      morning,
+      hours.map(({ crop }) => crop),
+      now,
+    );
+  const windows = useMemo(() => {
+    const bars = new Map<string, BandBar>();
+    // What has all day would only crowd what keeps hours.
+    for (const { crop } of hours.length > 0 ? hours : grown) {
+      const squash = crop.id.startsWith('squash');
+      if (crop.clock.round !== (evening ? 'dusk' : 'dawn')) continue;
+      const { opens, bestUntil, closes } = morning.window(crop);
+      bars.set(squash ? 'squash' : crop.id, {
+        name: `${squash ? 'squash' : crop.name} open`,
+        from: opens,
+        best: bestUntil,
+        to: closes,
+      });
+    }
+    return [...bars.values()];
+  }, [grown, hours, morning, evening]);
+  const hour12 = prefs.clock === '12';
+  const clock = (at: number) => clockText(at, place.zone, hour12);
+  const sun = evening
+    ? `sets ${clock(day.sunset)}`
+    : `rises ${clock(day.sunrise)}, bees about ${clock(day.insectsFrom)}`;
+  const open = windows.map(({ name, from, to }) => `${name} ${clock(from)} to ${clock(to)}`);
+  return (
+    <DawnBand
+      day={day}
+      zone={place.zone}
+      now={now}
+      hour12={hour12}
+      windows={windows}
+      round={first ? roundBar(first, evening, day.date, now) : null}
+      summary={`${dayText(day.date)}: sun ${sun}. ${open.join('; ')}`}
+      part={evening ? 'dusk' : 'dawn'}
+    />
+  );
+}
+
+/** The bar of a round that lies on the band; `null` where it is of another morning or evening. */
+function roundBar(round: Round, evening: boolean, date: string, now: number): BandBar | null {
+  const shown = round.kind === 'walk' ? evening : evening === (round.kind === 'dusk') && round.date === date;
+  if (!shown) return null;
+  const from = Math.max(now, round.kind === 'walk' ? round.startsAt : round.window.opens);
+  return {
+    name: round.kind === 'walk' ? 'evening walk' : 'your round',
+    from,
+    to: from + round.minutes * 60_000,
+  };
+}

@@ -89,7 +89,7 @@ function Today() {
           />
         </View>
       }
-      banner={<TodayBand morning={morning} first={first} />}
+      banner={<TodayBand bloom={morning} first={first} />}
       side={
         <>
           <LooksCard looks={looks} onOpen={() => router.navigate('/looks')} />

@@ -1,21 +1,29 @@
 import { useMemo } from 'react';
-import { keepingHours, morningOver, type BloomDay } from '@core/bloom';
+import { bloomDayOf, keepingHours, morningOver, type BloomDay } from '@core/bloom';
 import { walkOrder } from '@core/patch';
 import type { Round } from '@core/rounds';
 import { clockText, dayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
+import { useWeather } from '@/data/weather/weather';
 import { DawnBand, type BandBar } from '../charts/DawnBand';
 
-/** The band of the morning, or of the evening where that is what comes: the sun, the insects, what opens, and the round. */
-export function TodayBand({ morning, first }: { morning: BloomDay; first: Round | undefined }) {
+/**
+ * The band of what comes: this morning until its flowers have shut, then the evening, then the next morning, as soon as its round is
+ * all there is. The sun, the insects, what opens, and the round. `bloom` is that of the day that matters now.
+ */
+export function TodayBand({ bloom, first }: { bloom: BloomDay; first: Round | undefined }) {
   const { state, place, now, today, prefs } = useGarden();
+  const { weatherOf } = useWeather();
+  const next = first?.kind === 'dawn' && first.date > bloom.day.date ? first.date : null;
+  const morning = useMemo(
+    () => (next === null ? bloom : bloomDayOf(state, place, next, weatherOf)),
+    [bloom, next, state, place, weatherOf],
+  );
   const { day } = morning;
   const grown = useMemo(() => walkOrder(state), [state]);
   const hours = useMemo(() => keepingHours(grown), [grown]);
   const evening =
-    first !== undefined &&
-    first.kind !== 'dawn' &&
-    first.date === today &&
+    (first === undefined || (first.kind !== 'dawn' && first.date === today)) &&
     morningOver(
       morning,
       hours.map(({ crop }) => crop),

@@ -1,15 +1,16 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
-import { bloomOutlook } from '@core/bloom';
+import { bloomDayOf, bloomOutlook } from '@core/bloom';
 import type { Goal } from '@core/ledger';
 import { goalSum, NO_GOAL, tonightPlan } from '@core/goals';
 import { kitchenRound } from '@core/kitchen';
-import { pollinationRound, type PollinationRound } from '@core/rounds';
+import { bandDay, nextRounds, pollinationRound, type PollinationRound } from '@core/rounds';
 import { TestGarden } from '@core/testGarden';
 import { SumCard } from '../goals/SumCard';
 import { standingSentence } from '../goals/words';
 import { StandTally } from '../kitchen/StandTally';
 import { gardenOf, renderIn } from '../testing';
 import { RoundCard } from './RoundCard';
+import { TodayBand } from './TodayBand';
 import { TonightCard } from './TonightCard';
 
 const EVENING = '2026-07-13';
@@ -232,5 +233,36 @@ describe('the kitchen tally', () => {
         { tool: 'shaking', flowers: 5 },
       ]),
     );
+  });
+});
+
+describe('the band', () => {
+  const bandAt = async (garden: TestGarden, now: number) => {
+    const morning = bloomDayOf(garden.state, garden.place, bandDay(garden.place, now).date);
+    const first = nextRounds(garden.state, garden.place, now)[0];
+    renderIn(await gardenOf(garden.events, now), <TodayBand bloom={morning} first={first} />);
+  };
+  const courgette = () => {
+    const garden = new TestGarden();
+    garden.plant('squash-pepo', 'Low Lantern', 1, { reason: 'fruit' });
+    return garden;
+  };
+
+  test.each([
+    [8, /^Monday 13 July: sun rises .*squash open/],
+    [15, /^Monday 13 July: sun sets/],
+    [22, /^Tuesday 14 July: sun rises/],
+  ] as const)('for one courgette plant at %i o’clock shows what is still to come', async (hour, says) => {
+    const garden = courgette();
+    await bandAt(garden, garden.time(EVENING, hour));
+    expect(screen.getByLabelText(says)).toBeTruthy();
+  });
+
+  test('once the evening walk is done it is the morning of the round', async () => {
+    const garden = new TestGarden();
+    const [plant] = garden.plant('squash-maxima', 'Slate Dome', 1).plants;
+    if (plant) for (const sex of ['female', 'male'] as const) garden.shut(EVENING, plant, sex);
+    await bandAt(garden, garden.time(EVENING, 19, 40));
+    expect(screen.getByLabelText(/^Tuesday 14 July: sun rises/)).toBeTruthy();
   });
 });

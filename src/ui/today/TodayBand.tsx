@@ -21,18 +21,21 @@ export function TodayBand({ bloom, first }: { bloom: BloomDay; first: Round | un
   );
   const { day } = morning;
   const grown = useMemo(() => walkOrder(state), [state]);
-  const hours = useMemo(() => keepingHours(grown), [grown]);
+  // What has all day would only crowd what keeps hours.
+  const shown = useMemo(() => {
+    const hours = keepingHours(grown);
+    return hours.length > 0 ? hours : grown;
+  }, [grown]);
   const evening =
     (first === undefined || (first.kind !== 'dawn' && first.date === today)) &&
     morningOver(
       morning,
-      hours.map(({ crop }) => crop),
+      shown.map(({ crop }) => crop),
       now,
     );
   const windows = useMemo(() => {
     const bars = new Map<string, BandBar>();
-    // What has all day would only crowd what keeps hours.
-    for (const { crop } of hours.length > 0 ? hours : grown) {
+    for (const { crop } of shown) {
       const squash = crop.id.startsWith('squash');
       if (crop.clock.round !== (evening ? 'dusk' : 'dawn')) continue;
       const { opens, bestUntil, closes } = morning.window(crop);
@@ -44,7 +47,7 @@ export function TodayBand({ bloom, first }: { bloom: BloomDay; first: Round | un
       });
     }
     return [...bars.values()];
-  }, [grown, hours, morning, evening]);
+  }, [shown, morning, evening]);
   const hour12 = prefs.clock === '12';
   const clock = (at: number) => clockText(at, place.zone, hour12);
   const sun = evening

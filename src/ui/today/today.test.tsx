@@ -258,6 +258,13 @@ describe('the band', () => {
     expect(screen.getByLabelText(says)).toBeTruthy();
   });
 
+  test('strawberries have all day: their morning is over when it is too late to brush them', async () => {
+    const garden = new TestGarden();
+    garden.plant('strawberry', 'Robin Bed', 12, { reason: 'fruit' });
+    await bandAt(garden, garden.time(EVENING, 14));
+    expect(screen.getByLabelText(/^Monday 13 July: sun rises .*strawberry open/)).toBeTruthy();
+  });
+
   test('once the evening walk is done it is the morning of the round', async () => {
     const garden = new TestGarden();
     const [plant] = garden.plant('squash-maxima', 'Slate Dome', 1).plants;

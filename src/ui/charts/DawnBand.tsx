@@ -112,8 +112,11 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
         </Defs>
         <Rect x={0} y={0} width={width} height={height} fill={`url(#sky-${part})`} />
         {fullHours(band, offset).map((time) => {
-          const narrow = width < 600 && (x(time) < 10 || x(time) > width - 12);
-          return narrow ? null : (
+          const words = clockText(time, zone, hour12)
+            .replace(/:00/, '')
+            .replace(/^0(?=\d)/, '');
+          const half = (words.length * LETTER) / 2;
+          return x(time) < half || x(time) > width - half ? null : (
             <SvgText
               key={time}
               x={x(time)}
@@ -123,9 +126,7 @@ export function DawnBand({ day, zone, now, hour12, windows, round, summary, part
               textAnchor="middle"
               fill={dark(time) ? LIGHT_INK : DARK_INK}
             >
-              {clockText(time, zone, hour12)
-                .replace(/:00/, '')
-                .replace(/^0(?=\d)/, '')}
+              {words}
             </SvgText>
           );
         })}

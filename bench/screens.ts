@@ -101,29 +101,13 @@ export async function longTasks(page: Page, work: () => Promise<void>): Promise<
   });
 }
 
-/** Screens that list or draw what there is much of. */
-const FULL = [
-  '/',
-  '/walk',
-  '/round',
-  '/looks',
-  '/fruit',
-  '/patch',
-  '/plan',
-  '/plan-sheet',
-  '/crossing',
-  '/purity',
-  '/seed',
-  '/tags',
-].concat(['/corn', '/scout', '/crosses', '/trusses', '/kitchen', '/goals', '/week', '/card', '/settings']);
-
-/** How many nodes the fullest of these screens draw. */
-export async function fullestScreens(page: Page, base: string): Promise<string> {
+/** How many nodes the fullest screens draw. */
+export async function fullestScreens(page: Page, base: string, screens: readonly string[]): Promise<string> {
   const counts: (readonly [string, number])[] = [];
-  for (const path of FULL) {
+  for (const path of screens) {
     await page.goto(`${base}${path}`);
     await page.getByRole('heading', { level: 1 }).waitFor();
-    await page.waitForTimeout(2500);
+    await page.waitForTimeout(2000);
     counts.push([path, await page.evaluate(() => document.querySelectorAll('*').length)]);
   }
   counts.sort(([, a], [, b]) => b - a);

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { limitOf } from './limits';
 
 /**
  * What a form's fields hold while they are typed, held to the ledger's own schema (`fieldSchema`): its bounds and the words for them
@@ -125,12 +126,6 @@ const against = (
 /** The other fields of a form: those before this one as they were read, the rest as they are typed. */
 export const beside = ({ state }: Joi.CustomHelpers) =>
   (state.ancestors as readonly Readonly<Record<string, unknown>>[])[0] ?? {};
-
-/** Asked of the part itself: Joi's browser build cannot describe a schema. */
-const limitOf = (part: Joi.Schema, rule: string) => {
-  const limit: unknown = part.$_getRule(rule)?.args?.limit;
-  return typeof limit === 'number' ? limit : null;
-};
 
 /** To a tenth below ten, else whole; the error of a binary tenth is not rounded up a step. */
 const inside = (value: number, round: (value: number) => number) => {

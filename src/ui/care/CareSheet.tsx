@@ -4,6 +4,7 @@ import { plantsOfStand } from '@core/patch';
 import { clockText, localDateOf, shortDayText, type LocalDate } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
+import { limitsOf } from '@/data/forms/limits';
 import { Button, DateField, Field, Notice, Sheet, Stepper, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 import { careWords } from '../words';
@@ -95,16 +96,14 @@ export function CareSheet({
             label={`Hours to keep out, by the label${reentryHours === null ? ' (not noted)' : ''}`}
             value={reentryHours ?? 24}
             unset={reentryHours === null}
-            least={0}
-            most={720}
+            {...limitsOf('careGiven', 'reentryHours')}
             onChange={setReentry}
           />
           <Stepper
             label={`Days until it may be eaten, by the label${daysToHarvest === null ? ' (not noted)' : ''}`}
             value={daysToHarvest ?? 7}
             unset={daysToHarvest === null}
-            least={0}
-            most={365}
+            {...limitsOf('careGiven', 'daysToHarvest')}
             onChange={setDays}
           />
         </>

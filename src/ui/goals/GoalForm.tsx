@@ -1,6 +1,7 @@
 import { PRECIOUS, type Goal, type Stand, type Variety } from '@core/ledger';
 import { cropOf, isEdible, reasonsOf, seedsInOne, seedsPerGram } from '@core/crops';
 import type { ReadGoal, TypedGoal } from '@/data/forms/goalForm';
+import { limitsOf } from '@/data/forms/limits';
 import { rangeText } from '../words';
 import { Card, DateField, Notice, Stepper, Tile, Tiles } from '../controls';
 import { TypedField } from '../forms/TypedField';
@@ -168,8 +169,7 @@ export function GoalForm({
             label="Males for one female, in this stand"
             value={goal.bent.malesPerFemale ?? 2}
             unset={goal.bent.malesPerFemale === undefined}
-            least={1}
-            most={4}
+            {...limitsOf('goalSet', 'goal.bent.malesPerFemale')}
             onChange={(malesPerFemale) => set({ bent: { ...goal.bent, malesPerFemale } })}
           />
         ) : null}

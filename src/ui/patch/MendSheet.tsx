@@ -16,6 +16,7 @@ import { fatherVarietyOf, plantName, walkOrder, type Growing } from '@core/patch
 import { lobesOf } from '@core/rounds';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
+import { limitsOf } from '@/data/forms/limits';
 import { Button, Field, Notice, Sheet, Stepper, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 import {
@@ -131,8 +132,7 @@ function Fields({
             label="Node"
             value={event.node ?? 1}
             unset={event.node === null}
-            least={0}
-            most={200}
+            {...limitsOf('flowerSeen', 'node')}
             onChange={(node) => onChange({ node })}
           />
         </>
@@ -265,8 +265,7 @@ function PollinationFields({
           label="Lobes of the stigma covered"
           value={event.lobes ?? lobes.usual}
           unset={event.lobes === undefined}
-          least={0}
-          most={8}
+          {...limitsOf('pollinated', 'lobes')}
           onChange={(count) => onChange({ lobes: count })}
         />
       ) : null}
@@ -274,8 +273,7 @@ function PollinationFields({
         label="Seconds it stood open"
         value={event.openS ?? 40}
         unset={event.openS === undefined}
-        least={0}
-        most={86_400}
+        {...limitsOf('pollinated', 'openS')}
         step={10}
         onChange={(openS) => onChange({ openS })}
       />

@@ -3,6 +3,7 @@ import { shelterOn } from '@core/patch';
 import { shelterForm, type ReadShelter, type TypedShelter } from '@/data/forms/shelterForm';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
+import { limitsOf } from '@/data/forms/limits';
 import { Button, DateField, Notice, Sheet, Stepper, Tile, Tiles } from '../controls';
 import { useTyped } from '../forms/useTyped';
 import { Txt } from '../theme';
@@ -71,8 +72,7 @@ export function ShelterSheet({ bed, onClose }: { bed: Bed; onClose: () => void }
           label={lampHours === null ? 'Lamp, hours a day (may be left out)' : 'Lamp, hours a day'}
           value={lampHours ?? 14}
           unset={lampHours === null}
-          least={0}
-          most={24}
+          {...limitsOf('shelterSet', 'lampHours')}
           onChange={(hours) => set({ lampHours: hours })}
         />
       ) : null}

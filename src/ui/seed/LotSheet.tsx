@@ -7,6 +7,7 @@ import { fruitsWaiting } from '@core/seed';
 import { lotDraft, lotForm, lotYear, type ReadLot, type TypedLot } from '@/data/forms/lotForm';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
+import { limitsOf } from '@/data/forms/limits';
 import { Button, Notice, Sheet, Stepper, Tile, Tiles } from '../controls';
 import { TypedField } from '../forms/TypedField';
 import { useTyped } from '../forms/useTyped';
@@ -85,7 +86,7 @@ export function LotSheet({
           <Stepper
             label="The year it ripened"
             value={lotYear(value, thisYear)}
-            least={1900}
+            least={limitsOf('lotBegun', 'year').least}
             most={thisYear}
             onChange={(year) => set({ year })}
           />

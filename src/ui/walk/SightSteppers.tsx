@@ -1,6 +1,7 @@
 import { malesToAFemale, type Crop, type SexSystem } from '@core/crops';
 import type { Flower } from '@core/ledger';
 import type { EveningSight } from '@core/rounds';
+import { limitsOf } from '@/data/forms/limits';
 import { Row, Stepper, Tile } from '../controls';
 import { Txt } from '../theme';
 
@@ -48,8 +49,7 @@ export function SightSteppers({
         label={sight.node === null ? 'Node from the root (may be left out)' : 'Node from the root'}
         value={sight.node ?? last + 1}
         unset={sight.node === null}
-        least={0}
-        most={200}
+        {...limitsOf('flowerSeen', 'node')}
         onChange={(node) => onChange({ node })}
       />
       {offered.length > 0 ? (

@@ -1,6 +1,6 @@
-import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { piece, usePiece } from '@/data/device/pieces';
+import type { LongListProps } from './LongWindow';
 
 /** Only those with long lists wait for the package that windows them. */
 const parts = piece(() => import('./listParts'));
@@ -10,18 +10,6 @@ export const FEW_CARDS = 24;
 
 /** Up to so many rows a list is simply drawn: the browser finds words in it, and nothing has to be measured. */
 const SHORT = 40;
-
-export interface LongListProps<T> {
-  readonly items: readonly T[];
-  readonly keyOf: (item: T) => string;
-  readonly row: (item: T) => ReactNode;
-  /** Height of most rows, px, until they have been measured. */
-  readonly about: number;
-  /** From how many rows on those out of sight are left out: fewer where a row is a card with much in it. */
-  readonly short?: number;
-  /** Between rows, px. */
-  readonly gap?: number;
-}
 
 /** A list of any length on a page that scrolls: of a long one, only the rows in sight and some about them are drawn. */
 export function LongList<T>(props: LongListProps<T>) {

@@ -1,8 +1,19 @@
-import { useContext, useEffect, useRef, useState, type RefObject } from 'react';
+import { useContext, useEffect, useRef, useState, type ReactNode, type RefObject } from 'react';
 import { View } from 'react-native';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import type { LongListProps } from './LongList';
 import { PageScroller } from './Page';
+
+export interface LongListProps<T> {
+  readonly items: readonly T[];
+  readonly keyOf: (item: T) => string;
+  readonly row: (item: T) => ReactNode;
+  /** Height of most rows, px, until they have been measured. */
+  readonly about: number;
+  /** From how many rows on those out of sight are left out: fewer where a row is a card with much in it. */
+  readonly short?: number;
+  /** Between rows, px. */
+  readonly gap?: number;
+}
 
 /** Only the rows in sight, and some about them. */
 export function LongWindow<T>({ items, keyOf, row, about, gap = 0 }: LongListProps<T>) {

@@ -1,35 +1,8 @@
 import AsyncStorage from '@react-native-async-storage/async-storage';
-import type { TeamWay } from '@core/rounds';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { readPrefs } from './readPrefs';
+import { readPrefs, type Prefs, type Space } from './readPrefs';
 
-export const LIGHTS = ['by-itself', 'day', 'sun', 'before-dawn'] as const;
-export type Light = (typeof LIGHTS)[number];
-export type Space = 'own' | 'demo';
-
-/** The units in which lengths, temperatures and rain are shown and typed. */
-export type Units = 'metric' | 'us';
-
-/** Choices of this device, not of the patch. Kept where the page can read them before it draws (localStorage). */
-export interface Prefs {
-  readonly light: Light;
-  readonly units: Units;
-  readonly clock: '24' | '12';
-  readonly space: Space | null;
-  /** Weather from the made-up station; the demo always has it. */
-  readonly station: 'none' | 'simulated';
-  /** Who goes along on a round, besides the one who records. */
-  readonly helpers: number;
-  /** How they share it. */
-  readonly team: TeamWay;
-  /** Who is working: written into each record. */
-  readonly by: string;
-  readonly device: string;
-  /** When the log was last carried out in a file (ISO), to ask again. */
-  readonly exportedAt: string | null;
-  /** Led through one flower of the demo. */
-  readonly guided: boolean;
-}
+export type { Light, Prefs, Space, Units } from './readPrefs';
 
 const KEY = 'steady-trowel/prefs';
 

@@ -12,7 +12,6 @@ import {
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { rem, rootScale } from '../rem';
 import { TOUCH, Txt, useColours } from '../theme';
-import type { NumbersColumn, NumbersTableProps } from './NumbersTable';
 
 const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns });
 
@@ -20,6 +19,23 @@ const ROW = 40;
 const MOST_HEIGHT = 360;
 /** What a column of width 1 needs for its heading; on a screen too narrow for all of them the table goes sideways. */
 const COLUMN = 52;
+
+/** A column of numbers or names. */
+export interface NumbersColumn<Row> {
+  readonly name: string;
+  readonly of: (row: Row) => string | number | null;
+  /** How it is written; as it is, if not given. */
+  readonly text?: (row: Row) => string;
+  /** Share of the width. */
+  readonly wide?: number;
+}
+
+export interface NumbersTableProps<Row> {
+  /** What the numbers are of: `Show the numbers of ...` */
+  readonly of: string;
+  readonly columns: readonly NumbersColumn<Row>[];
+  readonly rows: readonly Row[];
+}
 
 /** The rows, sorted by a tap on a heading; only those in sight are drawn. */
 export function Numbers<Row extends RowData>({ of, columns, rows }: NumbersTableProps<Row>) {

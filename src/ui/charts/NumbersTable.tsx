@@ -3,23 +3,9 @@ import { View } from 'react-native';
 import type { RowData } from '@tanstack/react-table';
 import { piece, usePiece } from '@/data/device/pieces';
 import { Button } from '../controls';
+import type { NumbersTableProps } from './Numbers';
 
-/** A column of numbers or names. */
-export interface NumbersColumn<Row> {
-  readonly name: string;
-  readonly of: (row: Row) => string | number | null;
-  /** How it is written; as it is, if not given. */
-  readonly text?: (row: Row) => string;
-  /** Share of the width. */
-  readonly wide?: number;
-}
-
-export interface NumbersTableProps<Row> {
-  /** What the numbers are of: `Show the numbers of ...` */
-  readonly of: string;
-  readonly columns: readonly NumbersColumn<Row>[];
-  readonly rows: readonly Row[];
-}
+export type { NumbersColumn } from './Numbers';
 
 /** Only those who ask for the numbers wait for the table's package. */
 const numbers = piece(() => import('../listParts'));

@@ -31,7 +31,8 @@ describe('iCalendar: reference events (source in the fixture)', () => {
 test('an independent reader gives back what was written, alarms and sequence too', () => {
   const words = fc
     .string({ unit: 'grapheme', maxLength: 120 })
-    .map((text) => text.replace(/[\p{Cc}\p{Zl}\p{Zp}\p{Cs}]/gu, '').trim());
+    // The sign for a character that was cut in two is what `physicalLines` looks for.
+    .map((text) => text.replace(/[\p{Cc}\p{Zl}\p{Zp}\p{Cs}\uFFFD]/gu, '').trim());
   fc.assert(
     fc.property(words, words, fc.integer({ min: 0, max: 600 }), (summary, description, minutes) => {
       fc.pre(summary !== '' && description !== '');

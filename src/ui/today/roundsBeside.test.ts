@@ -40,6 +40,20 @@ test('what was begun is asked for however late it has grown', () => {
   expect(rounds(garden, '2026-11-20')).toEqual(['Crosses: 1 bag to take off']);
 });
 
+test('a truss that was bagged and left is shaken no more once nothing flowers; its fruit still wants a mark', () => {
+  const garden = new TestGarden();
+  const { plants } = garden.plant('tomato', 'Tallow Bead', 1);
+  const at = garden.time('2026-09-18', 18);
+  garden.write(at, { kind: 'stripped', plant: plants[0] as PlantId });
+  const truss = garden.see(at, plants[0] as PlantId, 'perfect', 'coloured');
+  garden.write(at, { kind: 'flowerShut', flower: truss, closure: 'mesh-bag' });
+  expect(rounds(garden, '2026-09-19')).toEqual(['Pure seed under bags: 1 bag to shake']);
+  expect(rounds(garden, '2027-01-14')).toEqual([]);
+  garden.work(garden.time('2026-09-19', 10), truss, [], { tool: 'shaking', shutAgain: 'mesh-bag' });
+  garden.look(garden.time('2026-10-05', 10), truss, 'growing');
+  expect(rounds(garden, '2026-11-20')).toEqual(['Pure seed under bags: 1 fruit to mark']);
+});
+
 test('somebody who grows vines alone has no rounds beside them', () => {
   const garden = new TestGarden();
   garden.plant('squash-maxima', 'Slate Dome', 2);

@@ -85,11 +85,13 @@ function crossRow(state: State, place: Place, today: LocalDate): RoundBeside | n
 function selfingRow(state: State, place: Place, today: LocalDate): RoundBeside | null {
   const plants = selfingDay(state, place, today);
   const flowering = plants.filter(({ growing }) => mayFlower(state, place, growing, today));
-  const count = (of: (plant: SelfingPlant) => number) => plants.reduce((sum, plant) => sum + of(plant), 0);
+  const count = (of: readonly SelfingPlant[], each: (plant: SelfingPlant) => number) =>
+    of.reduce((sum, plant) => sum + each(plant), 0);
   const strip = flowering.filter(({ toStrip }) => toStrip).length;
-  const bag = count(({ toBag }) => toBag.length);
-  const shake = count(({ toShake }) => toShake.filter(({ shakenToday }) => !shakenToday).length);
-  const mark = count(({ toMark }) => toMark.length);
+  const bag = count(flowering, ({ toBag }) => toBag.length);
+  const shake = count(flowering, ({ toShake }) => toShake.filter(({ shakenToday }) => !shakenToday).length);
+  // Fruit that stands wants its mark, however cold it has grown.
+  const mark = count(plants, ({ toMark }) => toMark.length);
   const parts = [
     strip > 0 ? `${plural(strip, 'plant')} to strip` : null,
     bag > 0 ? `${plural(bag, 'bag')} to put on` : null,

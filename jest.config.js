@@ -1,7 +1,11 @@
 const coreModules = '/node_modules/(?!(d3-[a-z-]+|internmap|suncalc|luxon|ulid|ts-fsrs|jsts)/)';
 const uiModules =
   '/node_modules/(?!((jest-)?react-native|@react-native(-community|-async-storage)?|expo(nent)?|@expo(nent)?/.*|react-navigation|@react-navigation/.*|@rneui/.*|react-native-svg|d3-[a-z-]+|internmap|suncalc|ulid|comlink|ts-fsrs|@tanstack/(react-table|table-core|react-store|store)))';
-const aliases = { '^@/(.*)$': '<rootDir>/src/$1', '^@core/(.*)$': '<rootDir>/core/$1' };
+const aliases = {
+  '^@/(.*)$': '<rootDir>/src/$1',
+  '^@core/(.*)$': '<rootDir>/core/$1',
+  '^fast-check$': '<rootDir>/scripts/fastCheck.cjs',
+};
 
 module.exports = {
   // A busy machine takes its time; nothing here waits for a clock.

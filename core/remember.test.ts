@@ -4,8 +4,9 @@ import { remembered } from './remember';
 const sumTimes = () => {
   const worked = { times: 0 };
   const sum = remembered(
-    (list: readonly number[], times: number) => [list, times],
-    (list, times) => {
+    'sum',
+    (list: readonly number[], times: number) => ({ list, times }),
+    ({ list, times }) => {
       worked.times++;
       return list.reduce((a, b) => a + b, 0) * times;
     },

@@ -1,9 +1,16 @@
 import type { CropId } from '../crops';
 import { Shards, type Flower, type State } from '../ledger';
-import { growing } from '../patch';
+import { growing, type Planted } from '../patch';
 import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
 import { remembered } from '../remember';
 import type { BudRecord } from './forecast';
+
+/** What a flower's records hang on besides itself. */
+interface Kind {
+  readonly crop: CropId;
+  readonly variety: string;
+  readonly dusk: boolean;
+}
 
 interface Opened {
   readonly from: LocalDate | null;
@@ -44,23 +51,18 @@ export function openedBetween(flower: Flower, zone: string, dusk: boolean): Open
 
 /** What one flower teaches: for each day it was seen as a bud, when it opened after that. */
 const ofFlower = remembered(
-  (flower: Flower, crop: CropId, variety: string, zone: string, dusk: boolean) => [
-    flower,
-    crop,
-    variety,
-    zone,
-    dusk,
-  ],
+  'what a flower teaches of buds',
+  (flower: Flower, { crop, variety, dusk }: Kind, zone: string) => ({ flower, crop, variety, zone, dusk }),
   recordsOfFlower,
 );
 
-function recordsOfFlower(
-  flower: Flower,
-  crop: CropId,
-  variety: string,
-  zone: string,
-  dusk: boolean,
-): readonly BudRecord[] {
+function recordsOfFlower({
+  flower,
+  crop,
+  variety,
+  zone,
+  dusk,
+}: Kind & { readonly flower: Flower; readonly zone: string }): readonly BudRecord[] {
   const { from, to } = openedBetween(flower, zone, dusk);
   const records: BudRecord[] = [];
   for (const { at, stage } of flower.sightings) {
@@ -90,8 +92,9 @@ const REMEMBERED_DAYS = 800;
 
 /** When the latest flower of a part was first seen: a part of bygone years is passed over whole. */
 const lastSeenFirst = remembered(
-  (part: ReadonlyMap<unknown, Flower>) => [part],
-  (part) => {
+  'when the latest flower was first seen',
+  (part: ReadonlyMap<unknown, Flower>) => ({ part }),
+  ({ part }) => {
     let latest = '';
     for (const { sightings } of part.values()) {
       const at = sightings[0]?.at ?? '';
@@ -115,9 +118,9 @@ export function teachingFlowers(state: State, from: LocalDate): Flower[] {
  * What some flowers of the grower's own log say of how long buds take. Each flower's part is worked out once.
  * @example recordsOf(state, zone, [female]).length // 1
  */
-export function recordsOf(state: State, zone: string, flowers: readonly Flower[]): BudRecord[] {
+export function recordsOf(state: Planted, zone: string, flowers: readonly Flower[]): BudRecord[] {
   const records: BudRecord[] = [];
-  const kinds = new Map<string, { crop: CropId; variety: string; dusk: boolean } | null>();
+  const kinds = new Map<string, Kind | null>();
   for (const flower of flowers) {
     let kind = kinds.get(flower.plant);
     if (kind === undefined) {
@@ -130,7 +133,7 @@ export function recordsOf(state: State, zone: string, flowers: readonly Flower[]
       kinds.set(flower.plant, kind);
     }
     if (!kind) continue;
-    for (const record of ofFlower(flower, kind.crop, kind.variety, zone, kind.dusk)) records.push(record);
+    for (const record of ofFlower(flower, kind, zone)) records.push(record);
   }
   return records;
 }

@@ -23,8 +23,9 @@ export function growthRate(meanC: number): number {
 }
 
 const growthByDate = remembered(
-  (temperatures: readonly DayTemperature[]) => [temperatures],
-  (temperatures) => new Map(temperatures.map(({ date, meanC }) => [date, growthRate(meanC)])),
+  'growth by date',
+  (temperatures: readonly DayTemperature[]) => ({ temperatures }),
+  ({ temperatures }) => new Map(temperatures.map(({ date, meanC }) => [date, growthRate(meanC)])),
 );
 
 /**

@@ -1,5 +1,5 @@
 import { cropOf, type Crop, type CropId } from '../crops';
-import type { ClockNote, Place, State } from '../ledger';
+import type { ClockNote, Place, State, Where } from '../ledger';
 import { isKnownWeather, type WeatherDay } from '../sky';
 import { localDateOf, type LocalDate } from '../time';
 import { remembered } from '../remember';
@@ -77,7 +77,8 @@ function insectsBegin(insects: Insects, day: GardenDay, weather: WeatherDay | nu
   return day.insectsFrom + cold * MINUTE + rain;
 }
 
-const insectsOf = (state: State): Insects => (mainPatch(state)?.schools.insects ?? 'honeybees') as Insects;
+const insectsOf = (state: Pick<State, 'patches'>): Insects =>
+  (mainPatch(state)?.schools.insects ?? 'honeybees') as Insects;
 
 /** A morning (or dusk) as this patch knows it: the sun, the weather, and what its growers noted before. */
 export interface BloomDay {
@@ -139,23 +140,24 @@ export function clockDoubt(
  * towards none.
  */
 export const clockShifts = remembered(
-  (state: State, place: Place, weatherOf: WeatherOf = NO_WEATHER) => [
-    state.stands,
-    state.varieties,
-    state.patches,
-    place.latitude,
-    place.longitude,
-    place.zone,
-    weatherOf,
-  ],
-  (state, place, weatherOf = NO_WEATHER) => shiftsFrom(state, place, weatherOf),
+  'what notes of the clock say',
+  (
+    { stands, varieties, patches }: Pick<State, 'stands' | 'varieties' | 'patches'>,
+    { latitude, longitude, zone }: Place,
+    weatherOf: WeatherOf = NO_WEATHER,
+  ) => ({ stands, varieties, patches, latitude, longitude, zone, weatherOf }),
+  shiftsFrom,
 );
 
-function shiftsFrom(
-  state: State,
-  place: Place,
-  weatherOf: WeatherOf,
-): ReadonlyMap<CropId | 'insects', ClockShift> {
+function shiftsFrom({
+  weatherOf,
+  latitude,
+  longitude,
+  zone,
+  ...state
+}: Pick<State, 'stands' | 'varieties' | 'patches'> &
+  Where & { readonly weatherOf: WeatherOf }): ReadonlyMap<CropId | 'insects', ClockShift> {
+  const place = { latitude, longitude, zone };
   const insects = insectsOf(state);
   const sums = new Map<CropId | 'insects', { opens: number[]; closes: number[] }>();
   for (const stand of state.stands.values()) {

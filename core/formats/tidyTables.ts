@@ -138,7 +138,7 @@ const FRUIT_COLUMNS: readonly Column<
 export function fruitRows(state: State, zone: string, today: LocalDate): Cell[][] {
   const rows = partsOf(state, zone, () => [null]).flatMap(({ flower, found }) => {
     const trial = trialOf(flower, found, zone);
-    const fruit = trial && followedFruit(state, trial, zone, today);
+    const fruit = trial && followedFruit(trial, found.plant.ended?.at ?? null, zone, today);
     return fruit ? [{ ...fruit, found, today }] : [];
   });
   return tableOf(FRUIT_COLUMNS, rows);

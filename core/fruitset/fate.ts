@@ -50,9 +50,21 @@ export function fateFacts(flower: Flower, crop: Crop, zone: string): FateFacts |
 }
 
 // A flower's view never changes in place, and years of them are asked for with every tap.
-const factsOf = remembered((flower: Flower, crop: Crop, zone: string) => [flower, crop, zone], factsFrom);
+const factsOf = remembered(
+  'the facts of a fate',
+  (flower: Flower, crop: Crop, zone: string) => ({ flower, crop, zone }),
+  factsFrom,
+);
 
-function factsFrom(flower: Flower, crop: Crop, zone: string): FateFacts | null {
+function factsFrom({
+  flower,
+  crop,
+  zone,
+}: {
+  readonly flower: Flower;
+  readonly crop: Crop;
+  readonly zone: string;
+}): FateFacts | null {
   const day0 = workedOn(flower, zone);
   if (day0 === null) return null;
   const dayOf = (at: string) => daysBetween(day0, localDateOf(Date.parse(at), zone));

@@ -1,6 +1,6 @@
 import { cropOf } from '../crops';
-import type { LossCause, State } from '../ledger';
-import { daysBetween, localDateOf, type LocalDate } from '../time';
+import type { LossCause } from '../ledger';
+import { daysBetween, localDateOf, type Instant, type LocalDate } from '../time';
 import { ripeDay } from './fate';
 import { cumulativeIncidence, kaplanMeier, type Followed, type SurvivalStep } from './survival';
 import type { Trial } from './trials';
@@ -45,11 +45,12 @@ export interface FollowedFruit {
  * How a trial is followed; `null` for one that nobody looked at, which is missing and no drop, and for groups, which have no days.
  * Without a verdict a fruit counts for as long as it was last seen. One that set is looked at no more: it hangs until today, or is
  * ripe, as its loss would have been written down. To stop at its last look would leave only the doubtful ones under watch.
- * @example followedFruit(state, trials[0], zone, '2026-07-13').by // 7
+ * @param endedAt when its plant came to its end; `null` while it stands
+ * @example followedFruit(trials[0], null, zone, '2026-07-13').by // 7
  */
 export function followedFruit(
-  state: State,
   trial: Trial,
+  endedAt: Instant | null,
   zone: string,
   today: LocalDate,
 ): FollowedFruit | null {
@@ -60,9 +61,8 @@ export function followedFruit(
     return { trial, after: failed.after, by: failed.day, end: KIND_OF_CAUSE[trial.cause ?? 'unknown'] };
   if (picked !== null)
     return { trial, after: Math.min(looked, picked.day), by: picked.day, end: 'harvested' };
-  const ended = trial.plant === null ? null : (state.plants.get(trial.plant)?.ended ?? null);
-  if (ended !== null) {
-    const day = daysBetween(day0, localDateOf(Date.parse(ended.at), zone));
+  if (endedAt !== null) {
+    const day = daysBetween(day0, localDateOf(Date.parse(endedAt), zone));
     // What was written after the plant's end is of no plant: the look stands.
     if (day >= looked) return { trial, after: looked, by: day, end: 'plant-ended' };
   }

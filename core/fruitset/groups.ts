@@ -1,7 +1,7 @@
 import { cropOf } from '../crops';
 import type { PlantId } from '../ids';
-import type { GroupView, Plant, Stand, State } from '../ledger';
-import { growing, type Growing } from '../patch';
+import type { GroupView, Plant, Stand } from '../ledger';
+import { growing, type Growing, type Planted } from '../patch';
 import { localDateOf, type LocalDate } from '../time';
 import type { Trial } from './trials';
 
@@ -9,7 +9,7 @@ import type { Trial } from './trials';
  * The trials that are no single flowers.
  * @example groupTrials(state, zone) // []
  */
-export function groupTrials(state: State, zone: string): Trial[] {
+export function groupTrials(state: Planted, zone: string): Trial[] {
   return [
     ...[...state.plants.values()].flatMap((plant) => talliesOf(state, plant, zone)),
     ...[...state.stands.values()].flatMap((stand) => groupsOf(state, stand)),
@@ -62,7 +62,7 @@ function group(
 }
 
 /** A plant's tallies that no count of a group has taken in since. */
-function talliesOf(state: State, plant: Plant, zone: string): Trial[] {
+function talliesOf(state: Planted, plant: Plant, zone: string): Trial[] {
   const found = plant.tallies.length > 0 ? growing(state, plant.id) : null;
   if (!found) return [];
   return plant.tallies.flatMap(({ event, at, by, tool, flowers }) => {
@@ -72,7 +72,7 @@ function talliesOf(state: State, plant: Plant, zone: string): Trial[] {
   });
 }
 
-function groupsOf(state: State, stand: Stand): Trial[] {
+function groupsOf(state: Planted, stand: Stand): Trial[] {
   const variety = state.varieties.get(stand.variety);
   if (!variety) return [];
   const crop = cropOf(variety.crop);

@@ -1,4 +1,5 @@
 import type { Flower, State } from '../ledger';
+import type { Planted } from '../patch';
 import { daysBetween, localDateOf } from '../time';
 import { remembered } from '../remember';
 import { workedOn } from './fate';
@@ -37,12 +38,18 @@ const ENOUGH = 3;
 
 /** What a variety's fruits usually measure on each day, by the grower's own records of those that set; days with fewer than three are left out. */
 export const usualSizes = remembered(
-  (state: State, variety: string, zone: string) => [state.flowers, variety, zone],
-  (state, variety, zone): UsualSize[] => {
+  'usual sizes of a variety',
+  (state: Planted & Pick<State, 'flowers'>, variety: string, zone: string) => ({
+    flowers: state.flowers,
+    trials: allTrials(state, zone),
+    variety,
+    zone,
+  }),
+  ({ flowers, trials, variety, zone }): readonly UsualSize[] => {
     const byDay = new Map<number, number[]>();
-    for (const trial of allTrials(state, zone)) {
+    for (const trial of trials) {
       if (trial.variety !== variety || !trial.facts?.set) continue;
-      const flower = state.flowers.get(trial.id as Flower['id']);
+      const flower = flowers.get(trial.id as Flower['id']);
       for (const { day, sizeMm } of flower ? sizesOf(flower, zone) : [])
         byDay.set(day, [...(byDay.get(day) ?? []), sizeMm]);
     }

@@ -1,6 +1,5 @@
 import { kitchenSeconds, type CropId, type Tool } from '../crops';
-import type { State } from '../ledger';
-import { walkOrder } from '../patch';
+import { plantedIn, walkOrder, type Planted } from '../patch';
 import { remembered } from '../remember';
 
 /** From one plant to the next in the kitchen round, seconds [M]. */
@@ -20,11 +19,11 @@ interface Count {
   readonly crop: CropId;
 }
 
-const pacesOf = remembered((state: State) => [state.plants, state.stands, state.varieties], learnt);
+const pacesOf = remembered('seconds a flower in the kitchen round', plantedIn, learnt);
 
 /** Seconds a flower, from each count that followed another of the same person, crop and tool without a pause. */
-function learnt(state: State): ReadonlyMap<string, readonly number[]> {
-  const counts: Count[] = walkOrder(state).flatMap(({ plant, crop }) =>
+function learnt(planted: Planted): ReadonlyMap<string, readonly number[]> {
+  const counts: Count[] = walkOrder(planted).flatMap(({ plant, crop }) =>
     plant.tallies.map(({ at, by, tool, flowers }) => ({
       at: Date.parse(at),
       by,
@@ -62,7 +61,7 @@ export interface KitchenPace {
  * Seconds a flower by a tool: the grower's own pace, drawn towards the catalogue's while there is little of it.
  * @example kitchenPace(state, 'tomato', 'vibration') // { seconds: 4, from: 0 }
  */
-export function kitchenPace(state: State, crop: CropId, tool: Tool): KitchenPace {
+export function kitchenPace(state: Planted, crop: CropId, tool: Tool): KitchenPace {
   const own = (pacesOf(state).get(`${crop}/${tool}`) ?? []).slice(-MOST);
   const usual = kitchenSeconds(tool);
   if (own.length === 0) return { seconds: usual, from: 0 };

@@ -1,13 +1,12 @@
 import { isWhole, lastCheck } from '../bloom';
 import type { Closure, Crop } from '../crops';
-import type { Flower, State } from '../ledger';
-import { growing } from '../patch';
+import type { Flower } from '../ledger';
 import type { LocalDate } from '../time';
 import { remembered } from '../remember';
 import { fateOf } from './fate';
 import { groupTrials } from './groups';
 import type { Trial } from './trials';
-import { trialParts, type TrialPart } from './trialTable';
+import { trialParts, trialTablesIn, type TrialPart, type TrialTables } from './trialTable';
 
 /** A share known as a beta distribution, and what of it is the grower's own. */
 export interface Rate {
@@ -68,17 +67,17 @@ interface PartCounts {
 }
 
 /** What some hundred flowers add to the counts; kept for as long as none of them changes. */
-const countsOf = remembered((part: TrialPart, _state: State) => [part], countsIn);
+const countsOf = remembered('set and whole among some flowers', (part: TrialPart) => ({ part }), countsIn);
 
-function countsIn(part: TrialPart, state: State): PartCounts {
+function countsIn({ part }: { readonly part: TrialPart }): PartCounts {
   const counts: PartCounts = { set: new Map(), whole: new Map() };
   for (const flower of part.flowers.values()) {
     const check = lastCheck(flower);
     const closure = flower.shuttings[0]?.closure;
     if (!check || !closure || check.result === 'not-open') continue;
-    const at = growing(state, flower.plant);
+    const at = part.ground.get(flower.plant);
     if (!at) continue;
-    for (const key of [`c/${at.crop.id}/${closure}`, `v/${at.variety.id}/${closure}`])
+    for (const key of [`c/${at.crop}/${closure}`, `v/${at.variety}/${closure}`])
       noteIn(countOf(counts.whole, key), isWhole(check.result));
   }
   countTrials(counts.set, part.rows);
@@ -116,22 +115,16 @@ function addUp(into: Map<string, Count>, from: ReadonlyMap<string, Count>): void
 
 /** Set and closure rates as posteriors: our prior, the crop's other varieties (discounted), the variety's own records. */
 export const ratesOf = remembered(
-  (state: State, zone: string) => [
-    state.flowers,
-    state.plants,
-    state.stands,
-    state.varieties,
-    state.beds,
-    zone,
-  ],
+  'set and closure rates',
+  (state: TrialTables, zone: string) => ({ ...trialTablesIn(state), zone }),
   ratesFrom,
 );
 
-function ratesFrom(state: State, zone: string): Rates {
+function ratesFrom({ zone, ...state }: TrialTables & { readonly zone: string }): Rates {
   const set = new Map<string, Count>();
   const whole = new Map<string, Count>();
   for (const part of trialParts(state, zone)) {
-    const counts = countsOf(part, state);
+    const counts = countsOf(part);
     addUp(set, counts.set);
     addUp(whole, counts.whole);
   }

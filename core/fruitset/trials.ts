@@ -55,19 +55,39 @@ export interface Trial {
   readonly missed: MissedWhy | null;
 }
 
+/** What a flower's row says of its plant. */
+export interface GrownAs {
+  readonly stand: StandId;
+  readonly variety: VarietyId;
+  readonly crop: CropId;
+}
+
 /** A flower's row; `null` when it is no trial: a male, or a female neither worked nor shut whole. */
-export const trialOf = remembered(
-  (flower: Flower, { plant, stand, variety }: Growing, zone: string) => [
+export function trialOf(flower: Flower, { stand, variety }: Growing, zone: string): Trial | null {
+  return trialOn(flower, { stand: stand.id, variety: variety.id, crop: variety.crop }, zone);
+}
+
+/** `trialOf` where it is known what its plant is grown as. */
+export const trialOn = remembered(
+  'the trial of a flower',
+  (flower: Flower, { stand, variety, crop }: GrownAs, zone: string) => ({
     flower,
-    plant.stand,
-    stand.variety,
-    variety.crop,
+    stand,
+    variety,
+    crop,
     zone,
-  ],
+  }),
   rowOf,
 );
 
-function rowOf(flower: Flower, { plant, stand, variety, crop }: Growing, zone: string): Trial | null {
+function rowOf({
+  flower,
+  stand,
+  variety,
+  crop: cropId,
+  zone,
+}: GrownAs & { readonly flower: Flower; readonly zone: string }): Trial | null {
+  const crop = cropOf(cropId);
   if (flower.sex === 'male') return null;
   const first = flower.pollinations[0] ?? flower.left;
   const last = flower.pollinations[flower.pollinations.length - 1];
@@ -82,10 +102,10 @@ function rowOf(flower: Flower, { plant, stand, variety, crop }: Growing, zone: s
   return {
     id: flower.id,
     kind: 'flower',
-    stand: stand.id,
-    variety: variety.id,
-    crop: crop.id,
-    plant: plant.id,
+    stand,
+    variety,
+    crop: cropId,
+    plant: flower.plant,
     season: Number(on.slice(0, 4)),
     node: flower.node,
     at: first?.at ?? null,

@@ -1,8 +1,9 @@
 import type { Crop, CropId, Tool } from '../crops';
 import type { PlantId } from '../ids';
-import { Shards, type Flower, type State } from '../ledger';
+import { Shards, type Flower } from '../ledger';
 import { growing } from '../patch';
 import { remembered } from '../remember';
+import { trialTablesIn, type TrialTables } from './trialTable';
 
 /** A gap this many times the catalogue's time is a pause, not work [M]. */
 const PAUSE = 3;
@@ -30,7 +31,7 @@ interface Known {
  * catalogue's time is drawn towards the crop's, and that towards the method's own.
  * @example workTime(state, crop).from // 0
  */
-export function workTime(state: State, crop: Crop, tool: Tool = lastTool(state, crop)): WorkTime {
+export function workTime(state: TrialTables, crop: Crop, tool: Tool = lastTool(state, crop)): WorkTime {
   const { gaps } = knownOf(state);
   const ofCrop = gaps.get(crop.id) ?? [];
   const ofTool = gaps.get(`${crop.id}/${tool}`) ?? [];
@@ -45,12 +46,12 @@ export function workTime(state: State, crop: Crop, tool: Tool = lastTool(state, 
  * The tool of a crop's latest pollination; the catalogue's first before any.
  * @example lastTool(state, crop) // 'male-flower'
  */
-export function lastTool(state: State, crop: Crop): Tool {
+export function lastTool(state: TrialTables, crop: Crop): Tool {
   return saidTool(state, crop) ?? crop.tools[0] ?? 'male-flower';
 }
 
 /** The tool that was last said for a crop; `null` while nobody named one. */
-export function saidTool(state: State, crop: Crop): Tool | null {
+export function saidTool(state: TrialTables, crop: Crop): Tool | null {
   return knownOf(state).lastTool.get(crop.id) ?? null;
 }
 
@@ -70,12 +71,9 @@ interface Worked {
   readonly crop: Crop;
 }
 
-const knownOf = remembered(
-  (state: State) => [state.flowers, state.plants, state.stands, state.varieties, state.beds],
-  learnt,
-);
+const knownOf = remembered('how long work takes', trialTablesIn, learnt);
 
-function learnt(state: State): Known {
+function learnt(state: TrialTables): Known {
   const worked = latestWork(state);
   const before = new Map<string, Worked>();
   const gaps = new Map<string, number[]>();
@@ -109,9 +107,13 @@ interface PartWork {
 }
 
 /** The pollinations of some hundred flowers; kept for as long as none of them changes. */
-const workOf = remembered((part: ReadonlyMap<unknown, Flower>) => [part], workIn);
+const workOf = remembered(
+  'pollinations among some flowers',
+  (part: ReadonlyMap<unknown, Flower>) => ({ part }),
+  workIn,
+);
 
-function workIn(part: ReadonlyMap<unknown, Flower>): PartWork {
+function workIn({ part }: { readonly part: ReadonlyMap<unknown, Flower> }): PartWork {
   let latest = '';
   const work: PartWork['work'][number][] = [];
   for (const { plant, pollinations } of part.values())
@@ -123,7 +125,7 @@ function workIn(part: ReadonlyMap<unknown, Flower>): PartWork {
 }
 
 /** The pollinations of the last year and a bit, with their crop, in the order of the clock. */
-function latestWork(state: State): Worked[] {
+function latestWork(state: TrialTables): Worked[] {
   const parts = Shards.of(state.flowers).parts.map((part) => workOf(part));
   const latest = parts.reduce((last, part) => (part.latest > last ? part.latest : last), '');
   if (latest === '') return [];

@@ -1,10 +1,11 @@
 import { notToFear, type Crop } from '../crops';
 import type { StandId } from '../ids';
-import type { Precious, Stand, State, Variety } from '../ledger';
+import type { Precious, Stand, Variety } from '../ledger';
 import { coversFor, growing, standing, standings } from '../patch';
 import { remembered } from '../remember';
 import type { LocalDate } from '../time';
-import { bloomOf, type OwnBloom } from './bloom';
+import { aboutIn, type About, type AboutTables } from './about';
+import { bloomIn, type OwnBloom } from './bloom';
 import type { DistanceVerdict } from './needed';
 import { foreignPressure, type Pressure } from './pressure';
 import { kindOf, neighbourRivals, ownRivals, type Rival } from './rivals';
@@ -33,19 +34,10 @@ const WORST: readonly DistanceVerdict[] = ['too-near', 'in-between', 'fine'];
 
 /** The answers for every stand that is grown for seed and has plants, as things stand on a day. */
 export const isolations = remembered(
-  (state: State, today: LocalDate) => [
-    state.stands,
-    state.plants,
-    state.flowers,
-    state.beds,
-    state.varieties,
-    state.patches,
-    state.neighbours,
-    state.obstacles,
-    today,
-  ],
-  (state, today): readonly StandIsolation[] =>
-    [...state.stands.values()].flatMap((stand) => isolationOf(state, stand.id, today) ?? []),
+  'isolation of every stand',
+  (state: AboutTables, today: LocalDate) => ({ ...aboutIn(state), today }),
+  ({ today, ...state }): readonly StandIsolation[] =>
+    [...state.stands.values()].flatMap((stand) => isolationIn(state, stand.id, today) ?? []),
 );
 
 /**
@@ -53,7 +45,12 @@ export const isolations = remembered(
  * has no plants. Flowers shut and worked by hand need none of it.
  * @example isolationOf(state, stand.id, '2026-07-13').verdict // 'alone'
  */
-export function isolationOf(state: State, id: StandId, today: LocalDate): StandIsolation | null {
+export function isolationOf(state: AboutTables, id: StandId, today: LocalDate): StandIsolation | null {
+  return isolationIn(aboutIn(state), id, today);
+}
+
+/** `isolationOf` where it is known what grows about. */
+export function isolationIn(state: About, id: StandId, today: LocalDate): StandIsolation | null {
   const found = standing(state, id);
   const first = found?.plants[0];
   const at = first ? growing(state, first.id) : null;
@@ -61,7 +58,7 @@ export function isolationOf(state: State, id: StandId, today: LocalDate): StandI
   const own = {
     ...found,
     importance: found.stand.goal?.precious ?? 'keep',
-    bloom: bloomOf(state, found),
+    bloom: bloomIn(state, found),
   };
   const closed = !coversFor(state, at, today).needed;
   const rivals = closed
@@ -94,7 +91,7 @@ export function isolationOf(state: State, id: StandId, today: LocalDate): StandI
 const ENOUGH_WINDS = 5;
 
 /** Where the wind came from on the days of its flowers on which somebody noted it, degrees; none where they are too few. */
-function windsIn({ patches }: State, bloom: OwnBloom | null): readonly number[] {
+function windsIn({ patches }: About, bloom: OwnBloom | null): readonly number[] {
   if (!bloom) return [];
   const winds = [...patches.values()].flatMap(({ weather }) =>
     Object.entries(weather).flatMap(([date, { windFromDeg }]) =>
@@ -105,7 +102,7 @@ function windsIn({ patches }: State, bloom: OwnBloom | null): readonly number[] 
 }
 
 /** What puts the mind at rest about everything else that grows in the patch or next door. */
-function harmlessTo(state: State, { id }: Crop): readonly string[] {
+function harmlessTo(state: About, { id }: Crop): readonly string[] {
   const about = [
     ...standings(state).map(({ crop }) => crop.id),
     ...[...state.neighbours.values()].filter(({ goneAt }) => goneAt === null).map(({ crop }) => crop),

@@ -1,9 +1,9 @@
 import { bloomSpan } from '../crops';
 import type { PlantId } from '../ids';
-import type { State } from '../ledger';
-import { flowersOn, mainPatch, type Standing } from '../patch';
-import { remembered } from '../remember';
-import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
+import { Shards, type Flower, type State } from '../ledger';
+import { mainPatch, type Standing } from '../patch';
+import { remembered, sameUnder, steady } from '../remember';
+import { addDays, daysBetween, localDateOf, type Instant, type LocalDate } from '../time';
 import { warmDaysAfter } from './firstFlowers';
 
 /** The days on which flowers are open, the first and the last. */
@@ -21,6 +21,11 @@ export interface OwnBloom extends Bloom {
   readonly openEnded: boolean;
 }
 
+/** When each plant's first flower was seen open, or worked. */
+export interface Opened {
+  readonly opened: ReadonlyMap<PlantId, Instant>;
+}
+
 /** Where no day of the first frost was said, vines are taken to flower so long after they began [M]. */
 const ON_AND_ON_DAYS = 120;
 
@@ -28,10 +33,18 @@ const ON_AND_ON_DAYS = 120;
  * When the flowers of a stand are open: from the first seen open, else from the day it was planted and the warmth its crop takes; until the
  * first frost that is looked for, or (corn) as long as a block sheds. `null` where neither was written down.
  */
-export function bloomOf(state: State, { crop, plants }: Pick<Standing, 'crop' | 'plants'>): OwnBloom | null {
+export function bloomOf(
+  state: Pick<State, 'patches' | 'flowers'>,
+  standing: Pick<Standing, 'crop' | 'plants'>,
+): OwnBloom | null {
+  return bloomIn({ patches: state.patches, opened: openedFirst(state) }, standing);
+}
+
+/** `bloomOf` where it is known when plants began to flower. */
+export function bloomIn(state: Opened & Pick<State, 'patches'>, { crop, plants }: Pick<Standing, 'crop' | 'plants'>): OwnBloom | null {
   const patch = mainPatch(state);
   const [zone, frostOn] = [patch?.place?.zone ?? 'UTC', patch?.frostOn ?? null];
-  const seen = firstOpen(state, plants, zone);
+  const seen = firstOpen(state.opened, plants, zone);
   const span = bloomSpan(crop);
   const planted = plants.reduce<LocalDate | null>(
     (first, { plantedOn }) =>
@@ -66,37 +79,50 @@ function frostAfter(from: LocalDate, frostOn: string): LocalDate {
 }
 
 /** The first day on which a flower of some plants was seen open, or was worked. */
-function firstOpen(state: State, plants: Standing['plants'], zone: string): LocalDate | null {
-  const openedOn = openings(state);
-  let first: string | null = null;
+function firstOpen(
+  opened: Opened['opened'],
+  plants: Standing['plants'],
+  zone: string,
+): LocalDate | null {
+  let first: Instant | null = null;
   for (const { id } of plants) {
-    const at = openedOn(id);
-    if (at !== null && (first === null || at < first)) first = at;
+    const at = opened.get(id);
+    if (at !== undefined && (first === null || at < first)) first = at;
   }
   return first === null ? null : localDateOf(Date.parse(first), zone);
 }
 
-/** When a plant's first flower was seen open; each plant is gone through once, until some flower changes. */
-const openings = remembered(
-  ({ flowers, flowersOf }: State) => [flowers, flowersOf],
-  (state) => {
-    const known = new Map<PlantId, string | null>();
-    return (plant: PlantId): string | null => {
-      const found = known.get(plant);
-      if (found !== undefined) return found;
-      const opened = flowersOn(state, plant).flatMap(({ sightings, pollinations }) => [
-        ...sightings.filter(({ stage }) => stage === 'open'),
-        ...pollinations,
-      ]);
-      const first = opened.reduce<string | null>(
-        (least, { at }) => (least === null || at < least ? at : least),
-        null,
-      );
-      known.set(plant, first);
-      return first;
-    };
+/** When each plant's first flower was seen open, or worked: that many a flower more changes nothing of it. */
+export const openedFirst = remembered(
+  'when plants began to flower',
+  ({ flowers }: Pick<State, 'flowers'>) => ({ flowers }),
+  ({ flowers }): Opened['opened'] => {
+    const first = new Map<PlantId, Instant>();
+    for (const part of Shards.of(flowers).parts)
+      for (const [plant, at] of openedFirstIn(part)) earliest(first, plant, at);
+    return steadyOpened(first);
   },
 );
+
+const steadyOpened = steady<Opened['opened']>(sameUnder((a, b) => a === b));
+
+const openedFirstIn = remembered(
+  'when plants began to flower, among some flowers',
+  (part: ReadonlyMap<unknown, Flower>) => ({ part }),
+  ({ part }): Opened['opened'] => {
+    const first = new Map<PlantId, Instant>();
+    for (const { plant, sightings, pollinations } of part.values()) {
+      for (const { stage, at } of sightings) if (stage === 'open') earliest(first, plant, at);
+      for (const { at } of pollinations) earliest(first, plant, at);
+    }
+    return first;
+  },
+);
+
+function earliest(first: Map<PlantId, Instant>, plant: PlantId, at: Instant): void {
+  const known = first.get(plant);
+  if (known === undefined || at < known) first.set(plant, at);
+}
 
 /**
  * The share of one's own days of bloom on which the other flowers too; 1 where either is not known.

@@ -22,9 +22,9 @@ type Here = Pick<Patch, 'place' | 'weather'>;
 export function warmDaysAfter(here: Here, planted: LocalDate, usualDays: number): LocalDate {
   const { place } = here;
   if (!place) return addDays(planted, usualDays);
-  const { days, warmth } = known(here);
+  const { days, warmth } = known(here.weather, place);
   const key = `${planted} ${usualDays}`;
-  const found = days.get(key) ?? reckoned(planted, usualDays, (date) => warmth(place, date));
+  const found = days.get(key) ?? reckoned(planted, usualDays, warmth);
   days.set(key, found);
   return found;
 }
@@ -42,10 +42,11 @@ function reckoned(planted: LocalDate, usualDays: number, warmth: (date: LocalDat
 
 /** What was reckoned, and the degree-days of single days: sixty stands ask for the same ones, over and over. */
 const known = remembered(
-  ({ weather, place }: Here) => [weather, place],
-  ({ weather }) => {
+  'warmth of the days of a place',
+  (weather: Here['weather'], place: Place) => ({ weather, place }),
+  ({ weather, place }) => {
     const byDate = new Map<LocalDate, number>();
-    const warmth = (place: Place, date: LocalDate): number => {
+    const warmth = (date: LocalDate): number => {
       const found = byDate.get(date);
       if (found !== undefined) return found;
       const noted = weather[date];

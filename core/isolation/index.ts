@@ -4,5 +4,6 @@ export * from './bloom';
 export * from './needed';
 export * from './pressure';
 export { kindOf, type Rival } from './rivals';
+export * from './about';
 export * from './answer';
 export * from './waysOut';

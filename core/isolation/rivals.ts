@@ -1,9 +1,10 @@
 import { crossing, pollenPath, type Crossing, type CrossingKind } from '../crops';
 import type { NeighbourId, StandId } from '../ids';
-import type { Beside, Between, Corner, Neighbour, Precious, State } from '../ledger';
+import type { Beside, Between, Corner, Neighbour, Precious } from '../ledger';
 import { between, groundOf, mainPatch, neighbourPlace, shelterOn, standings, type Standing } from '../patch';
 import type { LocalDate } from '../time';
-import { bloomOf, daysApart, type Bloom, type OwnBloom } from './bloom';
+import type { About } from './about';
+import { bloomIn, daysApart, type Bloom, type OwnBloom } from './bloom';
 import { nearest, type Nearest } from './distance';
 import { distanceVerdict, isolationNeeded, WEIGHTS, type DistanceVerdict, type Needed } from './needed';
 import type { PollenSource } from './pressure';
@@ -52,7 +53,7 @@ export const kindOf = ({ crop, variety }: Pick<Standing, 'crop' | 'variety'>): C
 });
 
 /** The other stands of the patch that could cross with one. */
-export function ownRivals(state: State, own: Asked, today: LocalDate): Rival[] {
+export function ownRivals(state: About, own: Asked, today: LocalDate): Rival[] {
   const ground = groundOf(own);
   return standings(state).flatMap((other): Rival[] => {
     const { id } = other.stand;
@@ -73,7 +74,7 @@ export function ownRivals(state: State, own: Asked, today: LocalDate): Rival[] {
         across: { from, to },
         between: between(state.obstacles, from, to),
         besides: larger ? ['larger'] : [],
-        bloom: bloomOf(state, other),
+        bloom: bloomIn(state, other),
         guessed: false,
       }),
     ];
@@ -87,7 +88,7 @@ function shutIn({ bed }: Standing, today: LocalDate): boolean {
 }
 
 /** The plantings next door that could cross with a stand. */
-export function neighbourRivals(state: State, own: Asked): Rival[] {
+export function neighbourRivals(state: About, own: Asked): Rival[] {
   const ground = groundOf(own);
   return [...state.neighbours.values()].flatMap((neighbour): Rival[] => {
     const found = crossing(kindOf(own), neighbour);
@@ -129,7 +130,7 @@ type Other = Pick<Rival, 'from' | 'id' | 'variety' | 'distanceM' | 'across' | 'b
     readonly guessed: boolean;
   };
 
-function rivalOf(state: State, own: Asked, found: Crossing, other: Other): Rival {
+function rivalOf(state: About, own: Asked, found: Crossing, other: Other): Rival {
   const { from, id, crop, species, variety, distanceM, across, bloom, bearingDeg, plants } = other;
   const needed = isolationNeeded({
     ...kindOf(own),

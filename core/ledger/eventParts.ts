@@ -47,6 +47,9 @@ export interface Place {
   readonly zone: string;
 }
 
+/** Of a place, what sun and clock depend on. One that came by message is a new object each time, so it is compared by these. */
+export type Where = Pick<Place, 'latitude' | 'longitude' | 'zone'>;
+
 /** Males of one plant that gave their pollen. */
 export interface Father {
   readonly plant: PlantId;

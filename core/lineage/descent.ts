@@ -1,7 +1,7 @@
-import type { FlowerId, LotId, PlantId } from '../ids';
-import type { Flower, Lot, SownView, State } from '../ledger';
-import { growing, sownFrom } from '../patch';
-import { remembered } from '../remember';
+import type { FlowerId, LotId, PlantId, SubjectId } from '../ids';
+import type { Flower, Lot, Plant, Stand, State } from '../ledger';
+import { sownFrom } from '../patch';
+import { remembered, sameUnder, some, steady } from '../remember';
 
 /** A mother and a father that a plant may have, and how likely these two are; `null`: nobody knows. */
 export interface ParentPair {
@@ -39,8 +39,6 @@ export interface Lineage {
   of(plant: PlantId): Descent;
 }
 
-type Known = Pick<State, 'plants' | 'flowers' | 'stands' | 'lots' | 'varieties' | 'beds'>;
-
 /** The plant from which a runner, a tuber or a cutting was taken in the end; the plant itself where it would go round in a circle. */
 function originOf(plant: PlantId, state: Known): PlantId {
   const seen = new Set([plant]);
@@ -65,49 +63,99 @@ function takenFrom(id: PlantId, { plants, stands, varieties }: Known): PlantId |
  * The parents of the seed of one fruit: its mother, and each father by the males he gave. A perfect flower that nobody emasculated
  * and for which no father was named selfed.
  */
-export function fruitPairs(state: State, flower: Flower, self: (plant: PlantId) => PlantId): ParentPair[] {
-  const mother = state.plants.has(flower.plant) ? self(flower.plant) : null;
+export function fruitPairs(
+  { plants, stands }: Pick<Known, 'plants' | 'stands'>,
+  flower: Flower,
+  self: (plant: PlantId) => PlantId,
+): ParentPair[] {
+  const plant = plants.get(flower.plant);
+  const mother = plant ? self(plant.id) : null;
   const males = flower.pollinations.flatMap(({ fathers }) => fathers);
   const all = males.reduce((sum, { males: n }) => sum + n, 0);
   if (all > 0) return males.map(({ plant, males: n }) => ({ mother, father: self(plant), weight: n / all }));
   const selfed =
     flower.sex === 'perfect' &&
     flower.emasculatedAt === null &&
-    growing(state, flower.plant)?.stand.reason !== 'cross';
+    (plant?.reason ?? (plant && stands.get(plant.stand))?.reason) !== 'cross';
   return [{ mother, father: selfed ? mother : null, weight: 1 }];
 }
 
-/** All of the plants and stands that descent hangs on, as text: a plant's health or its tallies change none of it. */
-const saidOfDescent = remembered(
-  ({ plants, stands }: State) => [plants, stands],
-  ({ plants, stands }) => {
-    const seed = (sown: SownView | null) => (sown ? `${sown.lot ?? '-'}/${sown.fruit ?? '-'}` : '');
-    return [
-      ...[...plants.values()].map(({ id, stand, plantedOn, sown, cloneOf, reason }) =>
-        [id, stand, plantedOn, seed(sown), cloneOf, reason].join(' '),
-      ),
-      ...[...stands.values()].map(({ id, variety, sown, reason }) =>
-        [id, variety, seed(sown), reason].join(' '),
-      ),
-    ].join('\n');
-  },
+/** A plant as far as its descent goes: its health or its tallies change none of it. */
+type Sown = Pick<Plant, 'id' | 'stand' | 'plantedOn' | 'sown' | 'cloneOf' | 'reason'>;
+
+const sameSown = (a: Sown, b: Sown) =>
+  a.stand === b.stand &&
+  a.plantedOn === b.plantedOn &&
+  a.sown?.lot === b.sown?.lot &&
+  a.sown?.fruit === b.sown?.fruit &&
+  a.cloneOf === b.cloneOf &&
+  a.reason === b.reason;
+
+const steadyPlants = steady<ReadonlyMap<SubjectId, Sown>>(sameUnder(sameSown));
+const steadyStands = steady<ReadonlyMap<SubjectId, SownStand>>(
+  sameUnder(
+    (a, b) =>
+      a.variety === b.variety &&
+      a.reason === b.reason &&
+      a.sown?.lot === b.sown?.lot &&
+      a.sown?.fruit === b.sown?.fruit,
+  ),
 );
 
-/** Where every plant of the patch comes from, circles taken out. Asked often of one state, and the same over many of them. */
-export const lineageOf: (state: State) => Lineage = remembered(
-  (state: State) => [state],
-  (state) => lineageFor(state),
+type SownStand = Pick<Stand, 'id' | 'variety' | 'sown' | 'reason'>;
+
+/** What a lineage is read from. */
+interface Known extends Pick<State, 'flowers' | 'lots' | 'varieties'> {
+  readonly plants: ReadonlyMap<SubjectId, Sown>;
+  readonly stands: ReadonlyMap<SubjectId, SownStand>;
+}
+
+const plantsSown = remembered(
+  'plants as they were sown',
+  ({ plants }: Pick<State, 'plants'>) => ({ plants }),
+  ({ plants }) =>
+    steadyPlants(
+      new Map(
+        [...plants.values()].map(({ id, stand, plantedOn, sown, cloneOf, reason }) => [
+          id,
+          { id, stand, plantedOn, sown, cloneOf, reason },
+        ]),
+      ),
+    ),
 );
 
-const lineageFor: (state: State) => Lineage = remembered(
-  (state: State) => [
-    state.lots,
-    state.varieties,
-    state.beds,
-    saidOfDescent(state),
-    // Of the flowers only those count that became seed of a lot.
-    ...[...state.lots.values()].flatMap(({ fruits }) => fruits.map((id) => state.flowers.get(id))),
-  ],
+const standsSown = remembered(
+  'stands as they were sown',
+  ({ stands }: Pick<State, 'stands'>) => ({ stands }),
+  ({ stands }) =>
+    steadyStands(
+      new Map(
+        [...stands.values()].map(({ id, variety, sown, reason }) => [id, { id, variety, sown, reason }]),
+      ),
+    ),
+);
+
+/** The fruits that became seed of a lot, the only flowers that count; worked out once for a state. */
+const flowersOfLots = remembered(
+  'fruits of lots',
+  ({ lots, flowers }: Pick<State, 'lots' | 'flowers'>) => ({ lots, flowers }),
+  ({ lots, flowers }) =>
+    some(
+      flowers,
+      [...lots.values()].flatMap(({ fruits }) => fruits),
+    ),
+);
+
+/** Where every plant of the patch comes from, circles taken out. */
+export const lineageOf = remembered(
+  'lineage',
+  (state: Pick<State, 'plants' | 'stands' | 'flowers' | 'lots' | 'varieties'>) => ({
+    lots: state.lots,
+    varieties: state.varieties,
+    plants: plantsSown(state),
+    stands: standsSown(state),
+    flowers: flowersOfLots(state),
+  }),
   (state): Lineage => {
     const origins = new Map<PlantId, PlantId>();
     const self = (plant: PlantId): PlantId => {
@@ -143,7 +191,7 @@ const lineageFor: (state: State) => Lineage = remembered(
   },
 );
 
-function descentOf(id: PlantId, state: State, self: (plant: PlantId) => PlantId): Descent {
+function descentOf(id: PlantId, state: Known, self: (plant: PlantId) => PlantId): Descent {
   const plant = state.plants.get(id);
   const sown = plant ? sownFrom(plant, state) : null;
   const lot = sown?.lot == null ? undefined : state.lots.get(sown.lot);

@@ -7,8 +7,9 @@ import { seedFruitsIn, totalGiven, type Contribution, type Part } from './mixing
 
 /** What each plant gave to those, as mother and as father, in fruits' worth. */
 const givenIn = remembered(
-  (part: Part, year: string) => [part, year],
-  (part, year): ReadonlyMap<PlantId, number> => {
+  'what plants gave to the fruits of a year',
+  (part: Part, year: string) => ({ part, year }),
+  ({ part, year }): ReadonlyMap<PlantId, number> => {
     const given = new Map<PlantId, number>();
     const give = (plant: PlantId, fruits: number) => given.set(plant, (given.get(plant) ?? 0) + fruits);
     for (const { plant, pollinations } of seedFruitsIn(part, year)) {
@@ -69,11 +70,12 @@ export function fatherHistory(state: State, year: string, plants: readonly Plant
     }
   return {
     already: (plant) => given.get(lineage.self(plant)) ?? 0,
-    kinship: kinOfSome(lineage, [...new Set(plants)].sort().join(' ')),
+    kinship: kinOfSome(lineage, [...new Set(plants)].sort()),
   };
 }
 
 const kinOfSome = remembered(
-  (lineage: Lineage, plants: string) => [lineage, plants],
-  (lineage, plants) => kinshipAmong(lineage, plants.split(' ')),
+  'kinship of some plants',
+  (lineage: Lineage, plants: readonly PlantId[]) => ({ lineage, plants }),
+  ({ lineage, plants }) => kinshipAmong(lineage, plants),
 );

@@ -182,7 +182,8 @@ export function plantsOfLot(state: State, lot: LotId): readonly PlantId[] {
 }
 
 const plantsByLot = remembered(
-  ({ plants, stands }: State) => [plants, stands],
+  'plants of each lot',
+  ({ plants, stands }: Pick<State, 'plants' | 'stands'>) => ({ plants, stands }),
   (state): ReadonlyMap<LotId, readonly PlantId[]> => {
     const by = new Map<LotId, PlantId[]>();
     for (const plant of state.plants.values()) {

@@ -50,8 +50,9 @@ export type Part = ReadonlyMap<unknown, Flower>;
 
 /** The fruits for seed of a year among some hundred flowers. */
 export const seedFruitsIn = remembered(
-  (part: Part, year: string) => [part, year],
-  (part, year): readonly Flower[] =>
+  'fruits for seed of a year',
+  (part: Part, year: string) => ({ part, year }),
+  ({ part, year }): readonly Flower[] =>
     [...part.values()].filter((flower) => bearsSeed(flower) && workedIn(flower) === year),
 );
 

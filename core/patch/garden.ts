@@ -1,7 +1,18 @@
 import { cropOf, type Crop, type Reason } from '../crops';
-import type { PlantId, StandId, VarietyId } from '../ids';
+import type { PlantId, StandId, SubjectId, VarietyId } from '../ids';
 import type { Bed, Flower, Lot, Patch, Plant, SownView, Stand, State, Variety } from '../ledger';
 import { remembered } from '../remember';
+
+/** The tables that say what grows where. */
+export type Planted = Pick<State, 'plants' | 'stands' | 'varieties' | 'beds'>;
+
+/** Those of a state, and nothing else of it. */
+export const plantedIn = ({ plants, stands, varieties, beds }: Planted): Planted => ({
+  plants,
+  stands,
+  varieties,
+  beds,
+});
 
 /** A plant with everything it belongs to. */
 export interface Growing {
@@ -14,8 +25,9 @@ export interface Growing {
 
 // A plant grown for another reason than its stand sees the stand so: whatever asks the reason asks it there.
 const standFor = remembered(
-  (stand: Stand, reason: Reason) => [stand, reason],
-  (stand, reason): Stand => ({ ...stand, reason }),
+  'a stand for the reason of its plant',
+  (stand: Stand, reason: Reason) => ({ stand, reason }),
+  ({ stand, reason }): Stand => ({ ...stand, reason }),
 );
 
 /**
@@ -27,7 +39,7 @@ export function reasonFor(flower: Pick<Flower, 'reason'>, { stand }: Pick<Growin
 }
 
 /** `null` while some of it is missing (another phone may still bring the bed). */
-export function growing(state: State, plantId: PlantId): Growing | null {
+export function growing(state: Planted, plantId: PlantId): Growing | null {
   const plant = state.plants.get(plantId);
   const stand = plant && state.stands.get(plant.stand);
   const variety = stand && state.varieties.get(stand.variety);
@@ -51,7 +63,7 @@ export function plantName({ variety, plant }: Pick<Growing, 'variety' | 'plant'>
  */
 export function sownFrom(
   plant: Pick<Plant, 'sown' | 'stand'>,
-  { stands }: Pick<State, 'stands'>,
+  { stands }: { readonly stands: ReadonlyMap<SubjectId, Pick<Stand, 'sown'>> },
 ): SownView | null {
   return plant.sown ?? stands.get(plant.stand)?.sown ?? null;
 }
@@ -85,13 +97,16 @@ export function fatherVarietyOf({ stand, variety }: Pick<Growing, 'stand' | 'var
  * The name of the father's variety, where a cross is asked for; `null`: of the mother's own.
  * @example crossFather(state, mother) // null
  */
-export function crossFather(state: State, mother: Pick<Growing, 'stand' | 'variety'>): string | null {
+export function crossFather(
+  state: Pick<State, 'varieties'>,
+  mother: Pick<Growing, 'stand' | 'variety'>,
+): string | null {
   const father = fatherVarietyOf(mother);
   return father === mother.variety.id ? null : (state.varieties.get(father)?.name ?? null);
 }
 
 /** The patch shown: the one begun first (a log holds one; a merge of two keeps the older in front). */
-export function mainPatch(state: State): Patch | null {
+export function mainPatch(state: Pick<State, 'patches'>): Patch | null {
   let first: Patch | null = null;
   for (const patch of state.patches.values()) {
     if (!first || patch.begunAt < first.begunAt || (patch.begunAt === first.begunAt && patch.id < first.id))
@@ -101,13 +116,14 @@ export function mainPatch(state: State): Patch | null {
 }
 
 /** The plants of a stand, ended ones too, in the order in which they were added. */
-export function plantsOfStand(state: State, stand: StandId): readonly Plant[] {
-  return plantsByStand(state.plants).get(stand) ?? [];
+export function plantsOfStand(state: Pick<State, 'plants'>, stand: StandId): readonly Plant[] {
+  return plantsByStand(state).get(stand) ?? [];
 }
 
 const plantsByStand = remembered(
-  (plants: State['plants']) => [plants],
-  (plants) => {
+  'plants by stand',
+  ({ plants }: Pick<State, 'plants'>) => ({ plants }),
+  ({ plants }): ReadonlyMap<StandId, readonly Plant[]> => {
     const index = new Map<StandId, Plant[]>();
     for (const plant of plants.values()) {
       const list = index.get(plant.stand);
@@ -122,12 +138,12 @@ const plantsByStand = remembered(
  * Whether any flower of a crop is on record.
  * @example hasFlowersOf(state, crop) // true
  */
-export function hasFlowersOf(state: State, crop: Crop): boolean {
+export function hasFlowersOf(state: Planted & Pick<State, 'flowersOf'>, crop: Crop): boolean {
   for (const plant of state.flowersOf.keys()) if (growing(state, plant)?.crop === crop) return true;
   return false;
 }
 
 /** Every flower recorded on a plant, oldest record first. */
-export function flowersOn(state: State, plant: PlantId): Flower[] {
+export function flowersOn(state: Pick<State, 'flowers' | 'flowersOf'>, plant: PlantId): Flower[] {
   return (state.flowersOf.get(plant) ?? []).flatMap((id) => state.flowers.get(id) ?? []);
 }

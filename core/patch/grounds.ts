@@ -3,7 +3,7 @@ import { cropOf, type Crop } from '../crops';
 import type { StandId } from '../ids';
 import type { Bed, Between, Corner, Neighbour, Obstacle, Plant, Stand, State, Variety } from '../ledger';
 import { remembered } from '../remember';
-import { plantsOfStand } from './garden';
+import { plantedIn, plantsOfStand, type Planted } from './garden';
 import { bedCorners, plantPlace, standPoint } from './places';
 
 /** A ring of corners; the last may repeat the first, or be joined to it. */
@@ -26,7 +26,7 @@ export interface Standing {
 }
 
 /** A stand with its living plants; `null` where it has none, or another phone has still to bring its bed. */
-export function standing(state: State, id: StandId): Standing | null {
+export function standing(state: Planted, id: StandId): Standing | null {
   const stand = state.stands.get(id);
   const variety = stand && state.varieties.get(stand.variety);
   const bed = stand && state.beds.get(stand.bed);
@@ -38,9 +38,10 @@ export function standing(state: State, id: StandId): Standing | null {
 
 /** Every stand with living plants, in the order in which they were added. */
 export const standings = remembered(
-  ({ stands, plants, varieties, beds }: State) => [stands, plants, varieties, beds],
-  (state): readonly Standing[] =>
-    [...state.stands.keys()].flatMap((id) => standing(state, id as StandId) ?? []),
+  'stands with living plants',
+  plantedIn,
+  (planted): readonly Standing[] =>
+    [...planted.stands.keys()].flatMap((id) => standing(planted, id as StandId) ?? []),
 );
 
 /** The ground of a stand on the plan: what was outlined, else what its living plants enclose. */
@@ -49,8 +50,9 @@ export function groundOf({ stand, bed, plants }: Standing): Ground {
 }
 
 const groundFrom = remembered(
-  (stand: Stand, bed: Bed, plants: readonly Plant[]) => [stand, bed, ...plants],
-  (stand, bed, plants): Ground => {
+  'the ground of a stand',
+  (stand: Stand, bed: Bed, plants: readonly Plant[]) => ({ stand, bed, plants }),
+  ({ stand, bed, plants }): Ground => {
     if (stand.outline)
       return {
         type: 'Polygon',
@@ -113,8 +115,9 @@ export function seenFromPatch(
 }
 
 const extentOf = remembered(
-  (beds: State['beds']) => [beds],
-  (beds): { readonly middle: Corner; readonly half: Corner } => {
+  'how far the beds reach',
+  (beds: State['beds']) => ({ beds }),
+  ({ beds }): { readonly middle: Corner; readonly half: Corner } => {
     const corners = [...beds.values()].flatMap((bed) =>
       bedCorners({ ...bed, ...bed.measured, turnedDeg: 0 }),
     );

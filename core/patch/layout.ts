@@ -1,7 +1,7 @@
 import { hasRounds, type Crop } from '../crops';
 import { remembered } from '../remember';
 import type { Bed, Flower, Plant, State } from '../ledger';
-import { growing, type Growing } from './garden';
+import { growing, plantedIn, type Growing, type Planted } from './garden';
 
 /** Path between beds where the grower hasn't measured [M]. */
 const PATH_M = 0.6;
@@ -61,19 +61,18 @@ export function nextPlantPlaces(
   }
 }
 
-/** What the order of the plants hangs on: an entry on a flower changes nothing of it. */
-const ground = (state: State) => [state.plants, state.stands, state.beds, state.varieties] as const;
-
 /** The plants that stand and are worked by hand, in the order one walks past them. */
-export const walkOrder: (state: State) => readonly Growing[] = remembered(ground, (state: State) =>
-  standingOrder(state).filter(({ crop }) => hasRounds(crop)),
+export const walkOrder = remembered('walk order', plantedIn, (planted): readonly Growing[] =>
+  standingOrder(planted).filter(({ crop }) => hasRounds(crop)),
 );
 
 /**
  * What is found of the flowers on standing plants, in the order of `walkOrder`.
  * @example alongTheWalk(state, (flower) => (flower.mark ? flower.mark : null)) // ['1-A']
  */
-export function alongTheWalk<T>(state: State, find: (flower: Flower, growing: Growing) => T | null): T[] {
+export function alongTheWalk<T>(
+  state: Planted & Pick<State, 'flowers' | 'flowersOf'>,
+  find: (flower: Flower, growing: Growing) => T | null): T[] {
   return walkOrder(state).flatMap((growing) =>
     (state.flowersOf.get(growing.plant.id) ?? []).flatMap((id) => {
       const flower = state.flowers.get(id);
@@ -86,9 +85,9 @@ export function alongTheWalk<T>(state: State, find: (flower: Flower, growing: Gr
  * All plants that stand, in the order one walks past them: bed by bed from the nearest, along one row and back along the next. A
  * fixed order that a person can follow without a map.
  */
-export const standingOrder: (state: State) => readonly Growing[] = remembered(ground, inOrder);
+export const standingOrder = remembered('standing order', plantedIn, inOrder);
 
-function inOrder(state: State): Growing[] {
+function inOrder(state: Planted): readonly Growing[] {
   const byBed = new Map<string, Growing[]>();
   for (const plant of state.plants.values()) {
     if (plant.ended) continue;

@@ -1,7 +1,7 @@
 import { crossing, cropOf, isEdible, setsByItself } from '../crops';
-import type { Bed, Plant, ShelterView, State } from '../ledger';
+import type { Bed, Plant, ShelterView } from '../ledger';
 import type { LocalDate } from '../time';
-import { plantsOfStand, type Growing } from './garden';
+import { plantsOfStand, type Growing, type Planted } from './garden';
 
 /**
  * What stands over a bed on a day: what was said last of the days that hold it. `null`: the open air.
@@ -46,7 +46,7 @@ export interface Covers {
  * as it may share the house (common practice). A net holds no pollen that flies: corn needs walls.
  * @example coversFor(state, mother, '2026-07-06').needed // true
  */
-export function coversFor(state: State, each: Growing, date: LocalDate): Covers {
+export function coversFor(state: Planted, each: Growing, date: LocalDate): Covers {
   const shelter = shelterOn(each.bed, date);
   const walls = shelter?.shelter === 'closed-house' || shelter?.shelter === 'indoors';
   if (shelter?.insects !== 'out' || (each.crop.family === 'corn' && !walls))

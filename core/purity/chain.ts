@@ -3,8 +3,8 @@ import type { EventId } from '../ids';
 import type { Flower, State } from '../ledger';
 import { growing, mainPatch, type Growing } from '../patch';
 import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
-import { fitForSeed, type FitReason } from './fitForSeed';
-import { FATHER_ODD, odditiesOf, type Oddity } from './oddities';
+import { fitForSeed, type FitReason, type SeedTables } from './fitForSeed';
+import { FATHER_ODD, odditiesOf, twinsOf, type Oddity } from './oddities';
 import { offspringOff } from './offspring';
 import { PROOF_LINKS, type GradedLink, type ProofInput, type ProofLinkKind, type Share } from './gradeProof';
 
@@ -60,8 +60,41 @@ export function proofOf(
   state: State,
   today: LocalDate,
   pressure: Share | null,
-  schools: SchoolChoices = mainPatch(state)?.schools ?? DEFAULT_SCHOOLS,
 ): ProofChain {
+  return chainOf(flower, evidenceFor(flower, state), today, pressure);
+}
+
+/** What the record holds for or against one flower's seed, besides its own entries. */
+export interface Evidence extends SeedTables {
+  /** The flowers whose mark is its own too, itself among them; none: its mark hangs on it alone. */
+  readonly twins: readonly Flower[];
+  /** The entry that says its offspring were not true; `null`: none says so. */
+  readonly offspring: EventId | null;
+}
+
+/** All of it that a state holds of a flower. */
+export function evidenceFor(flower: Flower, state: State): Evidence {
+  const { plants, stands, beds, varieties, patches, flowers } = state;
+  return {
+    plants,
+    stands,
+    beds,
+    varieties,
+    patches,
+    flowers,
+    twins: twinsOf(flower, state),
+    offspring: offspringOff(state).get(flower.id) ?? null,
+  };
+}
+
+/** `proofOf` from the evidence alone. */
+export function chainOf(
+  flower: Flower,
+  state: Evidence,
+  today: LocalDate,
+  pressure: Share | null,
+): ProofChain {
+  const schools: SchoolChoices = mainPatch(state)?.schools ?? DEFAULT_SCHOOLS;
   const found = growing(state, flower.plant);
   const zone = mainPatch(state)?.place?.zone ?? 'UTC';
   const day = (at: string) => localDateOf(Date.parse(at), zone);
@@ -146,7 +179,7 @@ const LINK_OF: Readonly<Record<FitReason['link'], ProofLinkKind | null>> = {
 const WORSE: readonly GradedLink['state'][] = ['seen', 'not-recorded', 'broken'];
 
 /** One link each, the worst of what several visits say. */
-function fromReasons(reasons: readonly FitReason[], flower: Flower, state: State): ProofLink[] {
+function fromReasons(reasons: readonly FitReason[], flower: Flower, state: Evidence): ProofLink[] {
   const links = new Map<ProofLinkKind, ProofLink>();
   for (const { link, state: how, what, events } of reasons) {
     const kind = LINK_OF[link];
@@ -169,23 +202,23 @@ function fromReasons(reasons: readonly FitReason[], flower: Flower, state: State
 }
 
 /** A father, or the mother, found later not to be true to the variety, or what came of its seed. */
-function offTypeFather({ id, pollinations, plant }: Flower, state: State): ProofLink | null {
+function offTypeFather({ pollinations, plant }: Flower, state: Evidence): ProofLink | null {
   const mother = state.plants.get(plant)?.offType ?? null;
   const father = pollinations
     .flatMap(({ fathers }) => fathers)
     .map((each) => state.plants.get(each.plant)?.offType ?? null)
     .find((found) => found !== null);
   const found = mother ?? father;
-  const offspring = offspringOff(state).get(id);
-  if (!found && offspring === undefined) return null;
   if (!found)
-    return {
-      link: 'fathers',
-      state: 'broken',
-      says: 'offspring-off',
-      events: offspring === undefined ? [] : [offspring],
-      until: null,
-    };
+    return state.offspring === null
+      ? null
+      : {
+          link: 'fathers',
+          state: 'broken',
+          says: 'offspring-off',
+          events: [state.offspring],
+          until: null,
+        };
   return {
     link: 'fathers',
     state: 'broken',

@@ -35,8 +35,9 @@ interface Found extends MarkFound {
 
 // Years of marks are looked through at every key: those of a part that did not change are known.
 const marksOf = remembered(
-  (part: Part) => [part],
-  (part): ReadonlyMap<string, readonly Found[]> => {
+  'marks among some flowers',
+  (part: Part) => ({ part }),
+  ({ part }): ReadonlyMap<string, readonly Found[]> => {
     const found = new Map<string, Found[]>();
     for (const flower of part.values()) {
       if (flower.markings.length === 0) continue;
@@ -121,12 +122,14 @@ export function marksBeginning(state: Flowers, text: string, most = 5): readonly
 
 /** Fruits on their plants that carry more than one mark. */
 export const twiceMarked = remembered(
-  ({ flowers }: Flowers) => [flowers],
+  'fruits with more marks than one',
+  ({ flowers }: Flowers) => ({ flowers }),
   ({ flowers }): readonly FlowerId[] => Shards.of(flowers).parts.flatMap(twiceMarkedIn),
 );
 const twiceMarkedIn = remembered(
-  (part: Part) => [part],
-  (part): readonly FlowerId[] =>
+  'those among some flowers',
+  (part: Part) => ({ part }),
+  ({ part }): readonly FlowerId[] =>
     [...part.values()].flatMap((flower) =>
       flower.markings.length > 1 && !flower.lost && marksWorn(flower).length > 1 ? [flower.id] : [],
     ),
@@ -134,7 +137,8 @@ const twiceMarkedIn = remembered(
 
 /** Marks that hang on two fruits at once, each with its fruits: somebody has to look which it is. */
 export const doubleMarks = remembered(
-  ({ flowers }: Flowers) => [flowers],
+  'marks on more fruits than one',
+  ({ flowers }: Flowers) => ({ flowers }),
   (state): readonly { readonly mark: string; readonly flowers: readonly FlowerId[] }[] => {
     const found = new Map<string, Found[]>();
     for (const part of Shards.of(state.flowers).parts)
@@ -145,7 +149,7 @@ export const doubleMarks = remembered(
       }
     return [...found.values()].flatMap(([first, ...others]) =>
       first && others.length > 0
-        ? [{ mark: first.mark, flowers: [first, ...others].map(({ flower }) => flower) }]
+        ? [{ mark: first.mark, flowers: [first, ...others].map(({ flower }) => flower).sort() }]
         : [],
     );
   },
@@ -153,8 +157,9 @@ export const doubleMarks = remembered(
 
 /** The marks that fruits of a part carry, but for those of lost ones. */
 const wornIn = remembered(
-  (part: Part) => [part],
-  (part): readonly Found[] =>
+  'marks worn among some flowers',
+  (part: Part) => ({ part }),
+  ({ part }): readonly Found[] =>
     [...marksOf(part).values()]
       .flat()
       .filter(({ still, flower }) => still && !(part.get(flower)?.lost ?? null)),

@@ -1,7 +1,15 @@
 import { DEFAULT_SCHOOLS, hasCone, type SchoolChoices } from '../crops';
 import type { EventId } from '../ids';
 import type { CheckResult, Father, Flower, Pollination, State } from '../ledger';
-import { coversFor, fatherVarietyOf, growing, mainPatch, reasonFor, type Growing } from '../patch';
+import {
+  coversFor,
+  fatherVarietyOf,
+  growing,
+  mainPatch,
+  reasonFor,
+  type Growing,
+  type Planted,
+} from '../patch';
 import { localDateOf } from '../time';
 
 /**
@@ -57,6 +65,9 @@ export interface SeedFitness {
   readonly reasons: readonly FitReason[];
 }
 
+/** The tables that say what a flower is good for. */
+export type SeedTables = Planted & Pick<State, 'patches' | 'flowers'>;
+
 /** How a closure looks that lets other pollen in. */
 const OPENED: ReadonlySet<CheckResult> = new Set(['torn', 'holed', 'insect']);
 
@@ -69,7 +80,7 @@ const OPENED: ReadonlySet<CheckResult> = new Set(['torn', 'holed', 'insect']);
  */
 export function fitForSeed(
   flower: Flower,
-  state: State,
+  state: SeedTables,
   schools: SchoolChoices = mainPatch(state)?.schools ?? DEFAULT_SCHOOLS,
 ): SeedFitness {
   const found = growing(state, flower.plant);
@@ -122,19 +133,19 @@ function closedCone({ sightings }: Flower): FitReason {
 }
 
 /** The shelter under which a flower needed no closure on the day it was open; `null` where it did. */
-function closedHouse(flower: Flower, found: Growing, state: State): EventId | null {
+function closedHouse(flower: Flower, found: Growing, state: SeedTables): EventId | null {
   if (found.bed.shelters.length === 0) return null;
   const at = flower.pollinations[0]?.at ?? flower.sightings.at(-1)?.at;
   return at === undefined ? null : shelterThen(found, at, state);
 }
 
-function shelterThen(found: Growing, at: string, state: State): EventId | null {
+function shelterThen(found: Growing, at: string, state: SeedTables): EventId | null {
   const zone = mainPatch(state)?.place?.zone ?? 'UTC';
   const { needed, shelter } = coversFor(state, found, localDateOf(Date.parse(at), zone));
   return needed ? null : (shelter?.event ?? null);
 }
 
-function shelterOfMales({ plant }: Father, at: string, state: State): EventId | null {
+function shelterOfMales({ plant }: Father, at: string, state: SeedTables): EventId | null {
   const found = growing(state, plant);
   return found && found.bed.shelters.length > 0 ? shelterThen(found, at, state) : null;
 }
@@ -252,7 +263,7 @@ function shutAgain({ event, shutAgain: how }: Pollination): FitReason {
 function fathersOf(
   pollination: Pollination,
   mother: Growing | null,
-  state: State,
+  state: SeedTables,
   schools: SchoolChoices,
 ): FitReason[] {
   const { event, fathers } = pollination;
@@ -277,7 +288,7 @@ function fathersOf(
 function pollenOf(
   father: Father,
   { event, at }: Pollination,
-  state: State,
+  state: SeedTables,
   schools: SchoolChoices,
 ): FitReason {
   const cited: EventId[] = [event];

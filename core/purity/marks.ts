@@ -23,8 +23,9 @@ export function rollOf(state: State, device: string): string {
  * out too; marks of old and of one's own making are left alone.
  */
 export const markIndexIn = remembered(
-  ({ flowers }: Pick<State, 'flowers'>, roll: string = '') => [flowers, roll],
-  ({ flowers }, roll: string = ''): number =>
+  'how many marks of a roll were given out',
+  ({ flowers }: Pick<State, 'flowers'>, roll: string = '') => ({ flowers, roll }),
+  ({ flowers, roll }): number =>
     1 + Shards.of(flowers).parts.reduce((most, part) => Math.max(most, highestIn(part, roll)), -1),
 );
 
@@ -32,8 +33,9 @@ type Part = ReadonlyMap<unknown, Flower>;
 
 // Years of marks are gone through with every tap: those of a part that did not change are known.
 const highestIn = remembered(
-  (part: Part, roll: string) => [part, roll],
-  (part, roll) => {
+  'the last mark of a roll among some flowers',
+  (part: Part, roll: string) => ({ part, roll }),
+  ({ part, roll }) => {
     let highest = -1;
     for (const { markings } of part.values())
       for (const { mark } of markings) {

@@ -1,5 +1,6 @@
 import type { EventId, FlowerId, PlantId } from '../ids';
 import type { Flower, Pollination, State } from '../ledger';
+import { remembered } from '../remember';
 import { doubleMarks } from './findMark';
 
 /**
@@ -38,7 +39,11 @@ export const FATHER_ODD: ReadonlySet<Oddity['what']> = new Set([
 ]);
 
 /** What in the record of a flower can't be so, `day` telling the garden's day of an instant. */
-export function odditiesOf(flower: Flower, state: State, day: (at: string) => string): Oddity[] {
+export function odditiesOf(
+  flower: Flower,
+  state: Pick<State, 'plants' | 'flowers'> & { readonly twins: readonly Flower[] },
+  day: (at: string) => string,
+): Oddity[] {
   const { pollinations, sightings, lost, harvested } = flower;
   const [worked] = pollinations;
   const [seen] = sightings;
@@ -54,23 +59,39 @@ export function odditiesOf(flower: Flower, state: State, day: (at: string) => st
   const other = sightings.find(({ plant }) => plant !== flower.plant);
   const own = sightings.findLast(({ plant }) => plant === flower.plant);
   if (other && own) odd.push({ what: 'two-mothers', events: [other.event, own.event], plant: other.plant });
-  const twins = doubleMarks(state).find(({ flowers }) => flowers.includes(flower.id));
-  if (twins)
+  const { twins } = state;
+  if (twins.length > 0)
     odd.push({
       what: 'mark-on-two',
-      events: twins.flowers.flatMap((id) => {
-        const worn = state.flowers.get(id)?.markings.filter(({ goneAt }) => goneAt === null) ?? [];
-        return worn.map(({ event }) => event);
-      }),
-      plant: state.flowers.get(twins.flowers.find((id) => id !== flower.id) ?? '')?.plant ?? null,
+      events: twins.flatMap(({ markings }) =>
+        markings.filter(({ goneAt }) => goneAt === null).map(({ event }) => event),
+      ),
+      plant: twins.find(({ id }) => id !== flower.id)?.plant ?? null,
     });
   return odd;
 }
 
+/** The flowers whose mark hangs on a flower too, itself among them; none where its mark hangs on it alone. */
+export function twinsOf({ id }: Flower, state: Pick<State, 'flowers'>): readonly Flower[] {
+  return (twinsBy(state).get(id) ?? []).flatMap((twin) => state.flowers.get(twin) ?? []);
+}
+
+const twinsBy = remembered(
+  'twins by mark',
+  ({ flowers }: Pick<State, 'flowers'>) => ({ flowers }),
+  (state): ReadonlyMap<FlowerId, readonly FlowerId[]> => {
+    const twins = new Map<FlowerId, readonly FlowerId[]>();
+    for (const { flowers } of doubleMarks(state))
+      // A fruit with two marks may have its twins by either.
+      for (const id of flowers) twins.set(id, [...new Set([...(twins.get(id) ?? []), ...flowers])].sort());
+    return twins;
+  },
+);
+
 function oddFathers(
   { id }: Flower,
   { event, at, fathers }: Pollination,
-  state: State,
+  state: Pick<State, 'plants' | 'flowers'>,
   day: (at: string) => string,
 ): Oddity[] {
   return fathers.flatMap(({ plant, flowers }): Oddity[] => {
@@ -95,7 +116,7 @@ function oddFathers(
 }
 
 /** Whether a male is the flower itself, or had its own pollen from it. */
-function circles(male: FlowerId, mother: FlowerId, state: State): boolean {
+function circles(male: FlowerId, mother: FlowerId, state: Pick<State, 'flowers'>): boolean {
   const visits = state.flowers.get(male)?.pollinations ?? [];
   return (
     male === mother || visits.some(({ fathers }) => fathers.some(({ flowers }) => flowers.includes(mother)))

@@ -4,8 +4,9 @@ import { sownFrom } from '../patch';
 import { remembered } from '../remember';
 
 /** Fruits of whose seed plants that were not true came up, and the entry that says so: counted, or recorded plant by plant. */
-export const offspringOff: (state: State) => ReadonlyMap<FlowerId, EventId> = remembered(
-  ({ lots, plants, stands }: State) => [lots, plants, stands],
+export const offspringOff = remembered(
+  'fruits with untrue offspring',
+  ({ lots, plants, stands }: Pick<State, 'lots' | 'plants' | 'stands'>) => ({ lots, plants, stands }),
   ({ lots, plants, stands }): ReadonlyMap<FlowerId, EventId> => {
     const found = new Map<FlowerId, EventId>();
     for (const { growOuts } of lots.values())

@@ -28,8 +28,9 @@ const carries = (tool: Tool | null) => tool === null || CARRYING.has(tool);
 
 /** The latest kitchen work that carried pollen, among some hundred flowers; kept for as long as none of them changes. */
 const latestIn = remembered(
-  (part: ReadonlyMap<unknown, Flower>) => [part],
-  (part) => {
+  'the latest kitchen work among some flowers',
+  (part: ReadonlyMap<unknown, Flower>) => ({ part }),
+  ({ part }) => {
     let last: Work | null = null;
     for (const { plant, pollinations } of part.values())
       for (const { at, tool, purpose } of pollinations)

@@ -1,13 +1,11 @@
 import type { FlowerId, StandId, VarietyId } from '../ids';
-import { isolationOf } from '../isolation';
+import { aboutIn, isolationIn, type AboutTables } from '../isolation';
 import type { Flower, State, Variety } from '../ledger';
-import { growing, mainPatch } from '../patch';
-import { remembered } from '../remember';
+import { growing, plantedIn } from '../patch';
+import { remembered, sameUnder, some, steady } from '../remember';
 import type { LocalDate } from '../time';
-import { proofOf, type ProofChain, type ProofLink } from './chain';
+import { chainOf, evidenceFor, type ProofChain, type ProofLink } from './chain';
 import { GRADES, gradeProof, type Grade, type Proof, type Share } from './gradeProof';
-import { doubleMarks } from './findMark';
-import { offspringOff } from './offspring';
 import { lotShare, weakestGrade } from './lotProof';
 
 /** One fruit with its evidence and what that comes to. */
@@ -46,22 +44,14 @@ export interface YearPurity {
 
 /** How much foreign pollen an open flower of a stand gets, by the plan; `null` where nobody wrote down what grows about. */
 const aboutStand = remembered(
-  ({ stands, plants, beds, varieties, patches, neighbours, obstacles }: State, today: LocalDate) => [
-    stands,
-    plants,
-    beds,
-    varieties,
-    patches,
-    neighbours,
-    obstacles,
-    today,
-  ],
-  (state, today) => {
+  'foreign pollen about a stand',
+  (state: AboutTables, today: LocalDate) => ({ ...aboutIn(state), today }),
+  ({ today, ...state }) => {
     const known = new Map<StandId, Share | null>();
     return (stand: StandId): Share | null => {
       const found = known.get(stand);
       if (found !== undefined) return found;
-      const isolation = isolationOf(state, stand, today);
+      const isolation = isolationIn(state, stand, today);
       const looked =
         isolation &&
         (isolation.verdict === 'closed-house' || isolation.rivals.length > 0 || state.neighbours.size > 0);
@@ -78,37 +68,48 @@ export function fruitProof(state: State, flower: Flower, today: LocalDate): Frui
   return graded(flower, state, today, stand === undefined ? null : aboutStand(state, today)(stand));
 }
 
-const marksTwice = remembered(
-  ({ flowers }: State) => [flowers],
-  (state): ReadonlySet<FlowerId> => new Set(doubleMarks(state).flatMap(({ flowers }) => flowers)),
+/** Plants in beds over which something stood: whether a house held one variety hangs on all of them. */
+const steadySheltered = steady<State['plants']>(sameUnder((a, b) => a === b));
+const shelteredPlants = remembered(
+  'plants under cover',
+  plantedIn,
+  ({ plants, stands, beds }): State['plants'] => {
+    const sheltered = (stand: StandId) =>
+      (beds.get(stands.get(stand)?.bed ?? '')?.shelters.length ?? 0) > 0;
+    return steadySheltered(new Map([...plants].filter(([, plant]) => sheltered(plant.stand))));
+  },
 );
 
 /** Kept by fruit: one new entry grades one fruit, whoever else there is. */
 const graded = remembered(
+  'the proof of a fruit',
   (flower: Flower, state: State, today: LocalDate, about: Share | null) => {
-    const { plants, flowers, stands, beds, varieties } = state;
     const fathers = flower.pollinations.flatMap((visit) => visit.fathers);
-    return [
+    const { twins, offspring, ...evidence } = evidenceFor(flower, state);
+    return {
       flower,
       today,
-      about?.low,
-      about?.likely,
-      about?.high,
-      stands,
-      beds,
-      varieties,
-      mainPatch(state),
-      plants.get(flower.plant),
-      marksTwice(state).has(flower.id),
-      offspringOff(state).get(flower.id),
-      ...fathers.flatMap((father) => [
-        plants.get(father.plant),
-        ...father.flowers.map((male) => flowers.get(male)),
-      ]),
-    ];
+      low: about?.low,
+      likely: about?.likely,
+      high: about?.high,
+      stands: evidence.stands,
+      beds: evidence.beds,
+      varieties: evidence.varieties,
+      patches: evidence.patches,
+      plants: some(evidence.plants, [flower.plant, ...fathers.map(({ plant }) => plant)]),
+      sheltered: shelteredPlants(state),
+      flowers: some(
+        evidence.flowers,
+        fathers.flatMap((father) => father.flowers),
+      ),
+      twins,
+      offspring,
+    };
   },
-  (flower, state, today, about): FruitProof => {
-    const chain = proofOf(flower, state, today, about, mainPatch(state)?.schools);
+  ({ flower, today, low, likely, high, sheltered, ...evidence }): FruitProof => {
+    const about = low === undefined || likely === undefined || high === undefined ? null : { low, likely, high };
+    const plants = sheltered.size === 0 ? evidence.plants : new Map([...sheltered, ...evidence.plants]);
+    const chain = chainOf(flower, { ...evidence, plants }, today, about);
     return { flower, chain, proof: gradeProof(chain) };
   },
 );

@@ -16,6 +16,7 @@ export interface Contradiction {
 const ASKED_DAYS = 60;
 
 type Pair = readonly [LedgerEvent, LedgerEvent];
+type LogPart = ReadonlyMap<SubjectId, readonly LedgerEvent[]>;
 
 const GROWS = new Set(['growing', 'bent']);
 const FAILED = new Set(['yellowing', 'gone']);
@@ -71,8 +72,9 @@ const settledKey = (a: string, b: string) => (a < b ? `${a}/${b}` : `${b}/${a}`)
 
 /** The contradictions among the subjects of one shard of the log, and which pairs were settled; kept while it doesn't change. */
 const foundIn = remembered(
-  (part: ReadonlyMap<SubjectId, readonly LedgerEvent[]>, zone: string, since: string) => [part, zone, since],
-  (part, zone, since) => {
+  'contradictions in a part of the log',
+  (part: LogPart, zone: string, since: string) => ({ part, zone, since }),
+  ({ part, zone, since }) => {
     const pairs: { readonly subject: SubjectId; readonly pair: Pair }[] = [];
     const settled: string[] = [];
     for (const [subject, events] of part) {
@@ -107,8 +109,9 @@ function correctionsInForce(events: readonly LedgerEvent[]): LedgerEvent[] {
 
 /** Pollinations in which males of one shard's flowers were used, by male. */
 const usesIn = remembered(
-  (part: ReadonlyMap<SubjectId, readonly LedgerEvent[]>, since: string) => [part, since],
-  (part, since) => {
+  'uses of males in a part of the log',
+  (part: LogPart, since: string) => ({ part, since }),
+  ({ part, since }) => {
     const uses: { readonly male: FlowerId; readonly event: LedgerEvent }[] = [];
     for (const events of part.values())
       if (events.some(({ kind, at }) => kind === 'pollinated' && at >= since))

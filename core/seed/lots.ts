@@ -116,7 +116,8 @@ function odditiesOfLot(state: State, lot: Lot, flowers: readonly Flower[]): LotO
 
 /** The lots in which each fruit is. */
 const lotsByFruit = remembered(
-  ({ lots }: State) => [lots],
+  'lots of each fruit',
+  ({ lots }: Pick<State, 'lots'>) => ({ lots }),
   ({ lots }): ReadonlyMap<FlowerId, readonly LotId[]> => {
     const by = new Map<FlowerId, LotId[]>();
     for (const lot of lots.values())
@@ -146,8 +147,9 @@ export interface FruitsWaiting {
 
 /** What was picked for seed among some hundred flowers; kept for as long as none of them changes. */
 const pickedIn = remembered(
-  (part: ReadonlyMap<unknown, Flower>) => [part],
-  (part): readonly Flower[] => [...part.values()].filter(({ harvested }) => harvested?.harvestFor === 'seed'),
+  'fruits picked for seed',
+  (part: ReadonlyMap<unknown, Flower>) => ({ part }),
+  ({ part }): readonly Flower[] => [...part.values()].filter(({ harvested }) => harvested?.harvestFor === 'seed'),
 );
 
 /** What was picked for seed and is in no lot yet. */

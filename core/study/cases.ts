@@ -10,13 +10,15 @@ import {
   type FollowedFruit,
   type Outcome,
   type Trial,
+  trialTablesIn,
   type TrialPart,
+  type TrialTables,
 } from '../fruitset';
 import type { PlantId } from '../ids';
-import type { Patch, Place, State } from '../ledger';
+import type { Patch, State, Where } from '../ledger';
 import { mainPatch } from '../patch';
-import { remembered } from '../remember';
-import type { LocalDate } from '../time';
+import { remembered, sameUnder, steady } from '../remember';
+import type { Instant, LocalDate } from '../time';
 
 /** A trial with all that may have had a hand in how it went; `null`: nobody wrote it down. */
 export interface Case {
@@ -52,11 +54,22 @@ export function seasonYear(date: LocalDate, latitude: number): number {
   return latitude < 0 && date.slice(5) < '07-01' ? year - 1 : year;
 }
 
+/** The tables from which cases are read. */
+type CaseTables = TrialTables & Pick<State, 'patches'>;
+
 /** Every trial as a case, as things stand on a garden day; those whose morning is still to come are none yet. */
 export const allCases = remembered(
-  (state: State, _place: Place, today: LocalDate) => [state, today],
-  (state, place, today): readonly Case[] => {
-    const bare = [...eachCasePart(state, place, today)].flat();
+  'all cases',
+  (state: CaseTables, { latitude, longitude, zone }: Where, today: LocalDate) => ({
+    ...trialTablesIn(state),
+    patches: state.patches,
+    latitude,
+    longitude,
+    zone,
+    today,
+  }),
+  ({ latitude, longitude, zone, today, ...state }): readonly Case[] => {
+    const bare = [...eachCasePart(state, { latitude, longitude, zone }, today)].flat();
     const loads = loadsOf(bare);
     return bare.map((each) => ({ ...each, load: loads(each.trial) }));
   },
@@ -67,47 +80,38 @@ type BareCase = Omit<Case, 'load'>;
 
 /** The cases some hundred flowers at a time, so that those of an old log can be worked out in idle moments. */
 export function* eachCasePart(
-  state: State,
-  place: Place,
+  state: CaseTables,
+  { zone, latitude, longitude }: Where,
   today: LocalDate,
 ): Generator<readonly BareCase[], void> {
-  const { zone, latitude, longitude } = place;
-  const sunriseOn = sunrises(zone, latitude, longitude);
   const weather = mainPatch(state)?.weather ?? NO_WEATHER;
-  const setting: Setting = { state, place, today, weather, sunriseOn };
+  const setting: Setting = { ends: endsOf(state), weather, zone, latitude, longitude, today };
   for (const part of eachTrialPart(state, zone)) yield casesOfPart(part, setting);
   yield casesFrom(groupTrials(state, zone), setting);
 }
 
-interface Setting {
-  readonly state: State;
-  readonly place: Place;
-  readonly today: LocalDate;
+/** What cases hang on besides their trials. */
+interface Setting extends Where {
+  /** When plants came to their end. */
+  readonly ends: ReadonlyMap<PlantId, Instant>;
   /** By day, as somebody noted it, or a file or station brought it. */
   readonly weather: Patch['weather'];
-  readonly sunriseOn: (date: LocalDate) => number;
+  readonly today: LocalDate;
 }
 
 const NO_WEATHER: Patch['weather'] = {};
 
-// A place that came by message is a new object each time, so it is compared by its numbers.
 const casesOfPart = remembered(
-  (part: TrialPart, { state, place, today, weather }: Setting) => [
-    part,
-    endsOf(state),
-    weather,
-    place.latitude,
-    place.longitude,
-    place.zone,
-    today,
-  ],
-  ({ rows }, setting) => casesFrom(rows, setting),
+  'cases of some flowers',
+  (part: TrialPart, setting: Setting) => ({ part, ...setting }),
+  ({ part, ...setting }) => casesFrom(part.rows, setting),
 );
 
 function casesFrom(
   trials: readonly Trial[],
-  { state, place, today, weather, sunriseOn }: Setting,
+  { ends, today, weather, ...where }: Setting,
 ): BareCase[] {
+  const sunriseOn = sunrises(where);
   return trials.flatMap((trial): BareCase[] => {
     const outcome = outcomeOn(trial, today);
     if (outcome === null) return [];
@@ -118,7 +122,7 @@ function casesFrom(
       {
         trial,
         outcome,
-        season: seasonYear(trial.on, place.latitude),
+        season: seasonYear(trial.on, where.latitude),
         cluster: trial.plant ?? trial.id,
         judged: judged?.n ?? 0,
         set: judged?.k ?? 0,
@@ -127,40 +131,36 @@ function casesFrom(
         dewPointC,
         males: trial.fathers.length > 0 ? trial.males : null,
         lobes: trial.lobes,
-        followed: followedFruit(state, trial, place.zone, today),
+        followed: followedFruit(trial, (trial.plant && ends.get(trial.plant)) ?? null, where.zone, today),
       },
     ];
   });
 }
 
-let latestEnds: ReadonlyMap<PlantId, string> = new Map();
-/** When plants came to their end; the same object for as long as it says the same: a plant looked over ends nothing. */
+const steadyEnds = steady<Setting['ends']>(sameUnder((a, b) => a === b));
 const endsOf = remembered(
-  ({ plants }: State) => [plants],
-  ({ plants }) => {
-    const ends = new Map<PlantId, string>();
-    for (const { id, ended } of plants.values()) if (ended) ends.set(id, ended.at);
-    const same = ends.size === latestEnds.size && [...ends].every(([id, at]) => latestEnds.get(id) === at);
-    if (!same) latestEnds = ends;
-    return latestEnds;
-  },
+  'ends of plants',
+  ({ plants }: Pick<State, 'plants'>) => ({ plants }),
+  ({ plants }): Setting['ends'] =>
+    steadyEnds(new Map([...plants.values()].flatMap(({ id, ended }) => (ended ? [[id, ended.at]] : [])))),
 );
 
-let latestSunrises: { readonly key: string; readonly of: (date: LocalDate) => number } | null = null;
-
-/** The sunrises of one place, each worked out once. */
-function sunrises(zone: string, latitude: number, longitude: number): (date: LocalDate) => number {
-  const key = `${zone}/${latitude}/${longitude}`;
-  if (latestSunrises?.key === key) return latestSunrises.of;
-  const known = new Map<LocalDate, number>();
-  const of = (date: LocalDate) => {
-    const sunrise = known.get(date) ?? gardenDay({ zone, latitude, longitude }, date).sunrise;
-    known.set(date, sunrise);
-    return sunrise;
+/** The sunrises of one place, each worked out once: they depend on the place alone, and of the last one asked about all are kept. */
+const sunrises = ((): ((where: Where) => (date: LocalDate) => number) => {
+  let last: { readonly key: string; readonly on: (date: LocalDate) => number } | null = null;
+  return ({ zone, latitude, longitude }) => {
+    const key = `${zone}/${latitude}/${longitude}`;
+    if (last?.key === key) return last.on;
+    const known = new Map<LocalDate, number>();
+    const on = (date: LocalDate) => {
+      const sunrise = known.get(date) ?? gardenDay({ zone, latitude, longitude }, date).sunrise;
+      known.set(date, sunrise);
+      return sunrise;
+    };
+    last = { key, on };
+    return on;
   };
-  latestSunrises = { key, of };
-  return of;
-}
+})();
 
 /** `fruitsBefore` of all trials, with each plant gone through once. */
 function loadsOf(cases: readonly BareCase[]): (trial: Trial) => number | null {

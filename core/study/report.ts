@@ -76,13 +76,19 @@ const PARTED: Readonly<Record<Grouping, readonly Circumstance[]>> = {
 
 const AXIS_DAYS = [0, 3, 7, 14, 21, 30, 45, 60] as const;
 
-/** A choice may have come by message, so it is compared by content. */
-const asked = ({ when, variety, how, father }: Choice) => [when, variety, how, father];
-
 /** Answers of one choice, kept while only the grouping, the pair or the axis of a curve changes. */
 const chosenParts = remembered(
-  (cases: readonly Case[], choice: Choice, today: LocalDate) => [cases, ...asked(choice), today],
-  (cases, choice, today) => {
+  'what is told of a choice',
+  // A choice may have come by message, so it is compared by content.
+  (cases: readonly Case[], { when, variety, how, father }: Choice, today: LocalDate) => ({
+    cases,
+    when,
+    variety,
+    how,
+    father,
+    today,
+  }),
+  ({ cases, today, ...choice }) => {
     const some = chosen(cases, choice, today);
     const fruits = some.flatMap(({ followed }): FollowedFruit[] => (followed ? [followed] : []));
     const last = fruits.reduce((most, { by }) => Math.max(most, by), 0);
@@ -111,17 +117,23 @@ const chosenParts = remembered(
  * @example study(state, place, { today: '2026-07-13', choice: { when: null, variety: null, how: null, father: null }, grouping: 'variety', pair: null, along: 'minutes' }).overview.set // 1
  */
 export const study = remembered(
-  (state: State, _place: Place, { today, choice, grouping, pair, along }: StudyQuestion) => [
-    state,
+  'study',
+  (
+    state: State,
+    place: Place,
+    { today, choice: { when, variety, how, father }, grouping, pair, along }: StudyQuestion,
+  ) => ({
+    cases: allCases(state, place, today),
     today,
-    ...asked(choice),
+    when,
+    variety,
+    how,
+    father,
     grouping,
-    pair?.[0],
-    pair?.[1],
+    pair,
     along,
-  ],
-  (state, place, { today, choice, grouping, pair, along }): Study => {
-    const cases = allCases(state, place, today);
+  }),
+  ({ cases, today, grouping, pair, along, ...choice }): Study => {
     const { some, ...parts } = chosenParts(cases, choice, today);
     const shares = sharesBy(some, grouping);
     return {

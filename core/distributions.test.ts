@@ -2,7 +2,6 @@ import {
   betaQuantile,
   chiSquareTail,
   normalQuantile,
-  normalTails,
   studentDensity,
   studentReach,
 } from './distributions';
@@ -12,7 +11,6 @@ const OURS: Readonly<Record<string, (...given: number[]) => number>> = {
   betaQuantile,
   chiSquareTail,
   normalQuantile,
-  normalTails,
   studentDensity,
   studentReach,
 };

@@ -1,6 +1,5 @@
 import gammaShare from '@stdlib/math-base-special-gammainc';
 import quantileOfBeta from '@stdlib/stats-base-dists-beta-quantile';
-import normalShare from '@stdlib/stats-base-dists-normal-cdf';
 import quantileOfNormal from '@stdlib/stats-base-dists-normal-quantile';
 import densityOfT from '@stdlib/stats-base-dists-t-pdf';
 
@@ -18,14 +17,6 @@ export function betaQuantile(chance: number, alpha: number, beta: number): numbe
  */
 export function normalQuantile(chance: number): number {
   return quantileOfNormal(chance, 0, 1);
-}
-
-/**
- * Two-sided: the chance that a standard normal lies at least this far from 0.
- * @example normalTails(1.95996) // 0.05000
- */
-export function normalTails(z: number): number {
-  return Math.min(1, 2 * normalShare(-Math.abs(z), 0, 1));
 }
 
 /**

@@ -50,7 +50,8 @@ export function isZone(zone: string): boolean {
 }
 
 // Midnight and every change of a zone's offset fall on a quarter of an hour, so one look-up serves the whole
-// quarter. A list of 30 000 flowers would otherwise spend most of its time in Intl and in making text.
+// quarter. A list of 30 000 flowers would otherwise spend most of its time in Intl and in making text. Not `remembered`: a zone and an
+// instant have one answer for ever.
 const QUARTER_MS = 15 * 60_000;
 const quartersByZone = new Map<
   string,
@@ -106,7 +107,7 @@ export function offsetMsAt(epochMs: number, zone: string): number {
   return IANAZone.create(zone).offset(epochMs) * 60_000;
 }
 
-/** Some fifty years of days. */
+/** Some fifty years of days, each with one number for ever. */
 const MOST_DAYS = 20_000;
 const dayNumbers = new Map<LocalDate, number>();
 

@@ -71,8 +71,6 @@ export interface OutlookInput {
   /** The day that is nearly over, or just begun: openings are told from the next morning on, or from today. */
   readonly from: LocalDate;
   readonly temperatures?: readonly DayTemperature[];
-  /** The grower's bud records, where they were gathered before (`recordsOf`, a few flowers at a time). */
-  readonly records?: readonly BudRecord[];
 }
 
 /** How many of the latest records of a crop and stage are looked at: far more than can matter. */
@@ -83,21 +81,17 @@ const MOST_RECORDS = 400;
  * lately and what the grower's own records say of such buds. Cost grows with the buds in sight, not with the years.
  * @example bloomOutlook({ state, zone, from: '2026-07-06' }).length // 1
  */
-export function bloomOutlook(input: OutlookInput): VarietyOutlook[] {
-  return [...outlookByVariety(input)];
-}
-
-/** `bloomOutlook` a variety at a time, so that a screen can paint in between. */
-export function* outlookByVariety({
+export function bloomOutlook({
   state,
   zone,
   from,
   temperatures,
-  records = recordsOf(state, zone, teachingFlowers(state, from)),
-}: OutlookInput): Generator<VarietyOutlook, void> {
+}: OutlookInput): VarietyOutlook[] {
+  const records = recordsOf(state, zone, teachingFlowers(state, from));
   const draws = kindsOf(records, temperatures);
-  for (const seen of varietiesSeen(state, zone, from, draws).values())
-    yield outlookOf(seen, state, from, records);
+  return [...varietiesSeen(state, zone, from, draws).values()].map((seen) =>
+    outlookOf(seen, state, from, records),
+  );
 }
 
 /** What is in sight of one variety: its buds with what may become of them, and what its plants have shown. */

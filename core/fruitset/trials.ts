@@ -5,7 +5,7 @@ import type { Flower, GroupHow, LossCause, MissedWhy, Purpose, State } from '../
 import { flowersOn, growing, type Growing } from '../patch';
 import { localDateOf, type LocalDate } from '../time';
 import { remembered } from '../remember';
-import { fateFacts, fateOn, GRACE_DAYS, hungAt, lastLookDay, type Fate, type FateFacts } from './fate';
+import { fateFacts, fateOn, hungAt, type Fate, type FateFacts } from './fate';
 
 /** What became of a trial. harvested: set, and picked. missed: shut, and never worked on its morning. */
 export type Outcome = Fate | 'harvested' | 'missed';
@@ -165,14 +165,6 @@ export function outcomeOn(trial: Trial, today: LocalDate): Outcome | null {
 export function outcomeDays({ facts }: Trial): { readonly after: number; readonly by: number } | null {
   const told = facts?.failed ?? facts?.set;
   return told ? { after: told.after, by: told.day } : null;
-}
-
-/**
- * When the looks that a trial without a verdict was owed are over, in days after its pollination.
- * @example verdictOver(crop) // 15
- */
-export function verdictOver(crop: Crop): number {
-  return lastLookDay(crop) + GRACE_DAYS;
 }
 
 /**

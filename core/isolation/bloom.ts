@@ -41,7 +41,10 @@ export function bloomOf(
 }
 
 /** `bloomOf` where it is known when plants began to flower. */
-export function bloomIn(state: Opened & Pick<State, 'patches'>, { crop, plants }: Pick<Standing, 'crop' | 'plants'>): OwnBloom | null {
+export function bloomIn(
+  state: Opened & Pick<State, 'patches'>,
+  { crop, plants }: Pick<Standing, 'crop' | 'plants'>,
+): OwnBloom | null {
   const patch = mainPatch(state);
   const [zone, frostOn] = [patch?.place?.zone ?? 'UTC', patch?.frostOn ?? null];
   const seen = firstOpen(state.opened, plants, zone);
@@ -79,11 +82,7 @@ function frostAfter(from: LocalDate, frostOn: string): LocalDate {
 }
 
 /** The first day on which a flower of some plants was seen open, or was worked. */
-function firstOpen(
-  opened: Opened['opened'],
-  plants: Standing['plants'],
-  zone: string,
-): LocalDate | null {
+function firstOpen(opened: Opened['opened'], plants: Standing['plants'], zone: string): LocalDate | null {
   let first: Instant | null = null;
   for (const { id } of plants) {
     const at = opened.get(id);

@@ -6,4 +6,5 @@ export * from './pressure';
 export { kindOf, type Rival } from './rivals';
 export * from './about';
 export * from './answer';
+export * from './bloomGroups';
 export * from './waysOut';

@@ -8,7 +8,7 @@ const steps = fc.array(
     key: fc.integer({ min: 0, max: 700 }),
     value: fc.integer(),
   }),
-  { maxLength: 60 },
+  { maxLength: 40 },
 );
 const sorted = (table: ReadonlyMap<number, number>) => [...table].sort(([a], [b]) => a - b);
 
@@ -33,11 +33,11 @@ test('holds what a map holds, and no copy ever changes what came before it or go
       }
       for (const { table, should } of seen) {
         expect(table.size).toBe(should.size);
-        expect(sorted(table)).toEqual(sorted(should));
-        for (let key = 0; key <= 700; key += 7) {
-          expect(table.get(key)).toBe(should.get(key));
-          expect(table.has(key)).toBe(should.has(key));
-        }
+        // As text: comparing them number by number is what takes the time.
+        expect(String(sorted(table))).toBe(String(sorted(should)));
+        const every7th = Array.from({ length: 101 }, (_, i) => 7 * i);
+        expect(every7th.map((key) => table.get(key))).toEqual(every7th.map((key) => should.get(key)));
+        expect(every7th.map((key) => table.has(key))).toEqual(every7th.map((key) => should.has(key)));
       }
     }),
     { seed: 3, numRuns: 150 },

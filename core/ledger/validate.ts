@@ -72,6 +72,7 @@ export function eventSchema(kind: EventKind): Joi.ObjectSchema {
   return schema;
 }
 
+// Not `remembered`: a kind has one schema for as long as the app runs.
 const schemas = new Map<EventKind, Joi.ObjectSchema>();
 
 /** The schema of one field of an entry, `goal.kitchenFruits` for one within another: a form holds to the ledger's own bounds. */

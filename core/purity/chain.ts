@@ -43,13 +43,17 @@ export interface ProofChain extends ProofInput {
   readonly oddities: readonly Oddity[];
 }
 
-/** How many days after the work a closure must be seen whole: until the silk is brown, the petals have fallen, or next day [M]. */
+/**
+ * How many days after the work a closure must be seen whole: next day, until the silk is brown, or until the petals have fallen [M].
+ * What has no rounds, beans and lettuce, selfs in a flower that shuts by itself next day.
+ */
 const SHUT_DAYS: Readonly<Record<Crop['family'], number>> = {
   cucurbit: 1,
   corn: 7,
   nightshade: 3,
-  rose: 3,
-} as never;
+  strawberry: 3,
+  quiet: 1,
+};
 
 /**
  * The chain of evidence of a flower or fruit on a day, from its own entries and those of its fathers. What nobody answered is not
@@ -246,7 +250,7 @@ function keptShutLink({ flower, found, today, day }: About, reasons: readonly Fi
   const link = 'kept-shut';
   const house = reasons.find(({ what }) => what === 'no-insects-here');
   if (house) return { link, state: 'seen', says: 'no-insects-here', events: house.events, until: null };
-  const need = (found && SHUT_DAYS[found.crop.family]) ?? 1;
+  const need = found ? SHUT_DAYS[found.crop.family] : 1;
   const wholeLater = worked
     ? flower.checks.find(
         ({ result, at }) => result === 'whole' && daysBetween(day(worked.at), day(at)) >= need,

@@ -12,9 +12,7 @@ const ORDER = MARK_ALPHABET.length;
 const TABLE = dammTable(4);
 const indexOf = new Map([...MARK_ALPHABET].map((character, i) => [character, i]));
 
-/** A roll other than the first: a digit, a letter and two more, so that no mark of old is written like it. */
-export const ROLL_LENGTH = 4;
-/** How many rolls there are. */
+/** How many rolls there are. One other than the first is a digit, a letter and two more, so that no mark of old is written like it. */
 export const ROLLS = DIGITS.length * LETTERS.length * ORDER ** 2;
 /** The shortest running part: a letter and a digit. */
 const SHORTEST = 2;

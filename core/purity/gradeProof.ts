@@ -154,7 +154,10 @@ interface Known {
   readonly range: Share;
 }
 
-/** Thousands of fruits have a few dozen kinds of chain among them; beyond so many, the memory is begun anew. */
+/**
+ * Thousands of fruits have a few dozen kinds of chain among them; beyond so many, the memory is begun anew. Not `remembered`, as chains are
+ * made anew each time: kept under all that `reckoned` reads, as text, and so never older than what it was asked.
+ */
 const MOST_KEPT = 6000;
 const kept = new Map<string, Known>();
 

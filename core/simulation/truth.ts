@@ -45,15 +45,17 @@ export function weatherOn(seed: number, date: LocalDate): Weather {
   };
 }
 
+// Not `remembered`: it depends on texts alone, all of them in its key.
 const known = new Map<string, readonly Bud[]>();
 
 /** All buds of a plant through the season, in node order. Males come first; then females now and then. */
 export function budsOf(seed: number, growing: Growing, seasonStart: LocalDate): readonly Bud[] {
   const start = growing.plant.plantedOn ?? seasonStart;
-  const key = `${seed}/${growing.plant.id}/${start}`;
+  const name = plantName(growing);
+  const key = `${seed}/${name}/${start}`;
   const found = known.get(key);
   if (found) return found;
-  const random = chance(seed, 'buds', plantName(growing));
+  const random = chance(seed, 'buds', name);
   const buds: Bud[] = [];
   let day = FIRST_FLOWER_DAYS + random() * 5;
   const maleOnly = 5 + Math.floor(random() * 5);

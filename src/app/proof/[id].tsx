@@ -96,7 +96,8 @@ function ProofPage() {
         ))}
       </Card>
       <Txt size="label" tone="muted">
-        A default is no evidence: what nobody answered is not recorded, and counts neither for nor against.
+        What nobody answered is not recorded. It breaks nothing, and proves nothing: with one or two such links a fruit is good at
+        best, with more of them fair.
       </Txt>
     </Page>
   );

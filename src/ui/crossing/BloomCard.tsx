@@ -1,13 +1,13 @@
 import { useMemo } from 'react';
 import { View, type ViewStyle } from 'react-native';
 import { kindName } from '@core/crops';
-import { daysApart } from '@core/isolation';
+import { bloomGroups, daysApart, type BloomGroup, type BloomRow } from '@core/isolation';
 import { daysBetween, shortDayText, type LocalDate } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { BETWEEN, Row, Card } from '../controls';
 import { FEW_CARDS, LongList } from '../LongList';
 import { Txt, useColours } from '../theme';
-import { bloomGroups, type BloomGroup, type BloomRow } from './bloomRows';
+import { plantingName } from './words';
 
 /** When what could cross is in flower, bar under bar. */
 export function BloomCard() {
@@ -72,7 +72,8 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 function Bar({ row, first, last }: { row: BloomRow; first: LocalDate; last: LocalDate }) {
   const colours = useColours();
-  const { bloom, own, name } = row;
+  const { bloom, own } = row;
+  const words = `${rowName(row)}: ${barWords(row)}`;
   const days = first === '' ? 1 : daysBetween(first, last) + 1;
   // What flowers until the cold goes on to the end of the bar.
   const to = row.openEnded ? last : bloom?.to;
@@ -91,8 +92,8 @@ function Bar({ row, first, last }: { row: BloomRow; first: LocalDate; last: Loca
   const solid = own ? colours.leaf : colours.brick;
   const light = own ? colours.leafSoft : colours.brickSoft;
   return (
-    <View accessible aria-label={`${name}: ${barWords(row)}`}>
-      <Txt size="label">{`${name}: ${barWords(row)}`}</Txt>
+    <View accessible aria-label={words}>
+      <Txt size="label">{words}</Txt>
       <View style={{ height: 12, backgroundColor: colours.paper, borderRadius: 3, overflow: 'hidden' }}>
         {bloom && to !== undefined ? (
           <>
@@ -119,6 +120,9 @@ function Bar({ row, first, last }: { row: BloomRow; first: LocalDate; last: Loca
   );
 }
 
+const rowName = ({ own, kind, variety }: BloomRow): string =>
+  own && variety !== null ? variety : `${plantingName(kind.crop, variety)} next door`;
+
 const HOW = { seen: 'seen', told: 'as told', guessed: 'a guess', reckoned: 'reckoned' } as const;
 
 function barWords({ bloom, fromLatest, how, openEnded }: BloomRow): string {
@@ -139,6 +143,6 @@ function together(rows: readonly BloomRow[]): string {
   );
   if (apart.length === 0) return 'All of these flower together, or may.';
   return apart
-    .map(([a, b]) => `${a.name} and ${b.name}: ${daysApart(a.bloom, b.bloom)} days apart.`)
+    .map(([a, b]) => `${rowName(a)} and ${rowName(b)}: ${daysApart(a.bloom, b.bloom)} days apart.`)
     .join(' ');
 }

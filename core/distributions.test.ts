@@ -1,10 +1,4 @@
-import {
-  betaQuantile,
-  chiSquareTail,
-  normalQuantile,
-  studentDensity,
-  studentReach,
-} from './distributions';
+import { betaQuantile, chiSquareTail, normalQuantile, studentDensity, studentReach } from './distributions';
 import reference from './fixtures/distributions.json';
 
 const OURS: Readonly<Record<string, (...given: number[]) => number>> = {

@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { check, checkSizes, inLight, PARTS, visit } from './screens';
+import { openDemo } from './helpers';
+import { check, checkLights, checkSizes, otherTab, PARTS, visit } from './screens';
 
 // On the phone alone: the wide screen has the same elements in the same colours, and only its sizes are checked (sizes.spec.ts).
 test('the first screen passes the accessibility rules', async ({ page }) => {
@@ -8,30 +9,26 @@ test('the first screen passes the accessibility rules', async ({ page }) => {
   await check(page, 'first');
 });
 
-for (const light of ['day', 'sun', 'before-dawn'] as const) {
-  // In another light only the colours differ.
-  const colours = light !== 'day';
-  for (const [part, screens] of PARTS.entries())
-    test(`every screen passes the accessibility rules in the light "${light}", part ${part + 1}`, async ({
-      page,
-    }) => {
-      test.setTimeout(120_000);
-      await inLight(page, light);
-      for (const path of screens) {
-        await visit(page, path, () => check(page, '/round, collecting', colours));
-        await check(page, path, colours);
-        if (!colours) await checkSizes(page, path);
-      }
-    });
-  test(`a goal and a plant pass the accessibility rules in the light "${light}"`, async ({ page }) => {
-    await inLight(page, light);
-    await page.goto('/goals');
-    await page.getByRole('button', { name: 'Open the goal of Long Halyard' }).click();
-    await expect(page.getByRole('heading', { name: 'The sum', exact: true })).toBeVisible();
-    await check(page, '/goals, one', colours);
-    await page.goto('/patch');
-    await page.getByRole('link', { name: /Slate Dome 3/ }).click();
-    await expect(page.getByRole('heading', { name: 'Slate Dome 3' })).toBeVisible();
-    await check(page, '/plant', colours);
+for (const [part, screens] of PARTS.entries())
+  test(`every screen passes the accessibility rules in every light, part ${part + 1}`, async ({ page }) => {
+    test.setTimeout(120_000);
+    await openDemo(page);
+    const choose = await otherTab(page);
+    for (const path of screens) {
+      await visit(page, path, () => checkLights(page, '/round, collecting', choose));
+      await checkSizes(page, path);
+      await checkLights(page, path, choose);
+    }
   });
-}
+
+test('a goal and a plant pass the accessibility rules in every light', async ({ page }) => {
+  await openDemo(page, '/goals');
+  const choose = await otherTab(page);
+  await page.getByRole('button', { name: 'Open the goal of Long Halyard' }).click();
+  await expect(page.getByRole('heading', { name: 'The sum', exact: true })).toBeVisible();
+  await checkLights(page, '/goals, one', choose);
+  await page.goto('/patch');
+  await page.getByRole('link', { name: /Slate Dome 3/ }).click();
+  await expect(page.getByRole('heading', { name: 'Slate Dome 3' })).toBeVisible();
+  await checkLights(page, '/plant', choose);
+});

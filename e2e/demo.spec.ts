@@ -1,8 +1,8 @@
 import { expect, test } from '@playwright/test';
-import { openDemo, pickMales, today } from './helpers';
+import { demoByAddress, openDemo, pickMales, today } from './helpers';
 
 test('the demo round: worked, torn, not open, gone; left and taken up again', async ({ page }) => {
-  await openDemo(page);
+  await demoByAddress(page);
   await page.getByRole('button', { name: 'Start the 05:05 round' }).click();
   await pickMales(page);
   await expect(page.getByText(/^Stop 1 of 11/)).toBeVisible();
@@ -86,7 +86,7 @@ test('the demo clock moves on, and the patch with it', async ({ page }) => {
 });
 
 test('the demo never mixes with the own patch', async ({ page }) => {
-  await openDemo(page);
+  await demoByAddress(page);
   await page.getByRole('button', { name: 'Settings' }).click();
   await page.getByRole('button', { name: 'Go to my own patch' }).click();
   await expect(page.getByRole('button', { name: 'Begin my patch' })).toBeVisible();

@@ -1,9 +1,9 @@
 import { expect, test } from '@playwright/test';
-import { beginPatch, pickMales, setTime, today } from './helpers';
+import { beginByHand, pickMales, setTime, today } from './helpers';
 
 test('from the first start to the first fruit verdict, with one reload on the way', async ({ page }) => {
   await setTime(page, '2026-07-13T17:30:00Z');
-  await beginPatch(page);
+  await beginByHand(page);
 
   await test.step('the evening walk: a female shut on plant 1, two males on plant 2', async () => {
     await page.getByRole('button', { name: 'Start the evening walk' }).click();
@@ -126,7 +126,7 @@ test('a name with markup is only a name', async ({ page }) => {
     void dialog.dismiss();
   });
   await setTime(page, '2026-07-13T17:30:00Z');
-  await beginPatch(page, '<img src=x onerror=alert(1)>');
+  await beginByHand(page, '<img src=x onerror=alert(1)>');
   await page.getByRole('link', { name: 'Patch' }).click();
   await expect(page.getByText('<img src=x onerror=alert(1)>').first()).toBeVisible();
   expect(ran).toBe(false);
@@ -136,7 +136,7 @@ test('fruit for the kitchen: an open female pollinated on the walk waits for its
   page,
 }) => {
   await setTime(page, '2026-07-14T05:30:00Z');
-  await beginPatch(page);
+  await beginByHand(page);
   await page.goto('/walk');
   await page.getByRole('button', { name: /^open:/ }).click();
   await page.getByRole('button', { name: 'Pollinated now, for the kitchen' }).click();

@@ -1,8 +1,9 @@
 import { expect, type Page } from '@playwright/test';
-import { toJson } from '../core/formats';
-import type { TestGarden } from '../core/testGarden';
 
-export async function openDemo(page: Page): Promise<void> {
+export { beginPatch, openDemo, takeOver } from './prepared';
+
+/** The demo by its own address. */
+export async function demoByAddress(page: Page): Promise<void> {
   await page.goto('/demo');
   await expect(page.getByRole('heading', { name: 'Dawn round' })).toBeVisible({ timeout: 30_000 });
 }
@@ -13,7 +14,7 @@ export async function setTime(page: Page, time: string): Promise<void> {
 }
 
 /** From the first screen to a patch of four plants of one variety, in Ljubljana; the crop that is offered, or another. */
-export async function beginPatch(page: Page, variety = 'Harbour Lantern', crop?: RegExp): Promise<void> {
+export async function beginByHand(page: Page, variety = 'Harbour Lantern', crop?: RegExp): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: 'Begin my patch' }).click();
   await page.getByRole('button', { name: /^Pure seed,/ }).click();
@@ -55,25 +56,6 @@ export async function addStand(
   for (let n = 4; n > plants; n--) await page.getByRole('button', { name: 'Plants: one less' }).click();
   await page.getByRole('button', { name: `Add ${plants} plant${plants === 1 ? '' : 's'}` }).click();
   await expect(page.getByText(variety, { exact: true })).toBeVisible();
-}
-
-/** A patch written by the ledger itself, taken over from a file on the first screen. */
-export async function takeOver(page: Page, garden: TestGarden): Promise<void> {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'I have a file from another device' }).click();
-  await expect(page.getByText(/No patch here yet/)).toBeVisible();
-  const chooser = page.waitForEvent('filechooser');
-  await page.getByRole('button', { name: 'Import a file' }).click();
-  await (
-    await chooser
-  ).setFiles({
-    name: 'patch.json',
-    mimeType: 'application/json',
-    buffer: Buffer.from(toJson(garden.events)),
-  });
-  await page.getByRole('button', { name: /^Add \d+ records/ }).click();
-  await expect(page.getByText(/records added/)).toBeVisible();
-  await today(page);
 }
 
 /** Starts the dusk round from Today, picks its males and works the first of two flowers. */

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { beginPatch, openDemo, pickMales, setTime } from './helpers';
+import { beginByHand, demoByAddress, pickMales, setTime } from './helpers';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -7,7 +7,7 @@ test('after the first visit everything works with the network cut: reload, cold 
   page,
   context,
 }) => {
-  await openDemo(page);
+  await demoByAddress(page);
   await page.evaluate(async () => {
     await navigator.serviceWorker.ready;
   });
@@ -44,6 +44,6 @@ test('the list of towns and the demo can be had offline too', async ({ page, con
   await context.setOffline(true);
   await page.reload();
   await setTime(page, '2026-07-13T17:30:00Z');
-  await beginPatch(page);
-  await openDemo(page);
+  await beginByHand(page);
+  await demoByAddress(page);
 });

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
-import { openDemo, pickMales } from './helpers';
+import { pickMales } from './helpers';
 
 /** Every screen that an address alone opens. */
 export const SCREENS = [
@@ -41,7 +41,8 @@ export const SCREENS = [
 
 /** All rules, or those of colours alone where the light is all that differs. */
 export async function check(page: Page, path: string, colours = false): Promise<void> {
-  const axe = new AxeBuilder({ page });
+  // Else every answer is put together in a new page, which takes longer than the rules.
+  const axe = new AxeBuilder({ page }).setLegacyMode();
   const { violations } = await (
     colours
       ? axe.withRules(['color-contrast'])
@@ -94,12 +95,46 @@ export async function checkSizes(page: Page, path: string): Promise<void> {
 /** The screens in three parts, so that no one test holds a worker for minutes. */
 export const PARTS = [0, 1, 2].map((part) => SCREENS.filter((_, i) => i % 3 === part));
 
-export async function inLight(page: Page, light: string): Promise<void> {
-  await openDemo(page);
-  await page.evaluate((chosen) => {
-    const prefs = JSON.parse(localStorage.getItem('steady-trowel/prefs') ?? '{}') as object;
-    localStorage.setItem('steady-trowel/prefs', JSON.stringify({ ...prefs, light: chosen }));
-  }, light);
+/** What the frame of every screen is painted with. */
+const PAPER: Readonly<Record<string, string>> = {
+  day: 'rgb(246, 241, 230)',
+  sun: 'rgb(255, 255, 255)',
+  'before-dawn': 'rgb(21, 20, 28)',
+};
+
+/** The page of another tab, in which the light is chosen: the app under test takes it over at once. */
+export async function otherTab(page: Page): Promise<(light: string) => Promise<void>> {
+  const other = await page.context().newPage();
+  await other.goto('/fonts/fonts.css');
+  await page.bringToFront();
+  return async (light) => {
+    await other.evaluate((chosen) => {
+      const prefs = JSON.parse(localStorage.getItem('steady-trowel/prefs') ?? '{}') as object;
+      localStorage.setItem('steady-trowel/prefs', JSON.stringify({ ...prefs, light: chosen }));
+    }, light);
+    const paper = PAPER[light];
+    await page.waitForFunction(
+      (colour) =>
+        [...document.querySelectorAll('#root div')]
+          .slice(0, 60)
+          .some((each) => getComputedStyle(each).backgroundColor === colour),
+      paper,
+    );
+  };
+}
+
+/** All rules by day; in the other lights, which differ in their colours alone, those of colours. */
+export async function checkLights(
+  page: Page,
+  path: string,
+  choose: (light: string) => Promise<void>,
+): Promise<void> {
+  await check(page, path);
+  for (const light of ['sun', 'before-dawn']) {
+    await choose(light);
+    await check(page, `${path}, ${light}`, true);
+  }
+  await choose('day');
 }
 
 /** Opens a screen; the round is opened where it can be worked. */

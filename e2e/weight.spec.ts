@@ -1,7 +1,7 @@
 import { readdirSync, statSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import { expect, test } from '@playwright/test';
-import { openDemo } from './helpers';
+import { demoByAddress } from './helpers';
 
 const FOLDER = 'dist/_expo/static/js/web';
 /** As it goes over the wire. */
@@ -35,7 +35,7 @@ test('what is fetched before Today stands weighs at most 430 kB', async ({ page 
   page.on('request', (request) => {
     if (request.resourceType() === 'script') fetched.add(basename(new URL(request.url()).pathname));
   });
-  await openDemo(page);
+  await demoByAddress(page);
   const scripts = [...fetched].filter((file) => /-[0-9a-f]{32}\.js$/.test(file));
   // The worker is fetched aside: nothing on the screen waits for it.
   const waited = scripts.filter((file) => !file.startsWith('trade-'));

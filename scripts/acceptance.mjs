@@ -3,8 +3,8 @@
 import { spawnSync } from 'node:child_process';
 import { ensureChromium, ensurePackages, quietEnv, root } from './ensure.mjs';
 
-ensurePackages();
-const CHROMIUM = ensureChromium();
+await ensurePackages();
+const CHROMIUM = await ensureChromium();
 const { build } = await import('./build.mjs');
 await build();
 

@@ -1,8 +1,8 @@
 // npm run bench: measures, prints ratios and sizes; no test hangs on them.
 import { ensureChromium, ensurePackages, run } from './ensure.mjs';
 
-ensurePackages();
-process.env.CHROMIUM = ensureChromium();
+await ensurePackages();
+process.env.CHROMIUM = await ensureChromium();
 const { build } = await import('./build.mjs');
 await build();
 run(process.execPath, ['--import', 'tsx', 'bench/index.ts'], { env: process.env });

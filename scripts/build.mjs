@@ -13,7 +13,7 @@ import {
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { brotliCompressSync } from 'node:zlib';
-import { ensurePackages, quietEnv, root, run } from './ensure.mjs';
+import { ensurePackages, quietEnv, root, run, running } from './ensure.mjs';
 
 const SOURCES = [
   'core',
@@ -136,7 +136,7 @@ export async function build() {
   prepareFonts();
   preparePaper();
   prepareDemo();
-  run('npx', ['expo', 'export', '--platform', 'web'], { env: quietEnv });
+  await running('npx', ['expo', 'export', '--platform', 'web', '--max-workers', '2'], { env: quietEnv });
   run(process.execPath, ['--import', 'tsx', 'scripts/firstPage.ts', 'dist/index.html']);
   await buildServiceWorker();
   precompress();
@@ -144,6 +144,6 @@ export async function build() {
 }
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
-  ensurePackages();
+  await ensurePackages();
   await build();
 }

@@ -4,7 +4,7 @@ import { existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { ensurePackages, quietEnv, root } from './ensure.mjs';
 
-ensurePackages();
+await ensurePackages();
 const started = Date.now();
 const git = (...args) =>
   execFileSync('git', args, { cwd: root, encoding: 'utf8' }).split('\n').filter(Boolean);

@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { ensurePackages, root } from './ensure.mjs';
 
-ensurePackages();
+await ensurePackages();
 const { build } = await import('./build.mjs');
 await build();
 const server = spawn(process.execPath, ['--import', 'tsx', 'server/index.ts'], {

@@ -1,7 +1,7 @@
 // npm run dev: the app with reload on every change.
 import { ensurePackages, quietEnv, run } from './ensure.mjs';
 
-ensurePackages();
+await ensurePackages();
 const { prepareDemo, prepareFonts, preparePaper } = await import('./build.mjs');
 prepareFonts();
 preparePaper();

@@ -5,7 +5,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensurePackages, quietEnv, root } from './ensure.mjs';
 
-ensurePackages();
+await ensurePackages();
 
 const STORE = ['src/data/store'];
 const MUTANTS = [

@@ -4,8 +4,8 @@ import { mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureChromium, ensurePackages, root } from './ensure.mjs';
 
-ensurePackages();
-const executablePath = ensureChromium();
+await ensurePackages();
+const executablePath = await ensureChromium();
 const { build } = await import('./build.mjs');
 await build();
 const { chromium } = await import('@playwright/test');

@@ -81,12 +81,7 @@ const MOST_RECORDS = 400;
  * lately and what the grower's own records say of such buds. Cost grows with the buds in sight, not with the years.
  * @example bloomOutlook({ state, zone, from: '2026-07-06' }).length // 1
  */
-export function bloomOutlook({
-  state,
-  zone,
-  from,
-  temperatures,
-}: OutlookInput): VarietyOutlook[] {
+export function bloomOutlook({ state, zone, from, temperatures }: OutlookInput): VarietyOutlook[] {
   const records = recordsOf(state, zone, teachingFlowers(state, from));
   const draws = kindsOf(records, temperatures);
   return [...varietiesSeen(state, zone, from, draws).values()].map((seen) =>

@@ -36,19 +36,31 @@ const day = (more: Partial<WeatherDay> = {}): WeatherDay => ({
   ...more,
 });
 describe('open windows', () => {
+  // Which way: common practice.
   test('heat shuts sooner, cool cloud later, a cold night opens later; an unknown day moves nothing', () => {
-    expect(weatherShift(squash, day({ maxC: 36 })).closesMin).toBe(-72);
-    expect(weatherShift(squash, day({ maxC: 20, cloudPct: 100 })).closesMin).toBe(90);
-    expect(weatherShift(squash, day({ minC: 8 })).opensMin).toBe(30);
+    expect(weatherShift(squash, day({ maxC: 36 })).closesMin).toBeLessThan(0);
+    expect(weatherShift(squash, day({ maxC: 20, cloudPct: 100 })).closesMin).toBeGreaterThan(0);
+    expect(weatherShift(squash, day({ minC: 8 })).opensMin).toBeGreaterThan(0);
     expect(weatherShift(squash, day({ source: 'climate', maxC: 40 }))).toEqual({ opensMin: 0, closesMin: 0 });
     expect(weatherShift(cropOf('bottle-gourd'), day({ maxC: 40 }))).toEqual({ opensMin: 0, closesMin: 0 });
   });
 
-  test('cold or rain keeps the insects away', () => {
+  const insectsAt = (more: Partial<WeatherDay>) => {
     const { state, place } = new TestGarden();
-    const at = (more: Partial<WeatherDay>) => bloomDayOf(state, place, DATE, () => day(more)).day.insectsFrom;
-    expect(at({ minC: 9 }) - at({})).toBe(20 * MINUTE);
-    expect(at({ rainMm: 4 }) - at({})).toBe(45 * MINUTE);
+    return bloomDayOf(state, place, DATE, () => day(more)).day.insectsFrom;
+  };
+  // Common practice, too.
+  test('cold or rain keeps the insects away', () => {
+    expect(insectsAt({ minC: 9 })).toBeGreaterThan(insectsAt({}));
+    expect(insectsAt({ rainMm: 4 })).toBeGreaterThan(insectsAt({}));
+  });
+
+  test('regression: by how many minutes, as we chose them', () => {
+    expect(weatherShift(squash, day({ maxC: 36 })).closesMin).toBe(-72);
+    expect(weatherShift(squash, day({ maxC: 20, cloudPct: 100 })).closesMin).toBe(90);
+    expect(weatherShift(squash, day({ minC: 8 })).opensMin).toBe(30);
+    expect(insectsAt({ minC: 9 }) - insectsAt({})).toBe(20 * MINUTE);
+    expect(insectsAt({ rainMm: 4 }) - insectsAt({})).toBe(45 * MINUTE);
   });
 
   test('are learnt from notes, drawn towards the plain clock; one far off is asked about and moves it no further than 2.5 hours', () => {

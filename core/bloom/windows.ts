@@ -155,8 +155,10 @@ function shiftsFrom({
   longitude,
   zone,
   ...state
-}: Pick<State, 'stands' | 'varieties' | 'patches'> &
-  Where & { readonly weatherOf: WeatherOf }): ReadonlyMap<CropId | 'insects', ClockShift> {
+}: Pick<State, 'stands' | 'varieties' | 'patches'> & Where & { readonly weatherOf: WeatherOf }): ReadonlyMap<
+  CropId | 'insects',
+  ClockShift
+> {
   const place = { latitude, longitude, zone };
   const insects = insectsOf(state);
   const sums = new Map<CropId | 'insects', { opens: number[]; closes: number[] }>();

@@ -5,9 +5,8 @@ import { THREAD_COLOURS } from '../ledger';
 import { TestGarden } from '../testGarden';
 import { addDays } from '../time';
 import { crossDay, freeThread, type CrossStand } from '.';
-import { kitchenRound } from '../kitchen';
+import { cropOf } from '../crops';
 import { workSteps } from '../rounds';
-import { cropOf, kitchenTools } from '../crops';
 
 const DAY = '2026-07-14';
 const HOUR = 3_600_000;
@@ -133,30 +132,6 @@ test('two mothers on one plant wear threads of different colours', () => {
   expect(freeThread([{ thread: null }])).toBe('red');
   expect(freeThread([{ thread: null }, { thread: 'red' }])).toBe('white');
   expect(freeThread(THREAD_COLOURS.map((thread) => ({ thread })))).toBeNull();
-});
-
-describe('the kitchen round', () => {
-  test('takes fruit stands and seed stands with a kitchen goal, and counts today’s flowers only', () => {
-    const garden = new TestGarden();
-    const tomato = garden.plant('tomato', 'Lock Keeper', 1, { reason: 'fruit' });
-    const squash = garden.plant('squash-pepo', 'Long Halyard', 1, { goal: { kitchenFruits: 4 } });
-    garden.plant('squash-pepo', 'Seed Halyard', 1);
-    const plant = tomato.plants[0] as PlantId;
-    const tally = (at: number, flowers: number, truss: number | null) =>
-      garden.write(at, { kind: 'tallied', plant, tool: 'shaking', flowers, truss });
-    tally(garden.time('2026-07-13', 23, 30), 9, 1);
-    tally(garden.time(DAY, 0, 30), 4, 2);
-    tally(garden.time(DAY, 12), 3, 3);
-    const round = kitchenRound(garden.state, garden.place.zone, DAY);
-    expect(round.map(({ growing }) => growing.plant.id)).toEqual([plant, squash.plants[0]]);
-    expect(round[0]).toMatchObject({ today: 7, tool: 'shaking', lastTruss: 3 });
-    expect(round[1]).toMatchObject({ today: 0, tool: 'male-flower', lastTruss: null });
-  });
-
-  test('offers no tool of a cross', () => {
-    expect(kitchenTools(cropOf('tomato'))).not.toContain('anthers');
-    expect(kitchenTools(cropOf('strawberry'))[0]).toBe('brush');
-  });
 });
 
 test('steps end with the flower shut again, whatever the crop and tool', () => {

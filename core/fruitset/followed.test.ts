@@ -19,7 +19,14 @@ function patch() {
   };
   const followed = (flower: FlowerId, today: LocalDate = TODAY) => {
     const trial = allTrials(garden.state, garden.place.zone).find(({ id }) => id === flower);
-    const found = trial && followedFruit(trial, garden.state.plants.get(trial.plant ?? '')?.ended?.at ?? null, garden.place.zone, today);
+    const found =
+      trial &&
+      followedFruit(
+        trial,
+        garden.state.plants.get(trial.plant ?? '')?.ended?.at ?? null,
+        garden.place.zone,
+        today,
+      );
     return found && { after: found.after, by: found.by, end: found.end };
   };
   return { garden, variety, one, two, on, worked, followed };
@@ -82,8 +89,12 @@ test('the layers of what becomes of fruits fill the whole on every day', () => {
   });
   const fruits = allTrials(garden.state, garden.place.zone).flatMap(
     (trial) =>
-      followedFruit(trial, garden.state.plants.get(trial.plant ?? '')?.ended?.at ?? null, garden.place.zone, TODAY) ??
-      [],
+      followedFruit(
+        trial,
+        garden.state.plants.get(trial.plant ?? '')?.ended?.at ?? null,
+        garden.place.zone,
+        TODAY,
+      ) ?? [],
   );
   const fates = fatesByDay(fruits);
   expect(fates[0]).toEqual({ day: 0, remaining: 1, byEnd: {} });

@@ -1,46 +1,7 @@
 import fc from 'fast-check';
-import { cumulativeIncidence, differenceInterval, fisherExact, kaplanMeier, logRank, type Followed } from '.';
+import { agrees, named } from './testReference';
+import { cumulativeIncidence, kaplanMeier, logRank, type Followed } from '.';
 import survival from './fixtures/survival.json';
-import tables from './fixtures/two-by-two.json';
-
-/** A reference case: an independent tool's answer, its source beside it in the file. */
-interface Case {
-  readonly id: string;
-  readonly input: Readonly<Record<string, unknown>> & { readonly kind: string };
-  readonly expected: Readonly<Record<string, unknown>>;
-  readonly tolerance: { readonly abs?: number; readonly rel?: number };
-}
-
-/** Compares numbers within the case's tolerance, and all else exactly. */
-function agrees(got: unknown, wanted: unknown, { abs = 0, rel = 0 }: Case['tolerance']): void {
-  if (Array.isArray(wanted)) {
-    expect(got).toHaveLength(wanted.length);
-    wanted.forEach((each, i) => agrees((got as unknown[])[i], each, { abs, rel }));
-  } else if (typeof wanted === 'number') {
-    expect(Math.abs((got as number) - wanted)).toBeLessThanOrEqual(abs + rel * Math.abs(wanted));
-  } else expect(got).toBe(wanted === 'Infinity' ? Infinity : wanted);
-}
-
-const named = (cases: unknown) => (cases as Case[]).map((each) => [each.id, each] as const);
-
-describe('two by two (R 4.2.2, Newcombe 1998; source in the fixture)', () => {
-  test.each(named(tables))('%s', (_id, { input, expected, tolerance }) => {
-    if (input.kind === 'fisher') {
-      const [[a, b], [c, d]] = input.table as [[number, number], [number, number]];
-      const { pValue, oddsRatio } = fisherExact(a, b, c, d);
-      agrees(pValue, expected.pTwoSided, tolerance);
-      agrees(oddsRatio, expected.oddsRatioSample, tolerance);
-      return;
-    }
-    const { x1, n1, x2, n2, confidence } = input as unknown as Record<string, number>;
-    const found = differenceInterval(x1 ?? 0, n1 ?? 0, x2 ?? 0, n2 ?? 0, confidence ?? 0.95);
-    agrees(
-      [found.difference, found.low, found.high],
-      [expected.difference, expected.lower, expected.upper],
-      tolerance,
-    );
-  });
-});
 
 describe('survival (R 4.2.2 survival 3.5.3; source in the fixture)', () => {
   test.each(named(survival))('%s', (_id, { input, expected, tolerance }) => {
@@ -171,22 +132,7 @@ test('the log-rank test knows no order of its groups, and sees nothing between a
   );
 });
 
-test('Fisher’s test knows neither rows from columns nor left from right, and its p is a probability', () => {
-  const count = fc.integer({ min: 0, max: 30 });
-  fc.assert(
-    fc.property(count, count, count, count, (a, b, c, d) => {
-      const { pValue } = fisherExact(a, b, c, d);
-      expect(pValue).toBeGreaterThan(0);
-      expect(pValue).toBeLessThanOrEqual(1);
-      expect(fisherExact(a, c, b, d).pValue).toBeCloseTo(pValue, 9);
-      expect(fisherExact(b, a, d, c).pValue).toBeCloseTo(pValue, 9);
-    }),
-  );
-});
-
-test('what is no count, no time and no confidence is refused by name', () => {
-  expect(() => fisherExact(1, -1, 2, 3)).toThrow(/fisherExact/);
-  expect(() => differenceInterval(0, 0, 1, 2, 0.95)).toThrow(/differenceInterval/);
+test('what is no time and no confidence is refused by name', () => {
   expect(() => kaplanMeier([{ time: -1, event: true }], { confidence: 0.95 })).toThrow(/time/);
   expect(() => kaplanMeier([], { confidence: 1 })).toThrow(/confidence/);
   expect(kaplanMeier([], { confidence: 0.95 })).toEqual({ steps: [], median: null });

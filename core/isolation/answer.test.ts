@@ -1,4 +1,4 @@
-import type { NeighbourId, StandId } from '../ids';
+import type { BedId, NeighbourId, StandId } from '../ids';
 import { NO_GOAL } from '../goals';
 import { validateEvent, type Draft } from '../ledger';
 import { TestGarden } from '../testGarden';
@@ -109,12 +109,20 @@ test('the ways out fit the crop and who the rival is', () => {
   expect(ways('corn', 20)).toEqual(['by-hand', 'later', 'ask', 'accept']);
   expect(ways('pepper', 20)).toEqual(['bag', 'cage', 'ask', 'accept']);
   expect(ways('lettuce', 1)).toEqual(['cage', 'ask', 'accept']);
+});
+
+test('one’s own second variety can be moved, by what its distance lacks', () => {
   const { garden, answer } = patch('lettuce');
-  garden.plant('lettuce', 'Pale Cup', 2, { reason: 'seed' });
+  const { stand } = garden.plant('lettuce', 'Pale Cup', 2, { reason: 'seed' });
+  expect(answer()?.verdict).toBe('fine');
+  // Into the bed of the other.
+  const bed = garden.state.stands.get(stand)?.bed as BedId;
+  garden.write(garden.time(DAY, 9), { kind: 'bedPlaced', bed, xM: 0, yM: 0.5, turnedDeg: 0 });
   const found = answer();
-  if (found?.verdict === 'too-near' || found?.verdict === 'in-between')
-    expect(waysOut(found).find(({ way }) => way === 'move')?.fartherM).toBeGreaterThan(0);
-  else expect(found?.verdict).toBe('fine');
+  expect(found?.verdict).toBe('too-near');
+  const [rival] = found?.rivals ?? [];
+  const move = found && waysOut(found).find(({ way }) => way === 'move');
+  expect(move?.fartherM).toBeCloseTo((rival?.needed.chosenM ?? NaN) - (rival?.distanceM ?? NaN), 6);
 });
 
 test.each([

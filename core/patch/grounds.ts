@@ -37,11 +37,8 @@ export function standing(state: Planted, id: StandId): Standing | null {
 }
 
 /** Every stand with living plants, in the order in which they were added. */
-export const standings = remembered(
-  'stands with living plants',
-  plantedIn,
-  (planted): readonly Standing[] =>
-    [...planted.stands.keys()].flatMap((id) => standing(planted, id as StandId) ?? []),
+export const standings = remembered('stands with living plants', plantedIn, (planted): readonly Standing[] =>
+  [...planted.stands.keys()].flatMap((id) => standing(planted, id as StandId) ?? []),
 );
 
 /** The ground of a stand on the plan: what was outlined, else what its living plants enclose. */

@@ -72,7 +72,8 @@ export const walkOrder = remembered('walk order', plantedIn, (planted): readonly
  */
 export function alongTheWalk<T>(
   state: Planted & Pick<State, 'flowers' | 'flowersOf'>,
-  find: (flower: Flower, growing: Growing) => T | null): T[] {
+  find: (flower: Flower, growing: Growing) => T | null,
+): T[] {
   return walkOrder(state).flatMap((growing) =>
     (state.flowersOf.get(growing.plant.id) ?? []).flatMap((id) => {
       const flower = state.flowers.get(id);

@@ -59,12 +59,7 @@ const SHUT_DAYS: Readonly<Record<Crop['family'], number>> = {
  * The chain of evidence of a flower or fruit on a day, from its own entries and those of its fathers. What nobody answered is not
  * recorded. `pressure`: how much foreign pollen an open flower of its stand gets; `null`: nobody looked.
  */
-export function proofOf(
-  flower: Flower,
-  state: State,
-  today: LocalDate,
-  pressure: Share | null,
-): ProofChain {
+export function proofOf(flower: Flower, state: State, today: LocalDate, pressure: Share | null): ProofChain {
   return chainOf(flower, evidenceFor(flower, state), today, pressure);
 }
 

@@ -74,8 +74,7 @@ const shelteredPlants = remembered(
   'plants under cover',
   plantedIn,
   ({ plants, stands, beds }): State['plants'] => {
-    const sheltered = (stand: StandId) =>
-      (beds.get(stands.get(stand)?.bed ?? '')?.shelters.length ?? 0) > 0;
+    const sheltered = (stand: StandId) => (beds.get(stands.get(stand)?.bed ?? '')?.shelters.length ?? 0) > 0;
     return steadySheltered(new Map([...plants].filter(([, plant]) => sheltered(plant.stand))));
   },
 );
@@ -107,7 +106,8 @@ const graded = remembered(
     };
   },
   ({ flower, today, low, likely, high, sheltered, ...evidence }): FruitProof => {
-    const about = low === undefined || likely === undefined || high === undefined ? null : { low, likely, high };
+    const about =
+      low === undefined || likely === undefined || high === undefined ? null : { low, likely, high };
     const plants = sheltered.size === 0 ? evidence.plants : new Map([...sheltered, ...evidence.plants]);
     const chain = chainOf(flower, { ...evidence, plants }, today, about);
     return { flower, chain, proof: gradeProof(chain) };

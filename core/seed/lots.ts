@@ -149,7 +149,8 @@ export interface FruitsWaiting {
 const pickedIn = remembered(
   'fruits picked for seed',
   (part: ReadonlyMap<unknown, Flower>) => ({ part }),
-  ({ part }): readonly Flower[] => [...part.values()].filter(({ harvested }) => harvested?.harvestFor === 'seed'),
+  ({ part }): readonly Flower[] =>
+    [...part.values()].filter(({ harvested }) => harvested?.harvestFor === 'seed'),
 );
 
 /** What was picked for seed and is in no lot yet. */

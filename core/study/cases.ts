@@ -107,10 +107,7 @@ const casesOfPart = remembered(
   ({ part, ...setting }) => casesFrom(part.rows, setting),
 );
 
-function casesFrom(
-  trials: readonly Trial[],
-  { ends, today, weather, ...where }: Setting,
-): BareCase[] {
+function casesFrom(trials: readonly Trial[], { ends, today, weather, ...where }: Setting): BareCase[] {
   const sunriseOn = sunrises(where);
   return trials.flatMap((trial): BareCase[] => {
     const outcome = outcomeOn(trial, today);

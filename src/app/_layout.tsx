@@ -3,7 +3,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { Slot, usePathname, useRouter, type ErrorBoundaryProps } from 'expo-router';
 import { GardenProvider, useMaybeGarden } from '@/data/garden/garden';
 import { piece, usePiece } from '@/data/device/pieces';
-import { usePrefs } from '@/data/device/prefs';
+import { useOthersPrefs, usePrefs } from '@/data/device/prefs';
 import { Fault } from '@/ui/Fault';
 import { Frame } from '@/ui/Frame';
 import { Notices } from '@/ui/Notices';
@@ -65,6 +65,7 @@ const BARE = new Set([
 
 function Lit() {
   const prefs = usePrefs();
+  useOthersPrefs();
   const garden = useMaybeGarden();
   const path = usePathname();
   const router = useRouter();

@@ -1,4 +1,5 @@
 import AsyncStorage from '@react-native-async-storage/async-storage';
+import { useEffect } from 'react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { readPrefs, type Prefs, type Space } from './readPrefs';
 
@@ -30,6 +31,20 @@ const prefsKey = ['prefs'] as const;
 
 export function usePrefs(): Prefs | undefined {
   return useQuery({ queryKey: prefsKey, queryFn: loadPrefs, staleTime: Infinity }).data;
+}
+
+/** Takes over what another tab of the app chooses, so that no two show other units or another light; each keeps to its own patch. */
+export function useOthersPrefs(): void {
+  const client = useQueryClient();
+  useEffect(() => {
+    const heard = ({ key, newValue }: StorageEvent) => {
+      const own = client.getQueryData<Prefs>(prefsKey);
+      if (key !== KEY || newValue === null || !own) return;
+      client.setQueryData(prefsKey, { ...readPrefs(newValue).prefs, space: own.space });
+    };
+    window.addEventListener?.('storage', heard);
+    return () => window.removeEventListener?.('storage', heard);
+  }, [client]);
 }
 
 export function useChangePrefs(): (part: Partial<Prefs>) => Promise<Prefs> {

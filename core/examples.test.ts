@@ -1,10 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import ts from 'typescript';
-import { cropOf } from './crops';
-import { trialsOfStand } from './fruitset';
-import type { FlowerId, PlantId } from './ids';
-import { TestGarden } from './testGarden';
+import { exampleGarden } from './testExample';
 
 const ROOT = join(__dirname, '..');
 const FILES = readdirSync(__dirname, { recursive: true, encoding: 'utf8' })
@@ -70,35 +67,6 @@ function close(got: unknown, said: unknown, digits: number): void {
   } else expect(got).toBe(said);
 }
 
-/**
- * What an example may speak of besides crops: a stand of three squashes for seed at 46 N. On 5 July a `female` of the first (`mother`)
- * and two males of the second (one is `male`) were shut; at 6:10 next morning she was worked with both before a bee came, marked 1-A at once, and on
- * the 12th she was growing.
- */
-function exampleGarden() {
-  const garden = new TestGarden();
-  const { stand, plants } = garden.plant('squash-maxima', 'Slate Dome', 3);
-  const [first, second] = plants as [PlantId, PlantId];
-  const female = garden.shut('2026-07-05', first, 'female');
-  const males = [garden.shut('2026-07-05', second, 'male'), garden.shut('2026-07-05', second, 'male')];
-  for (const flower of [female, ...males]) garden.check(garden.time('2026-07-06', 6), flower, 'whole');
-  garden.work(garden.time('2026-07-06', 6, 10), female, males, { beeIn: false });
-  garden.write(garden.time('2026-07-06', 6, 12), { kind: 'marked', flower: female, mark: '1-A' });
-  garden.look(garden.time('2026-07-12', 18), female, 'growing');
-  const { state, place } = garden;
-  return {
-    state,
-    place,
-    zone: place.zone,
-    crop: cropOf('squash-maxima'),
-    mother: garden.growing(first),
-    female: state.flowers.get(female),
-    male: state.flowers.get(males[0] as FlowerId),
-    stand: state.stands.get(stand),
-    trials: trialsOfStand(state, stand, place.zone),
-  };
-}
-
 test('there are examples to run', () => expect(examples.length).toBeGreaterThan(200));
 
 test.each(examples)('the example of %s holds', (_name, path, call, said) => {
@@ -115,4 +83,60 @@ test.each(examples)('the example of %s holds', (_name, path, call, said) => {
   };
   const digits = Math.max(0, ...[...said.matchAll(/\d\.(\d+)/g)].map(([, after = '']) => after.length));
   close(run(call), run(said), digits);
+});
+
+/** A file in which the examples of one file of the core stand as code, with all that they may speak of. */
+function asCode(path: string): { readonly file: string; readonly text: string } {
+  const file = join(ROOT, path.replace(/\.ts$/, '.examples.ts'));
+  const from = `./${path.split('/').at(-1)?.replace(/\.ts$/, '') ?? ''}`;
+  const up = path.split('/').length > 2 ? '..' : '.';
+  const own = documented.find((each) => each.path === path)?.exported.map(({ name }) => name) ?? [];
+  const values = own.filter((name) => /^[a-z]/.test(name) || /^[A-Z_]+$/.test(name));
+  const calls = examples.filter(([, at]) => at === path).map(([, , call]) => call);
+  const used = new Set(calls.flatMap((call) => call.match(/[A-Za-z_]\w*/g) ?? []));
+  const of = (names: readonly string[]) => names.filter((name) => used.has(name));
+  return {
+    file,
+    text: [
+      `import { ${of(values).join(', ')} } from '${from}';`,
+      `import type * as crops from '${up}/crops';`,
+      `import type { exampleGarden } from '${up}/testExample';`,
+      ...(own.includes('cropOf') ? [] : ['declare const cropOf: typeof crops.cropOf;']),
+      `declare const { ${of(SPOKEN_OF).join(', ')} }: ReturnType<typeof exampleGarden>;`,
+      ...calls.map((call) => `void (${call});`),
+    ].join('\n'),
+  };
+}
+
+const SPOKEN_OF = Object.keys(exampleGarden());
+
+test('what the examples say is right by the types, too', () => {
+  const codes = new Map(
+    [...new Set(examples.map(([, path]) => path))].map(asCode).map(({ file, text }) => [file, text]),
+  );
+  const options: ts.CompilerOptions = {
+    ...ts.parseJsonConfigFileContent({ extends: './tsconfig.json' }, ts.sys, ROOT).options,
+    noEmit: true,
+    noUnusedLocals: false,
+    // Of a small garden that everybody knows, an example may take for granted what code may not.
+    strictNullChecks: false,
+  };
+  const host = ts.createCompilerHost(options);
+  const { readFile, fileExists, getSourceFile } = host;
+  host.fileExists = (name) => codes.has(name) || fileExists(name);
+  host.readFile = (name) => codes.get(name) ?? readFile(name);
+  host.getSourceFile = (name, target, ...more) => {
+    const text = codes.get(name);
+    return text === undefined
+      ? getSourceFile(name, target, ...more)
+      : ts.createSourceFile(name, text, target);
+  };
+  const program = ts.createProgram([...codes.keys()], options, host);
+  const wrong = [...codes.keys()].flatMap((file) =>
+    program.getSemanticDiagnostics(program.getSourceFile(file)).map(({ messageText, start = 0 }) => {
+      const line = codes.get(file)?.slice(start).split('\n')[0] ?? '';
+      return `${file.slice(ROOT.length)}: ${line}: ${ts.flattenDiagnosticMessageText(messageText, ' ')}`;
+    }),
+  );
+  expect(wrong).toEqual([]);
 });

@@ -120,14 +120,20 @@ test('in a round of a hundred flowers a tap brings one screen, and the plan that
   });
   const seen = () => page.evaluate(() => (window as unknown as { seen: string[] }).seen.splice(0));
   for (let i = 0; i < 6; i++) {
+    const plans = await page.evaluate(() => performance.getEntriesByType('mark').length);
     if (await picked.isVisible()) await picked.click();
     else {
       await page.getByRole('button', { name: 'whole', exact: true }).click();
       await seen();
       await done.click();
     }
-    // As long as any plan takes.
-    await page.waitForTimeout(2500);
+    // The plan that the entry asks for; where it asks for none, as long as any plan takes.
+    await page
+      .waitForFunction((before) => performance.getEntriesByType('mark').length > before, plans, {
+        timeout: 2500,
+      })
+      .catch(() => undefined);
+    await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => setTimeout(drawn, 100))));
     const came = await seen();
     expect([i, came.length, came]).toEqual([i, 1, came]);
   }

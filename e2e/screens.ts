@@ -112,6 +112,8 @@ export async function otherTab(page: Page): Promise<(light: string) => Promise<v
       const prefs = JSON.parse(localStorage.getItem('steady-trowel/prefs') ?? '{}') as object;
       localStorage.setItem('steady-trowel/prefs', JSON.stringify({ ...prefs, light: chosen }));
     }, light);
+    // What has failed follows no choice until it is opened anew.
+    if (new URL(page.url()).pathname === '/dev/broken') await page.reload();
     const paper = PAPER[light];
     await page.waitForFunction(
       (colour) =>

@@ -304,7 +304,7 @@ export function budsOfPlant(outlook: readonly VarietyOutlook[], plant: PlantId):
 
 /**
  * The likeliest day of a forecast.
- * @example likeliest([{ date: '2026-07-15', chance: 0.7 }, { date: '2026-07-16', chance: 0.3 }]) // { date: '2026-07-15', chance: 0.7 }
+ * @example likeliest([{ date: '2026-07-15', probability: 0.7 }, { date: '2026-07-16', probability: 0.3 }]) // { date: '2026-07-15', probability: 0.7 }
  */
 export function likeliest(
   forecast: Forecast,

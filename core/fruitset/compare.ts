@@ -18,13 +18,16 @@ export interface Comparison {
   readonly wouldTell: number | null;
 }
 
+/** A share as far as it is compared with another. */
+type Compared = Pick<ClusteredShare, 'share' | 'low' | 'high' | 'judged' | 'designEffect'>;
+
 /**
  * The difference of two shares, `a` less `b`, from their intervals by plants (Newcombe 1998, method 10, with the bounds of
  * `clusteredShare`). Bounds must be of the confidence that the comparison is to have: 95 %, or more where many pairs are looked at
  * (`confidenceFor`). Throws `counts` where one side has no verdict.
  * @example compareShares({ share: 0.5, low: 0.4, high: 0.6, judged: 90, designEffect: 1 }, { share: 0.8, low: 0.7, high: 0.9, judged: 90, designEffect: 1 }).verdict // 'more'
  */
-export function compareShares(a: ClusteredShare, b: ClusteredShare): Comparison {
+export function compareShares(a: Compared, b: Compared): Comparison {
   if (a.share === null || b.share === null)
     throw mustBe('compareShares', 'counts', 'of groups with a verdict', `${a.judged} and ${b.judged}`);
   const difference = a.share - b.share;

@@ -76,7 +76,7 @@ test('a look before the pollination, a slip of the pen, breaks nothing', () => {
   garden.look(on(6), flower, 'gone');
   const found = followed(flower);
   expect(found?.end).toBe('unknown');
-  const curve = dropCurve([{ trial: {} as never, ...(found as NonNullable<typeof found>) }]);
+  const curve = dropCurve([found as NonNullable<typeof found>]);
   expect(curve.earliest[0]?.time).toBe(0);
 });
 

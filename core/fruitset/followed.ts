@@ -31,14 +31,18 @@ export const KIND_OF_CAUSE: Readonly<Record<LossCause, DropKind>> = {
   unknown: 'unknown',
 };
 
-/** One worked flower followed: in days after the pollination, between which its end came; with no end, nothing more is known. */
-export interface FollowedFruit {
-  readonly trial: Trial;
+/** In days after the pollination, between which the end of a flower came; with no end, nothing more is known. */
+export interface Course {
   /** The last day on which it was still seen there. */
   readonly after: number;
   /** The day on which its end was seen; the same as `after` where it is still there. */
   readonly by: number;
   readonly end: FruitEnd | null;
+}
+
+/** One worked flower followed. */
+export interface FollowedFruit extends Course {
+  readonly trial: Trial;
 }
 
 /**
@@ -88,7 +92,7 @@ export interface DropCurve {
  * Shares still hanging by the day, with 95 % log-log bounds; harvest and the end of a plant end the following.
  * @example dropCurve([{ after: 3, by: 5, end: 'pollen' }, { after: 9, by: 9, end: null }]).latest[0].survival // 0.5
  */
-export function dropCurve(fruits: readonly FollowedFruit[]): DropCurve {
+export function dropCurve(fruits: readonly Course[]): DropCurve {
   const at = (which: 'after' | 'by') =>
     fruits.map(({ after, by, end }): Followed => {
       const event = isDrop(end);
@@ -118,7 +122,7 @@ export interface FateOnDay {
  * The shares at every day on which an end was seen, from day 0 on (cumulative incidence: what is not followed to its end drops out).
  * @example fatesByDay([{ after: 3, by: 5, end: 'pollen' }, { after: 9, by: 9, end: null }])[1].remaining // 0.5
  */
-export function fatesByDay(fruits: readonly FollowedFruit[]): FateOnDay[] {
+export function fatesByDay(fruits: readonly Course[]): FateOnDay[] {
   const { steps } = cumulativeIncidence(fruits.map(({ by, end }) => ({ time: fromDay0(by), cause: end })));
   return [
     { day: 0, remaining: 1, byEnd: {} },
@@ -138,6 +142,6 @@ export function fatesByDay(fruits: readonly FollowedFruit[]): FateOnDay[] {
  * How many are still followed at each of some days: what a curve rests on there.
  * @example atRiskOn([{ after: 3, by: 5, end: 'pollen' }, { after: 9, by: 9, end: null }], [0, 7]) // [2, 1]
  */
-export function atRiskOn(fruits: readonly FollowedFruit[], days: readonly number[]): number[] {
+export function atRiskOn(fruits: readonly Course[], days: readonly number[]): number[] {
   return days.map((day) => fruits.filter(({ by }) => fromDay0(by) >= day).length);
 }

@@ -74,7 +74,11 @@ export interface Predicted {
  * `reach` is the number of standard errors to either side: 1.96 for 95 %, more where there are few clusters (`studentReach`).
  * @example predictedShare({ coefficients: [0, 1], covariance: [[0.04, 0], [0, 0]] }, [1], 1.96).share // 0.731
  */
-export function predictedShare(fit: LogisticFit, covariates: readonly number[], reach: number): Predicted {
+export function predictedShare(
+  fit: Pick<LogisticFit, 'coefficients' | 'covariance'> & Partial<Pick<LogisticFit, 'robustCovariance'>>,
+  covariates: readonly number[],
+  reach: number,
+): Predicted {
   const x = [1, ...covariates];
   const along = x.reduce((total, value, i) => total + value * (fit.coefficients[i] as number), 0);
   const covariance = fit.robustCovariance ?? fit.covariance;

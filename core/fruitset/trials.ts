@@ -171,7 +171,7 @@ export function outcomeDays({ facts }: Trial): { readonly after: number; readonl
  * Minutes from that day's sunrise (ms) to the work; `null` without a time.
  * @example minutesAfterSunrise({ at: '2026-07-06T04:10:00.000Z' }, Date.UTC(2026, 6, 6, 3, 20)) // 50
  */
-export function minutesAfterSunrise({ at }: Trial, sunriseMs: number): number | null {
+export function minutesAfterSunrise({ at }: Pick<Trial, 'at'>, sunriseMs: number): number | null {
   return at === null ? null : Math.round((Date.parse(at) - sunriseMs) / 60_000);
 }
 

@@ -9,7 +9,11 @@ const POINT = 1e6;
  * Pollinations for so many more fruits, as sure as the goal asks; none once the season is over.
  * @example needingAt({ bent: {}, assurance: 0.9 }, { alpha: 12, beta: 8 }, { over: false })(5) // 13
  */
-export function needingAt({ bent, assurance }: Goal, rate: Rate, season: Season): (fruits: number) => number {
+export function needingAt(
+  { bent, assurance }: Pick<Goal, 'bent' | 'assurance'>,
+  rate: Pick<Rate, 'alpha' | 'beta'>,
+  season: Pick<Season, 'over'>,
+): (fruits: number) => number {
   const { alpha, beta } =
     bent.setShare === undefined
       ? rate
@@ -34,7 +38,12 @@ const MOST_VERDICTS = 400;
  * What the sum would be if the rate were known, and what it would take to halve the difference; `waiting` flowers stand already.
  * @example doubtOf({ bent: {}, assurance: 0.9 }, { alpha: 12, beta: 8 }, 5, 0).asKnown // 13
  */
-export function doubtOf(goal: Goal, { alpha, beta }: Rate, fruits: number, waiting: number): SetDoubt {
+export function doubtOf(
+  goal: Pick<Goal, 'bent' | 'assurance'>,
+  { alpha, beta }: Pick<Rate, 'alpha' | 'beta'>,
+  fruits: number,
+  waiting: number,
+): SetDoubt {
   const { assurance, bent } = goal;
   const mean = bent.setShare ?? alpha / (alpha + beta);
   // Over and above those that wait on the plants, as in the sum.

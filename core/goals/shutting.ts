@@ -37,7 +37,7 @@ export function shuttingFor(
   place: Place,
   crop: Crop,
   variety: string,
-  goal: Goal,
+  goal: Pick<Goal, 'bent'>,
   pollinations: number,
   males: number,
 ): Shutting {

@@ -13,7 +13,10 @@ export interface SumNumber {
  * A share of the sum: the grower's own, what the records say, or the usual.
  * @example shareOf(0.5, { mean: 0.7, own: { k: 0, n: 0 }, crop: { k: 0, n: 0 } }) // { value: 0.5, from: 'bent' }
  */
-export function shareOf(bent: number | undefined, { mean, own, crop }: Rate): SumNumber {
+export function shareOf(
+  bent: number | undefined,
+  { mean, own, crop }: Pick<Rate, 'mean' | 'own' | 'crop'>,
+): SumNumber {
   if (bent !== undefined) return { value: bent, from: 'bent' };
   return { value: mean, from: own.n + crop.n > 0 ? 'records' : 'catalogue' };
 }

@@ -9,7 +9,7 @@ export type Reply = (entry: Entry, questionId: string, asked: number) => string 
  * Entries whose verdict would have a grower shut (or emasculate) for seed: the key confirms them.
  * @example mattersForSeed({ crop: 'squash-maxima', sex: 'female', stage: 'coloured' }) // true
  */
-export function mattersForSeed(entry: Entry): boolean {
+export function mattersForSeed(entry: Pick<Entry, 'crop' | 'sex' | 'stage'>): boolean {
   const crop = catalogue.find(({ id }) => id === entry.crop);
   return crop ? stageAdvice(crop, entry.sex, entry.stage, 'seed').shutTonight : false;
 }

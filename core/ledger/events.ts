@@ -214,7 +214,7 @@ export function isKnown(event: AnyEvent): event is LedgerEvent {
 
 /**
  * Whose event it is, or `null` for an unknown kind.
- * @example subjectOf({ kind: 'lost', flower: 'flower:1' }) // 'flower:1'
+ * @example subjectOf({ id: '1', v: 1, at: '', by: '', device: '', kind: 'lost', flower: 'flower:1', cause: 'pest' }) // 'flower:1'
  */
 export function subjectOf(event: AnyEvent): SubjectId | null {
   if (!isKnown(event)) return null;

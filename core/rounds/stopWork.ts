@@ -70,7 +70,7 @@ export interface StopOffer {
  * What a female wears as a rule after she was worked: her closure again; an ear gets the tassel's own bag.
  * @example shutAgainWith({ flower: female, growing: mother }) // 'tape'
  */
-export function shutAgainWith({ flower }: Stop): Closure {
+export function shutAgainWith({ flower }: Pick<Stop, 'flower' | 'growing'>): Closure {
   const worn = flower.shuttings[flower.shuttings.length - 1]?.closure ?? 'tape';
   return worn === 'shoot-bag' ? 'tassel-bag' : worn;
 }

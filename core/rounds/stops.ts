@@ -229,7 +229,10 @@ export function matchedFathers(
  * The fathers and males to start from: `wanted` males, spread over as many plants as have one free.
  * @example suggestFathers([{ growing: mother, free: ['flower:1', 'flower:2'], selfing: false }], 2).get(mother.plant.id) // 2
  */
-export function suggestFathers(offers: readonly FatherOffer[], wanted: number): ReadonlyMap<PlantId, number> {
+export function suggestFathers(
+  offers: readonly Pick<FatherOffer, 'growing' | 'free' | 'selfing'>[],
+  wanted: number,
+): ReadonlyMap<PlantId, number> {
   const chosen = new Map<PlantId, number>();
   const others = offers.filter((offer) => !offer.selfing);
   const from = others.some((offer) => offer.free.length > 0) ? others : offers;

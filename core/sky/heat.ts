@@ -8,9 +8,11 @@ export type HeatCare = 'caution' | 'extreme-caution' | 'danger';
  * How careful a person must be in the heat of the day: the bands of the US National Weather Service's heat index (27,
  * 32 and 41 C; from memory), in the shade. Full sun and tunnels are hotter. Where nobody
  * knows the dew point, the night's coldest stands for it (FAO Irrigation and Drainage Paper 56, from memory): `null` below the bands.
- * @example heatCare({ date: '2026-07-14', minC: 24, maxC: 38, rainMm: 0, dewPointC: 22 }) // { care: 'danger', feelsC: 43.353 }
+ * @example heatCare({ minC: 24, maxC: 38, dewPointC: 22 }) // { care: 'danger', feelsC: 43.353 }
  */
-export function heatCare(day: WeatherDay): { readonly care: HeatCare; readonly feelsC: number } | null {
+export function heatCare(
+  day: Pick<WeatherDay, 'minC' | 'maxC' | 'dewPointC'>,
+): { readonly care: HeatCare; readonly feelsC: number } | null {
   const dewPointC = Math.min(day.dewPointC ?? day.minC, day.maxC);
   const humidity = Math.min(100, humidityFromDewPoint(day.maxC, dewPointC));
   const feelsC = heatIndex(day.maxC, humidity);

@@ -52,7 +52,7 @@ export function grouped(cases: readonly Case[], grouping: Grouping): Map<string,
  * Flowers with a verdict by plant: what every share with the plant as its unit is reckoned from.
  * @example byCluster([{ cluster: 'a', judged: 1, set: 1 }, { cluster: 'a', judged: 1, set: 0 }]) // [{ id: 'a', k: 1, n: 2 }]
  */
-export function byCluster(cases: readonly Case[]): Counted[] {
+export function byCluster(cases: readonly Pick<Case, 'cluster' | 'judged' | 'set'>[]): Counted[] {
   const plants = new Map<string, { id: string; k: number; n: number }>();
   for (const { cluster, judged, set } of cases) {
     if (judged === 0) continue;

@@ -96,8 +96,8 @@ function ProofPage() {
         ))}
       </Card>
       <Txt size="label" tone="muted">
-        What nobody answered is not recorded. It breaks nothing, and proves nothing: with one or two such links a fruit is good at
-        best, with more of them fair.
+        What nobody answered is not recorded. It breaks nothing, and proves nothing: with one or two such
+        links a fruit is good at best, with more of them fair.
       </Txt>
     </Page>
   );

@@ -58,7 +58,7 @@ const grownAs = (flower: Flower, state: State) => {
   return stand && variety ? { stand: stand.id, variety: variety.id, crop: variety.crop } : null;
 };
 const plantsIn = (state: State) => sorted(state.plants.keys()) as PlantId[];
-const trialsOf = (state: State, others: (name: string) => Answer) => others('all trials')(state, zone);
+const trialsOf = (state: State, others: (name: string) => Answer) => others('trials')(state, zone);
 const WARM = [{ date: '2026-07-02', meanC: 24 }];
 const QUESTION = {
   today: LOG_DAY,
@@ -70,139 +70,132 @@ const QUESTION = {
 
 /** How each is asked. Whoever remembers something new says here how. */
 const ASK: Readonly<Record<string, Ask>> = {
-  'a stand for the reason of its plant': (answer, state) =>
+  reason: (answer, state) =>
     sorted(state.stands.values()).flatMap((stand) => [answer(stand, 'seed'), answer(stand, 'fruit')]),
-  'plants by stand': (answer, state) =>
+  'by stand': (answer, state) =>
     sorted(answer(state) as Map<string, { id: string }[]>).map(([stand, list]) => [stand, ids(list).sort()]),
   'walk order': wholeOf,
   'standing order': wholeOf,
-  'stands with living plants': (answer, state) =>
+  standings: (answer, state) =>
     sorted(answer(state) as Iterable<{ stand: { id: string }; plants: { id: string }[] }>).map(
       ({ stand, plants }) => [stand, ids(plants).sort()],
     ),
-  'the ground of a stand': (answer, state, others) =>
-    sorted(others('stands with living plants')(state) as Iterable<Record<string, never>>).map(
-      ({ stand, bed, plants }) => sorted(entriesOf(answer(stand, bed, plants))),
+  ground: (answer, state, others) =>
+    sorted(others('standings')(state) as Iterable<Record<string, never>>).map(({ stand, bed, plants }) =>
+      sorted(entriesOf(answer(stand, bed, plants))),
     ),
-  'how far the beds reach': (answer, state) => answer(state.beds),
-  'what a flower teaches of buds': eachFlower((flower, state) => {
+  extent: (answer, state) => answer(state.beds),
+  buds: eachFlower((flower, state) => {
     const kind = grownAs(flower, state);
     return kind && [{ ...kind, dusk: cropOf(kind.crop).clock.round === 'dusk' }, zone];
   }),
-  'when the latest flower was first seen': partsOf(),
-  'growth by date': (answer, state) => [
-    answer(WARM),
-    answer([{ date: '2026-07-02', meanC: 12 + (state.count % 9) }]),
-  ],
-  'what notes of the clock say': (answer, state) => sorted(answer(state, TEST_PLACE) as Iterable<unknown>),
-  'the facts of a fate': eachFlower((flower, state) => {
+  'last seen': partsOf(),
+  growth: (answer, state) => [answer(WARM), answer([{ date: '2026-07-02', meanC: 12 + (state.count % 9) }])],
+  clock: (answer, state) => sorted(answer(state, TEST_PLACE) as Iterable<unknown>),
+  fate: eachFlower((flower, state) => {
     const kind = grownAs(flower, state);
     return kind && [cropOf(kind.crop), zone];
   }),
   // One variety alone: an answer is kept for the last one asked about.
-  'usual sizes of a variety': (answer, state) => {
+  sizes: (answer, state) => {
     const variety = [...state.varieties.values()].find(({ name }) => name === 'Slate Dome');
     return variety ? answer(state, variety.id, zone) : null;
   },
-  'seconds a flower in the kitchen round': wholeOf,
-  'where trials stand': sortedOf,
-  'trials of some flowers': (answer, state, others) =>
+  paces: wholeOf,
+  'trial ground': sortedOf,
+  'trial part': (answer, state, others) =>
     Shards.of(state.flowers).parts.map((part) =>
-      sorted((answer(part, others('where trials stand')(state), zone) as { rows: unknown[] }).rows),
+      sorted((answer(part, others('trial ground')(state), zone) as { rows: unknown[] }).rows),
     ),
-  'set and whole among some flowers': (answer, state, others) =>
+  counts: (answer, state, others) =>
     Shards.of(state.flowers).parts.map((flowers) => {
-      const ground = others('where trials stand')(state);
+      const ground = others('trial ground')(state);
       const counts = answer({ flowers, ground, rows: trialsOf(state, others) }) as Record<
         string,
         Map<string, unknown>
       >;
       return Object.values(counts).map(sorted);
     }),
-  'set and closure rates': (answer, state) => {
+  rates: (answer, state) => {
     const rates = answer(state, zone) as Record<'set' | 'whole', (...args: unknown[]) => unknown>;
     return sorted(state.varieties.values()).map(({ id, crop }) => [
       rates.set(cropOf(crop), id),
       rates.whole(cropOf(crop), id, 'tape'),
     ]);
   },
-  'the trial of a flower': eachFlower((flower, state) => {
+  trial: eachFlower((flower, state) => {
     const kind = grownAs(flower, state);
     return kind && [kind, zone];
   }),
-  'all trials': (answer, state) => sorted(answer(state, zone) as unknown[]),
+  trials: (answer, state) => sorted(answer(state, zone) as unknown[]),
   'trials by stand': (answer, state, others) =>
     sorted(answer(trialsOf(state, others)) as Map<string, unknown[]>).map(([stand, list]) => [
       stand,
       sorted(list),
     ]),
-  'how long work takes': (answer, state) => Object.values(answer(state) as object).map(sorted),
-  'pollinations among some flowers': (answer, state) =>
+  'work times': (answer, state) => Object.values(answer(state) as object).map(sorted),
+  work: (answer, state) =>
     Shards.of(state.flowers).parts.map((part) => sorted((answer(part) as { work: unknown[] }).work)),
-  'isolation of every stand': (answer, state) => sorted(answer(state, LOG_DAY) as unknown[]).map(unordered),
-  'when plants began to flower': sortedOf,
-  'when plants began to flower, among some flowers': partsOf(),
-  'warmth of the days of a place': (answer, state) => {
+  isolations: (answer, state) => sorted(answer(state, LOG_DAY) as unknown[]).map(unordered),
+  opened: sortedOf,
+  'opened in': partsOf(),
+  warmth: (answer, state) => {
     const patch = mainPatch(state);
     const warmth =
       patch?.place && (answer(patch.weather, patch.place) as { warmth: (on: string) => number }).warmth;
     return ['2026-07-02', '2026-07-04', '2026-08-01'].map((day) => warmth && warmth(day));
   },
-  'plants as they were sown': sortedOf,
-  'stands as they were sown': sortedOf,
-  'fruits of lots': sortedOf,
+  'plants sown': sortedOf,
+  'stands sown': sortedOf,
+  'lot fruits': sortedOf,
   lineage: (answer, state) => {
     const lineage = answer(state) as Record<'self' | 'of', (plant: string) => unknown>;
     return plantsIn(state).map((plant) => [plant, lineage.self(plant), lineage.of(plant)]);
   },
-  'what plants gave to the fruits of a year': partsOf('2026'),
-  'kinship of some plants': (answer, state, others) => {
+  given: partsOf('2026'),
+  kinship: (answer, state, others) => {
     const plants = plantsIn(state);
     const kinship = answer(others('lineage')(state), plants) as (a: string, b: string) => number;
     return plants.map((a) => plants.map((b) => kinship(a, b)));
   },
-  'plants of each lot': (answer, state) =>
+  'lot plants': (answer, state) =>
     sorted(answer(state) as Map<string, string[]>).map(([lot, plants]) => [lot, sorted(plants)]),
-  'fruits for seed of a year': partsOf('2026'),
-  'marks among some flowers': (answer, state) =>
+  'seed fruits': partsOf('2026'),
+  marks: (answer, state) =>
     Shards.of(state.flowers).parts.map((part) =>
       sorted(answer(part) as Map<string, unknown[]>).map(([mark, found]) => [mark, sorted(found)]),
     ),
-  'fruits with more marks than one': sortedOf,
-  'those among some flowers': partsOf(),
-  'marks on more fruits than one': (answer, state) =>
+  'two marks': sortedOf,
+  'two marks in': partsOf(),
+  'double marks': (answer, state) =>
     sorted(answer(state) as { mark: string; flowers: string[] }[]).map(({ flowers }) => sorted(flowers)),
-  'marks worn among some flowers': partsOf(),
-  'how many marks of a roll were given out': wholeOf,
-  'the last mark of a roll among some flowers': partsOf(''),
-  'fruits with untrue offspring': sortedOf,
-  'the latest kitchen work among some flowers': partsOf(),
-  'twins by mark': (answer, state) =>
+  worn: partsOf(),
+  'mark index': wholeOf,
+  'highest mark': partsOf(''),
+  'offspring off': sortedOf,
+  'on tool': partsOf(),
+  twins: (answer, state) =>
     sorted(answer(state) as Map<string, string[]>).map(([flower, twins]) => [flower, sorted(twins)]),
-  'foreign pollen about a stand': (answer, state) => {
+  about: (answer, state) => {
     const about = answer(state, LOG_DAY) as (stand: string) => unknown;
     return sorted(state.stands.keys()).map(about);
   },
-  'plants under cover': sortedOf,
-  'the proof of a fruit': eachFlower((_flower, state) => [
-    state,
-    LOG_DAY,
-    { low: 0, likely: 0.1, high: 0.2 },
-  ]),
-  'contradictions in a part of the log': logPartsOf(zone, '2026-07-01'),
-  'uses of males in a part of the log': logPartsOf('2026-07-01'),
-  'males used on a day among some flowers': partsOf('2026-07-04', zone),
-  'lots of each fruit': sortedOf,
-  'fruits picked for seed': partsOf(),
-  'ends of plants': sortedOf,
-  'all cases': (answer, state) => sorted(answer(state, TEST_PLACE, LOG_DAY) as unknown[]),
-  'cases of some flowers': (answer, state, others) =>
+  sheltered: sortedOf,
+  proof: eachFlower((_flower, state) => [state, LOG_DAY, { low: 0, likely: 0.1, high: 0.2 }]),
+  contradictions: logPartsOf(zone, '2026-07-01'),
+  'log uses': logPartsOf('2026-07-01'),
+  'used males': partsOf('2026-07-04', zone),
+  'fruit lots': sortedOf,
+  picked: partsOf(),
+  ends: sortedOf,
+  cases: (answer, state) => sorted(answer(state, TEST_PLACE, LOG_DAY) as unknown[]),
+  'case part': (answer, state, others) =>
     Shards.of(state.flowers).parts.map((flowers) => {
-      const ground = others('where trials stand')(state);
-      const part = others('trials of some flowers')(flowers, ground, zone);
+      const ground = others('trial ground')(state);
+      const part = others('trial part')(flowers, ground, zone);
       const { latitude, longitude } = TEST_PLACE;
       const setting = {
-        ends: others('ends of plants')(state),
+        ends: others('ends')(state),
         weather: mainPatch(state)?.weather ?? {},
         zone,
         latitude,
@@ -211,12 +204,8 @@ const ASK: Readonly<Record<string, Ask>> = {
       };
       return sorted(answer(part, setting) as unknown[]);
     }),
-  'what is told of a choice': (answer, state, others) => {
-    const { overview } = answer(
-      others('all cases')(state, TEST_PLACE, LOG_DAY),
-      QUESTION.choice,
-      LOG_DAY,
-    ) as {
+  chosen: (answer, state, others) => {
+    const { overview } = answer(others('cases')(state, TEST_PLACE, LOG_DAY), QUESTION.choice, LOG_DAY) as {
       overview: unknown;
     };
     return overview;

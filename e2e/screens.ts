@@ -112,8 +112,12 @@ export async function otherTab(page: Page): Promise<(light: string) => Promise<v
       const prefs = JSON.parse(localStorage.getItem('steady-trowel/prefs') ?? '{}') as object;
       localStorage.setItem('steady-trowel/prefs', JSON.stringify({ ...prefs, light: chosen }));
     }, light);
-    // What has failed follows no choice until it is opened anew.
-    if (new URL(page.url()).pathname === '/dev/broken') await page.reload();
+    // A screen that has failed stands without the frame, and follows no choice until it is opened anew.
+    if (new URL(page.url()).pathname === '/dev/broken') {
+      await page.reload();
+      await expect(page.getByRole('heading').first()).toBeVisible();
+      return;
+    }
     const paper = PAPER[light];
     await page.waitForFunction(
       (colour) =>

@@ -1,5 +1,5 @@
-// npm run acceptance: the store under random schedules of delays, failures, other tabs and sudden ends, in full number. Every
-// seed is printed; SEED=... runs one again. npm test runs a few of each.
+// npm run acceptance: every property of the core at full size, and the store under random schedules of delays, failures, other tabs and
+// sudden ends, in full number. Every seed is printed; SEED=... runs one again. npm test runs a few of each.
 import { spawnSync } from 'node:child_process';
 import { ensureChromium, ensurePackages, quietEnv, root } from './ensure.mjs';
 
@@ -13,6 +13,7 @@ const env = {
   ...quietEnv,
   CHROMIUM,
   SEED: seed,
+  FULL: '1',
   SCHEDULES: process.env.SCHEDULES ?? '10000',
   SCHEDULES_IN_BROWSER: process.env.SCHEDULES_IN_BROWSER ?? '300',
   KILLS: process.env.KILLS ?? '20',
@@ -23,6 +24,8 @@ console.log(
 let failed = 0;
 for (const args of [
   ['jest', 'src/data/store/acceptance', '--selectProjects', 'core'],
+  // Every property, ten times as often as it says and from a seed of its own: npm test runs few, from fixed ones.
+  ['jest', '--selectProjects', 'core', '--silent', '--testPathIgnorePatterns', 'src/data/store/acceptance'],
   ['playwright', 'test', 'store.spec.ts', '--project', 'phone'],
 ]) {
   const { status } = spawnSync('npx', ['--no-install', ...args], { cwd: root, stdio: 'inherit', env });

@@ -10,6 +10,34 @@ await ensurePackages();
 const STORE = ['src/data/store'];
 const MUTANTS = [
   {
+    rule: 'what is remembered is asked anew when a bed it names has come',
+    file: 'core/remember.ts',
+    from: 'for (const key in now) if (!same(',
+    to: "for (const key in now) if (key !== 'beds' && !same(",
+    tests: ['core/remembered'],
+  },
+  {
+    rule: 'usual sizes are those of all trials, also when only a bed is new',
+    file: 'core/remember.ts',
+    from: 'for (const key in now) if (!same(',
+    to: "for (const key in now) if (key !== 'trials' && !same(",
+    tests: ['core/remembered'],
+  },
+  {
+    rule: 'a proof knows what else stands under the roof',
+    file: 'core/remember.ts',
+    from: 'for (const key in now) if (!same(',
+    to: "for (const key in now) if (key !== 'sheltered' && !same(",
+    tests: ['core/purity/report'],
+  },
+  {
+    rule: 'what crosses with a third is in its group',
+    file: 'core/isolation/bloomGroups.ts',
+    from: 'for (const row of rows)\n      for (const other of left)',
+    to: 'for (const row of [first])\n      for (const other of left)',
+    tests: ['core/isolation/bloomGroups'],
+  },
+  {
     rule: 'a flower that nobody looked at is missing, and no drop',
     file: 'core/fruitset/followed.ts',
     from: 'return until > 0 ?',

@@ -51,7 +51,7 @@ export function openedBetween(flower: Flower, zone: string, dusk: boolean): Open
 
 /** What one flower teaches: for each day it was seen as a bud, when it opened after that. */
 const ofFlower = remembered(
-  'what a flower teaches of buds',
+  'buds',
   (flower: Flower, { crop, variety, dusk }: Kind, zone: string) => ({ flower, crop, variety, zone, dusk }),
   recordsOfFlower,
 );
@@ -92,7 +92,7 @@ const REMEMBERED_DAYS = 800;
 
 /** When the latest flower of a part was first seen: a part of bygone years is passed over whole. */
 const lastSeenFirst = remembered(
-  'when the latest flower was first seen',
+  'last seen',
   (part: ReadonlyMap<unknown, Flower>) => ({ part }),
   ({ part }) => {
     let latest = '';

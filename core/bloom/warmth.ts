@@ -23,7 +23,7 @@ export function growthRate(meanC: number): number {
 }
 
 const growthByDate = remembered(
-  'growth by date',
+  'growth',
   (temperatures: readonly DayTemperature[]) => ({ temperatures }),
   ({ temperatures }) => new Map(temperatures.map(({ date, meanC }) => [date, growthRate(meanC)])),
 );

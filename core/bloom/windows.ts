@@ -140,7 +140,7 @@ export function clockDoubt(
  * towards none.
  */
 export const clockShifts = remembered(
-  'what notes of the clock say',
+  'clock',
   (
     { stands, varieties, patches }: Pick<State, 'stands' | 'varieties' | 'patches'>,
     { latitude, longitude, zone }: Place,

@@ -51,7 +51,7 @@ export function fateFacts(flower: Flower, crop: Crop, zone: string): FateFacts |
 
 // A flower's view never changes in place, and years of them are asked for with every tap.
 const factsOf = remembered(
-  'the facts of a fate',
+  'fate',
   (flower: Flower, crop: Crop, zone: string) => ({ flower, crop, zone }),
   factsFrom,
 );

@@ -38,7 +38,7 @@ const ENOUGH = 3;
 
 /** What a variety's fruits usually measure on each day, by the grower's own records of those that set; days with fewer than three are left out. */
 export const usualSizes = remembered(
-  'usual sizes of a variety',
+  'sizes',
   (state: Planted & Pick<State, 'flowers'>, variety: string, zone: string) => ({
     flowers: state.flowers,
     trials: allTrials(state, zone),

@@ -19,7 +19,7 @@ interface Count {
   readonly crop: CropId;
 }
 
-const pacesOf = remembered('seconds a flower in the kitchen round', plantedIn, learnt);
+const pacesOf = remembered('paces', plantedIn, learnt);
 
 /** Seconds a flower, from each count that followed another of the same person, crop and tool without a pause. */
 function learnt(planted: Planted): ReadonlyMap<string, readonly number[]> {

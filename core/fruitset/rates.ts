@@ -67,7 +67,7 @@ interface PartCounts {
 }
 
 /** What some hundred flowers add to the counts; kept for as long as none of them changes. */
-const countsOf = remembered('set and whole among some flowers', (part: TrialPart) => ({ part }), countsIn);
+const countsOf = remembered('counts', (part: TrialPart) => ({ part }), countsIn);
 
 function countsIn({ part }: { readonly part: TrialPart }): PartCounts {
   const counts: PartCounts = { set: new Map(), whole: new Map() };
@@ -115,7 +115,7 @@ function addUp(into: Map<string, Count>, from: ReadonlyMap<string, Count>): void
 
 /** Set and closure rates as posteriors: our prior, the crop's other varieties (discounted), the variety's own records. */
 export const ratesOf = remembered(
-  'set and closure rates',
+  'rates',
   (state: TrialTables, zone: string) => ({ ...trialTablesIn(state), zone }),
   ratesFrom,
 );

@@ -33,7 +33,7 @@ export function* eachTrialPart(state: TrialTables, zone: string): Generator<Tria
 }
 
 const partOf = remembered(
-  'trials of some flowers',
+  'trial part',
   (flowers: TrialPart['flowers'], ground: TrialGround, zone: string) => ({ flowers, ground, zone }),
   ({ flowers, ground, zone }): TrialPart => {
     const rows: Trial[] = [];
@@ -53,7 +53,7 @@ const steadyGround = steady<TrialGround>(
   sameUnder((a, b) => a.stand === b.stand && a.variety === b.variety && a.crop === b.crop),
 );
 
-const groundOf = remembered('where trials stand', plantedIn, (planted): TrialGround => {
+const groundOf = remembered('trial ground', plantedIn, (planted): TrialGround => {
   const ground = new Map<PlantId, GrownAs>();
   for (const { id, stand } of planted.plants.values()) {
     const at = growing(planted, id);
@@ -67,7 +67,7 @@ const groundOf = remembered('where trials stand', plantedIn, (planted): TrialGro
  * did not change are those of the state before.
  */
 export const allTrials = remembered(
-  'all trials',
+  'trials',
   (state: TrialTables, zone: string) => ({ ...trialTablesIn(state), zone }),
   ({ zone, ...state }): readonly Trial[] =>
     trialParts(state, zone)

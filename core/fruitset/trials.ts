@@ -69,7 +69,7 @@ export function trialOf(flower: Flower, { stand, variety }: Growing, zone: strin
 
 /** `trialOf` where it is known what its plant is grown as. */
 export const trialOn = remembered(
-  'the trial of a flower',
+  'trial',
   (flower: Flower, { stand, variety, crop }: GrownAs, zone: string) => ({
     flower,
     stand,

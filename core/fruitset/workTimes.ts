@@ -71,7 +71,7 @@ interface Worked {
   readonly crop: Crop;
 }
 
-const knownOf = remembered('how long work takes', trialTablesIn, learnt);
+const knownOf = remembered('work times', trialTablesIn, learnt);
 
 function learnt(state: TrialTables): Known {
   const worked = latestWork(state);
@@ -107,11 +107,7 @@ interface PartWork {
 }
 
 /** The pollinations of some hundred flowers; kept for as long as none of them changes. */
-const workOf = remembered(
-  'pollinations among some flowers',
-  (part: ReadonlyMap<unknown, Flower>) => ({ part }),
-  workIn,
-);
+const workOf = remembered('work', (part: ReadonlyMap<unknown, Flower>) => ({ part }), workIn);
 
 function workIn({ part }: { readonly part: ReadonlyMap<unknown, Flower> }): PartWork {
   let latest = '';

@@ -34,7 +34,7 @@ const WORST: readonly DistanceVerdict[] = ['too-near', 'in-between', 'fine'];
 
 /** The answers for every stand that is grown for seed and has plants, as things stand on a day. */
 export const isolations = remembered(
-  'isolation of every stand',
+  'isolations',
   (state: AboutTables, today: LocalDate) => ({ ...aboutIn(state), today }),
   ({ today, ...state }): readonly StandIsolation[] =>
     [...state.stands.values()].flatMap((stand) => isolationIn(state, stand.id, today) ?? []),

@@ -93,7 +93,7 @@ function firstOpen(opened: Opened['opened'], plants: Standing['plants'], zone: s
 
 /** When each plant's first flower was seen open, or worked: that many a flower more changes nothing of it. */
 export const openedFirst = remembered(
-  'when plants began to flower',
+  'opened',
   ({ flowers }: Pick<State, 'flowers'>) => ({ flowers }),
   ({ flowers }): Opened['opened'] => {
     const first = new Map<PlantId, Instant>();
@@ -106,7 +106,7 @@ export const openedFirst = remembered(
 const steadyOpened = steady<Opened['opened']>(sameUnder((a, b) => a === b));
 
 const openedFirstIn = remembered(
-  'when plants began to flower, among some flowers',
+  'opened in',
   (part: ReadonlyMap<unknown, Flower>) => ({ part }),
   ({ part }): Opened['opened'] => {
     const first = new Map<PlantId, Instant>();

@@ -42,7 +42,7 @@ function reckoned(planted: LocalDate, usualDays: number, warmth: (date: LocalDat
 
 /** What was reckoned, and the degree-days of single days: sixty stands ask for the same ones, over and over. */
 const known = remembered(
-  'warmth of the days of a place',
+  'warmth',
   (weather: Here['weather'], place: Place) => ({ weather, place }),
   ({ weather, place }) => {
     const byDate = new Map<LocalDate, number>();

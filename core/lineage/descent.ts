@@ -111,7 +111,7 @@ interface Known extends Pick<State, 'flowers' | 'lots' | 'varieties'> {
 }
 
 const plantsSown = remembered(
-  'plants as they were sown',
+  'plants sown',
   ({ plants }: Pick<State, 'plants'>) => ({ plants }),
   ({ plants }) =>
     steadyPlants(
@@ -125,7 +125,7 @@ const plantsSown = remembered(
 );
 
 const standsSown = remembered(
-  'stands as they were sown',
+  'stands sown',
   ({ stands }: Pick<State, 'stands'>) => ({ stands }),
   ({ stands }) =>
     steadyStands(
@@ -137,7 +137,7 @@ const standsSown = remembered(
 
 /** The fruits that became seed of a lot, the only flowers that count; worked out once for a state. */
 const flowersOfLots = remembered(
-  'fruits of lots',
+  'lot fruits',
   ({ lots, flowers }: Pick<State, 'lots' | 'flowers'>) => ({ lots, flowers }),
   ({ lots, flowers }) =>
     some(

@@ -7,7 +7,7 @@ import { seedFruitsIn, totalGiven, type Contribution, type Part } from './mixing
 
 /** What each plant gave to those, as mother and as father, in fruits' worth. */
 const givenIn = remembered(
-  'what plants gave to the fruits of a year',
+  'given',
   (part: Part, year: string) => ({ part, year }),
   ({ part, year }): ReadonlyMap<PlantId, number> => {
     const given = new Map<PlantId, number>();
@@ -75,7 +75,7 @@ export function fatherHistory(state: State, year: string, plants: readonly Plant
 }
 
 const kinOfSome = remembered(
-  'kinship of some plants',
+  'kinship',
   (lineage: Lineage, plants: readonly PlantId[]) => ({ lineage, plants }),
   ({ lineage, plants }) => kinshipAmong(lineage, plants),
 );

@@ -182,7 +182,7 @@ export function plantsOfLot(state: State, lot: LotId): readonly PlantId[] {
 }
 
 const plantsByLot = remembered(
-  'plants of each lot',
+  'lot plants',
   ({ plants, stands }: Pick<State, 'plants' | 'stands'>) => ({ plants, stands }),
   (state): ReadonlyMap<LotId, readonly PlantId[]> => {
     const by = new Map<LotId, PlantId[]>();

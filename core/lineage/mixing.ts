@@ -50,7 +50,7 @@ export type Part = ReadonlyMap<unknown, Flower>;
 
 /** The fruits for seed of a year among some hundred flowers. */
 export const seedFruitsIn = remembered(
-  'fruits for seed of a year',
+  'seed fruits',
   (part: Part, year: string) => ({ part, year }),
   ({ part, year }): readonly Flower[] =>
     [...part.values()].filter((flower) => bearsSeed(flower) && workedIn(flower) === year),

@@ -25,7 +25,7 @@ export interface Growing {
 
 // A plant grown for another reason than its stand sees the stand so: whatever asks the reason asks it there.
 const standFor = remembered(
-  'a stand for the reason of its plant',
+  'reason',
   (stand: Stand, reason: Reason) => ({ stand, reason }),
   ({ stand, reason }): Stand => ({ ...stand, reason }),
 );
@@ -121,7 +121,7 @@ export function plantsOfStand(state: Pick<State, 'plants'>, stand: StandId): rea
 }
 
 const plantsByStand = remembered(
-  'plants by stand',
+  'by stand',
   ({ plants }: Pick<State, 'plants'>) => ({ plants }),
   ({ plants }): ReadonlyMap<StandId, readonly Plant[]> => {
     const index = new Map<StandId, Plant[]>();

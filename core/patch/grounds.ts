@@ -37,7 +37,7 @@ export function standing(state: Planted, id: StandId): Standing | null {
 }
 
 /** Every stand with living plants, in the order in which they were added. */
-export const standings = remembered('stands with living plants', plantedIn, (planted): readonly Standing[] =>
+export const standings = remembered('standings', plantedIn, (planted): readonly Standing[] =>
   [...planted.stands.keys()].flatMap((id) => standing(planted, id as StandId) ?? []),
 );
 
@@ -47,7 +47,7 @@ export function groundOf({ stand, bed, plants }: Standing): Ground {
 }
 
 const groundFrom = remembered(
-  'the ground of a stand',
+  'ground',
   (stand: Stand, bed: Bed, plants: readonly Plant[]) => ({ stand, bed, plants }),
   ({ stand, bed, plants }): Ground => {
     if (stand.outline)
@@ -112,7 +112,7 @@ export function seenFromPatch(
 }
 
 const extentOf = remembered(
-  'how far the beds reach',
+  'extent',
   (beds: State['beds']) => ({ beds }),
   ({ beds }): { readonly middle: Corner; readonly half: Corner } => {
     const corners = [...beds.values()].flatMap((bed) =>

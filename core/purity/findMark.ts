@@ -35,7 +35,7 @@ interface Found extends MarkFound {
 
 // Years of marks are looked through at every key: those of a part that did not change are known.
 const marksOf = remembered(
-  'marks among some flowers',
+  'marks',
   (part: Part) => ({ part }),
   ({ part }): ReadonlyMap<string, readonly Found[]> => {
     const found = new Map<string, Found[]>();
@@ -122,12 +122,12 @@ export function marksBeginning(state: Flowers, text: string, most = 5): readonly
 
 /** Fruits on their plants that carry more than one mark. */
 export const twiceMarked = remembered(
-  'fruits with more marks than one',
+  'two marks',
   ({ flowers }: Flowers) => ({ flowers }),
   ({ flowers }): readonly FlowerId[] => Shards.of(flowers).parts.flatMap(twiceMarkedIn),
 );
 const twiceMarkedIn = remembered(
-  'those among some flowers',
+  'two marks in',
   (part: Part) => ({ part }),
   ({ part }): readonly FlowerId[] =>
     [...part.values()].flatMap((flower) =>
@@ -137,7 +137,7 @@ const twiceMarkedIn = remembered(
 
 /** Marks that hang on two fruits at once, each with its fruits: somebody has to look which it is. */
 export const doubleMarks = remembered(
-  'marks on more fruits than one',
+  'double marks',
   ({ flowers }: Flowers) => ({ flowers }),
   (state): readonly { readonly mark: string; readonly flowers: readonly FlowerId[] }[] => {
     const found = new Map<string, Found[]>();
@@ -157,7 +157,7 @@ export const doubleMarks = remembered(
 
 /** The marks that fruits of a part carry, but for those of lost ones. */
 const wornIn = remembered(
-  'marks worn among some flowers',
+  'worn',
   (part: Part) => ({ part }),
   ({ part }): readonly Found[] =>
     [...marksOf(part).values()]

@@ -23,7 +23,7 @@ export function rollOf(state: State, device: string): string {
  * out too; marks of old and of one's own making are left alone.
  */
 export const markIndexIn = remembered(
-  'how many marks of a roll were given out',
+  'mark index',
   ({ flowers }: Pick<State, 'flowers'>, roll: string = '') => ({ flowers, roll }),
   ({ flowers, roll }): number =>
     1 + Shards.of(flowers).parts.reduce((most, part) => Math.max(most, highestIn(part, roll)), -1),
@@ -33,7 +33,7 @@ type Part = ReadonlyMap<unknown, Flower>;
 
 // Years of marks are gone through with every tap: those of a part that did not change are known.
 const highestIn = remembered(
-  'the last mark of a roll among some flowers',
+  'highest mark',
   (part: Part, roll: string) => ({ part, roll }),
   ({ part, roll }) => {
     let highest = -1;

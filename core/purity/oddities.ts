@@ -77,7 +77,7 @@ export function twinsOf({ id }: Flower, state: Pick<State, 'flowers'>): readonly
 }
 
 const twinsBy = remembered(
-  'twins by mark',
+  'twins',
   ({ flowers }: Pick<State, 'flowers'>) => ({ flowers }),
   (state): ReadonlyMap<FlowerId, readonly FlowerId[]> => {
     const twins = new Map<FlowerId, readonly FlowerId[]>();

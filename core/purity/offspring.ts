@@ -5,7 +5,7 @@ import { remembered } from '../remember';
 
 /** Fruits of whose seed plants that were not true came up, and the entry that says so: counted, or recorded plant by plant. */
 export const offspringOff = remembered(
-  'fruits with untrue offspring',
+  'offspring off',
   ({ lots, plants, stands }: Pick<State, 'lots' | 'plants' | 'stands'>) => ({ lots, plants, stands }),
   ({ lots, plants, stands }): ReadonlyMap<FlowerId, EventId> => {
     const found = new Map<FlowerId, EventId>();

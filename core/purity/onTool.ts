@@ -28,7 +28,7 @@ const carries = (tool: Tool | null) => tool === null || CARRYING.has(tool);
 
 /** The latest kitchen work that carried pollen, among some hundred flowers; kept for as long as none of them changes. */
 const latestIn = remembered(
-  'the latest kitchen work among some flowers',
+  'on tool',
   (part: ReadonlyMap<unknown, Flower>) => ({ part }),
   ({ part }) => {
     let last: Work | null = null;

@@ -44,7 +44,7 @@ export interface YearPurity {
 
 /** How much foreign pollen an open flower of a stand gets, by the plan; `null` where nobody wrote down what grows about. */
 const aboutStand = remembered(
-  'foreign pollen about a stand',
+  'about',
   (state: AboutTables, today: LocalDate) => ({ ...aboutIn(state), today }),
   ({ today, ...state }) => {
     const known = new Map<StandId, Share | null>();
@@ -70,18 +70,14 @@ export function fruitProof(state: State, flower: Flower, today: LocalDate): Frui
 
 /** Plants in beds over which something stood: whether a house held one variety hangs on all of them. */
 const steadySheltered = steady<State['plants']>(sameUnder((a, b) => a === b));
-const shelteredPlants = remembered(
-  'plants under cover',
-  plantedIn,
-  ({ plants, stands, beds }): State['plants'] => {
-    const sheltered = (stand: StandId) => (beds.get(stands.get(stand)?.bed ?? '')?.shelters.length ?? 0) > 0;
-    return steadySheltered(new Map([...plants].filter(([, plant]) => sheltered(plant.stand))));
-  },
-);
+const shelteredPlants = remembered('sheltered', plantedIn, ({ plants, stands, beds }): State['plants'] => {
+  const sheltered = (stand: StandId) => (beds.get(stands.get(stand)?.bed ?? '')?.shelters.length ?? 0) > 0;
+  return steadySheltered(new Map([...plants].filter(([, plant]) => sheltered(plant.stand))));
+});
 
 /** Kept by fruit: one new entry grades one fruit, whoever else there is. */
 const graded = remembered(
-  'the proof of a fruit',
+  'proof',
   (flower: Flower, state: State, today: LocalDate, about: Share | null) => {
     const fathers = flower.pollinations.flatMap((visit) => visit.fathers);
     const { twins, offspring, ...evidence } = evidenceFor(flower, state);

@@ -72,7 +72,7 @@ const settledKey = (a: string, b: string) => (a < b ? `${a}/${b}` : `${b}/${a}`)
 
 /** The contradictions among the subjects of one shard of the log, and which pairs were settled; kept while it doesn't change. */
 const foundIn = remembered(
-  'contradictions in a part of the log',
+  'contradictions',
   (part: LogPart, zone: string, since: string) => ({ part, zone, since }),
   ({ part, zone, since }) => {
     const pairs: { readonly subject: SubjectId; readonly pair: Pair }[] = [];
@@ -109,7 +109,7 @@ function correctionsInForce(events: readonly LedgerEvent[]): LedgerEvent[] {
 
 /** Pollinations in which males of one shard's flowers were used, by male. */
 const usesIn = remembered(
-  'uses of males in a part of the log',
+  'log uses',
   (part: LogPart, since: string) => ({ part, since }),
   ({ part, since }) => {
     const uses: { readonly male: FlowerId; readonly event: LedgerEvent }[] = [];

@@ -185,7 +185,7 @@ export function inHand(male: Flower, date: LocalDate, zone: string): boolean {
 
 /** The males used on a day in the pollinations of some hundred flowers, once for each; kept for as long as none of them changes. */
 const usedIn = remembered(
-  'males used on a day among some flowers',
+  'used males',
   (part: ReadonlyMap<unknown, Flower>, date: LocalDate, zone: string) => ({ part, date, zone }),
   ({ part, date, zone }) => {
     // A male opens on one day: what was written before the day before cannot name it.

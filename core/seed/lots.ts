@@ -116,7 +116,7 @@ function odditiesOfLot(state: State, lot: Lot, flowers: readonly Flower[]): LotO
 
 /** The lots in which each fruit is. */
 const lotsByFruit = remembered(
-  'lots of each fruit',
+  'fruit lots',
   ({ lots }: Pick<State, 'lots'>) => ({ lots }),
   ({ lots }): ReadonlyMap<FlowerId, readonly LotId[]> => {
     const by = new Map<FlowerId, LotId[]>();
@@ -147,7 +147,7 @@ export interface FruitsWaiting {
 
 /** What was picked for seed among some hundred flowers; kept for as long as none of them changes. */
 const pickedIn = remembered(
-  'fruits picked for seed',
+  'picked',
   (part: ReadonlyMap<unknown, Flower>) => ({ part }),
   ({ part }): readonly Flower[] =>
     [...part.values()].filter(({ harvested }) => harvested?.harvestFor === 'seed'),

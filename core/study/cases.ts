@@ -59,7 +59,7 @@ type CaseTables = TrialTables & Pick<State, 'patches'>;
 
 /** Every trial as a case, as things stand on a garden day; those whose morning is still to come are none yet. */
 export const allCases = remembered(
-  'all cases',
+  'cases',
   (state: CaseTables, { latitude, longitude, zone }: Where, today: LocalDate) => ({
     ...trialTablesIn(state),
     patches: state.patches,
@@ -102,7 +102,7 @@ interface Setting extends Where {
 const NO_WEATHER: Patch['weather'] = {};
 
 const casesOfPart = remembered(
-  'cases of some flowers',
+  'case part',
   (part: TrialPart, setting: Setting) => ({ part, ...setting }),
   ({ part, ...setting }) => casesFrom(part.rows, setting),
 );
@@ -136,7 +136,7 @@ function casesFrom(trials: readonly Trial[], { ends, today, weather, ...where }:
 
 const steadyEnds = steady<Setting['ends']>(sameUnder((a, b) => a === b));
 const endsOf = remembered(
-  'ends of plants',
+  'ends',
   ({ plants }: Pick<State, 'plants'>) => ({ plants }),
   ({ plants }): Setting['ends'] =>
     steadyEnds(new Map([...plants.values()].flatMap(({ id, ended }) => (ended ? [[id, ended.at]] : [])))),

@@ -78,7 +78,7 @@ const AXIS_DAYS = [0, 3, 7, 14, 21, 30, 45, 60] as const;
 
 /** Answers of one choice, kept while only the grouping, the pair or the axis of a curve changes. */
 const chosenParts = remembered(
-  'what is told of a choice',
+  'chosen',
   // A choice may have come by message, so it is compared by content.
   (cases: readonly Case[], { when, variety, how, father }: Choice, today: LocalDate) => ({
     cases,

@@ -8,8 +8,7 @@ import { bandDay, nextRounds, toLookAt, type Round } from '@core/rounds';
 import { keptOut, walkOrder } from '@core/patch';
 import { clockText, dayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
-import { useOutlook } from '@/data/foresight/outlook';
-import { useTonight } from '@/data/foresight/tonight';
+import { useForesight } from '@/data/foresight/foresight';
 import { useOnline } from '@/data/device/update';
 import { useWeather } from '@/data/weather/weather';
 import { Card, Icon, Button, Notice } from '@/ui/controls';
@@ -31,6 +30,7 @@ import { SeenNow } from '@/ui/today/SeenNow';
 import { WeatherCard } from '@/ui/today/WeatherCard';
 import { UndoLine } from '@/ui/UndoLine';
 import { gated } from '@/ui/Gate';
+import { InOrder, type Part } from '@/ui/InOrder';
 import { Page } from '@/ui/Page';
 import { BESIDE, Txt, useIsWide } from '@/ui/theme';
 import { plural } from '@/ui/words';
@@ -38,8 +38,8 @@ import { plural } from '@/ui/words';
 function Today() {
   const { state, place, now, today, prefs, patch } = useGarden();
   const router = useRouter();
-  const outlook = useOutlook();
-  const tonight = useTonight();
+  const told = useForesight();
+  const outlook = told?.outlook ?? null;
   const wide = useIsWide();
   const online = useOnline();
   const { weatherOf } = useWeather();
@@ -66,6 +66,77 @@ function Today() {
     () => roundsBeside(state, place, today, morning, now),
     [state, place, today, morning, now],
   );
+  const outlookPart = { key: 'outlook', ready: told !== null, node: <OutlookCard outlook={outlook} /> };
+  const main: readonly Part[] = [
+    {
+      key: 'now',
+      ready: true,
+      node: (
+        <>
+          {morning.day.fromSun ? null : (
+            <Notice
+              tone="pollen"
+              text="The sun does not rise or set here on this date: the times hang on solar noon, and the insects on warmth."
+            />
+          )}
+          <UndoLine />
+          {keptOut(state, now, place.zone).map(({ stand }) => (
+            <SprayNotice
+              key={stand.id}
+              stand={stand}
+              name={state.varieties.get(stand.variety)?.name}
+              entering
+            />
+          ))}
+          {kitchenLeads ? kitchenCard : null}
+          {othersLead ? <OtherRounds rounds={beside} lead /> : null}
+          {first ? <RoundCard round={first} onStart={() => router.navigate(pathOf(first))} /> : null}
+        </>
+      ),
+    },
+    {
+      key: 'tonight',
+      ready: told !== null || first?.kind !== 'walk',
+      node: first?.kind === 'walk' ? <TonightCard plan={told?.tonight ?? null} /> : null,
+    },
+    {
+      key: 'rest',
+      ready: true,
+      node: (
+        <>
+          {kitchen.length > 0 && !kitchenLeads ? kitchenCard : null}
+          <ContradictionCard />
+          <LeftCard />
+          {othersLead ? null : <OtherRounds rounds={beside} />}
+          <WeatherCard bloomDay={morning} />
+          <SeenNow spreadMin={morning.spreadMin} />
+          {first || kitchen.length > 0 || beside.length > 0 ? null : <IdleCard worked={order.length} />}
+          {rounds.slice(1).map((round) => (
+            <Later
+              key={`${round.kind}${round.date}`}
+              round={round}
+              onOpen={() => router.navigate(pathOf(round))}
+            />
+          ))}
+        </>
+      ),
+    },
+  ];
+  const aside: readonly Part[] = [
+    {
+      key: 'looks',
+      ready: true,
+      node: (
+        <>
+          <LooksCard looks={looks} onOpen={() => router.navigate('/looks')} />
+          <Button title="What am I looking at? Ask the key" onPress={() => router.navigate('/key')} />
+        </>
+      ),
+    },
+    { key: 'goals', ready: told !== null, node: <GoalsCard /> },
+    { key: 'take along', ready: true, node: <TakeAlong /> },
+    ...(wide ? [] : [outlookPart]),
+  ];
   return (
     <Page
       title={dayText(today)}
@@ -90,57 +161,15 @@ function Today() {
         </View>
       }
       banner={<TodayBand bloom={morning} first={first} />}
-      side={
-        <>
-          <LooksCard looks={looks} onOpen={() => router.navigate('/looks')} />
-          <Button title="What am I looking at? Ask the key" onPress={() => router.navigate('/key')} />
-          <GoalsCard />
-          <TakeAlong />
-          {wide ? null : <OutlookCard outlook={outlook} />}
-        </>
-      }
+      side={wide ? <InOrder parts={aside} /> : undefined}
     >
-      {morning.day.fromSun ? null : (
-        <Notice
-          tone="pollen"
-          text="The sun does not rise or set here on this date: the times hang on solar noon, and the insects on warmth."
-        />
-      )}
-      <UndoLine />
-      {keptOut(state, now, place.zone).map(({ stand }) => (
-        <SprayNotice key={stand.id} stand={stand} name={state.varieties.get(stand.variety)?.name} entering />
-      ))}
-      {kitchenLeads ? kitchenCard : null}
-      {othersLead ? <OtherRounds rounds={beside} lead /> : null}
-      {first ? (
-        <RoundCard
-          round={first}
-          onStart={() =>
-            router.navigate(first.kind === 'walk' ? '/walk' : `/round?date=${first.date}&kind=${first.kind}`)
-          }
-        />
-      ) : null}
-      {first?.kind === 'walk' ? <TonightCard plan={tonight} /> : null}
-      {kitchen.length > 0 && !kitchenLeads ? kitchenCard : null}
-      <ContradictionCard />
-      <LeftCard />
-      {othersLead ? null : <OtherRounds rounds={beside} />}
-      <WeatherCard bloomDay={morning} />
-      <SeenNow spreadMin={morning.spreadMin} />
-      {first || kitchen.length > 0 || beside.length > 0 ? null : <IdleCard worked={order.length} />}
-      {rounds.slice(1).map((round) => (
-        <Later
-          key={`${round.kind}${round.date}`}
-          round={round}
-          onOpen={() =>
-            router.navigate(round.kind === 'walk' ? '/walk' : `/round?date=${round.date}&kind=${round.kind}`)
-          }
-        />
-      ))}
-      {wide ? <OutlookCard outlook={outlook} /> : null}
+      <InOrder parts={wide ? [...main, outlookPart] : [...main, ...aside]} />
     </Page>
   );
 }
+
+const pathOf = (round: Round) =>
+  round.kind === 'walk' ? '/walk' : (`/round?date=${round.date}&kind=${round.kind}` as const);
 
 /** The kitchen round comes first where there is no other, or while its vines are open and the next walk is hours off. */
 function leads(

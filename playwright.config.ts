@@ -22,7 +22,7 @@ export default defineConfig({
     // The offline copy is made by every new visitor: where a journey is not about it, it only takes time.
     serviceWorkers: 'block',
     launchOptions: {
-      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium-headless-shell',
       args: chromiumArgs,
     },
   },

@@ -41,7 +41,7 @@ function film(text: string): string {
 test.use({
   permissions: ['camera'],
   launchOptions: {
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    executablePath: process.env.CHROMIUM_WHOLE ?? '/usr/bin/chromium',
     args: [
       ...chromiumArgs,
       '--use-fake-device-for-media-stream',

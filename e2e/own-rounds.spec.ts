@@ -46,7 +46,7 @@ test('a plot of corn and nothing else: the daily look leads, one tap for all whe
   await setTime(page, '2026-07-12T15:00:00.000Z');
   await beginPatch(page, 'Weir Copper', /^corn/);
   await expect(page.getByRole('heading', { name: 'Daily look at the corn' })).toBeVisible();
-  await expect(page.getByText('Evening walk')).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: 'Evening walk' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Open: Daily look at the corn' }).click();
   // Nobody has looked yet: what is found comes first.
   await expect(page.getByRole('button', { name: /^Looked at the other/ })).toHaveCount(0);

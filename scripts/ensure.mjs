@@ -53,25 +53,36 @@ const BUSY_S = 300;
 
 /** Debian's headless Chromium: it draws no window of its own and takes half the work of the whole browser. */
 const SHELL = 'chromium-headless-shell';
+/** The whole browser: for a journey by camera, whose pictures the other does not hand on. */
+const WHOLE = 'chromium';
 
-/** Path of a Chromium; installs Debian's when there is none. */
+/** Path of a Chromium to test in; installs Debian's when there is none. Where only the whole browser can be had, that serves. */
 export async function ensureChromium() {
-  const places = [process.env.CHROMIUM, `/usr/bin/${SHELL}`];
-  const found = places.find((place) => place && existsSync(place));
-  if (found) return found;
-  console.log("No headless Chromium here: installing Debian's package for the interface tests ...");
+  const given = process.env.CHROMIUM;
+  return given && existsSync(given) ? given : browser(SHELL, await wholeChromium());
+}
+
+/** Path of the whole browser; installs Debian's when there is none. */
+export async function wholeChromium() {
+  const given = process.env.CHROMIUM_WHOLE;
+  return given && existsSync(given) ? given : browser(WHOLE, null);
+}
+
+async function browser(name, instead) {
+  const path = `/usr/bin/${name}`;
+  if (existsSync(path)) return path;
+  console.log(`No ${name} here: installing Debian's package for the interface tests ...`);
   try {
     await apt('update', '-qq');
-    await apt('install', '-y', '-qq', '--no-install-recommends', SHELL);
-    return `/usr/bin/${SHELL}`;
+    await apt('install', '-y', '-qq', '--no-install-recommends', name);
+    return path;
   } catch (error) {
-    const whole = ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((place) => existsSync(place));
-    if (whole) {
-      console.log(`Could not install it (${error.message}): the tests run in ${whole}, and take longer.`);
-      return whole;
+    if (instead) {
+      console.log(`Could not install it (${error.message}): the tests run in ${instead}, and take longer.`);
+      return instead;
     }
     console.error(
-      `Could not install Chromium (${error.message}). Install it by hand, or point CHROMIUM at one.`,
+      `Could not install it (${error.message}). Install it by hand, or point CHROMIUM_WHOLE at a Chromium.`,
     );
     process.exit(1);
   }

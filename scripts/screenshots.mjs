@@ -2,10 +2,10 @@
 import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { ensureChromium, ensurePackages, root } from './ensure.mjs';
+import { wholeChromium, ensurePackages, root } from './ensure.mjs';
 
 await ensurePackages();
-const executablePath = await ensureChromium();
+const executablePath = await wholeChromium();
 const { build } = await import('./build.mjs');
 await build();
 const { chromium } = await import('@playwright/test');

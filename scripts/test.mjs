@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { ensureChromium, ensurePackages, quietEnv, root } from './ensure.mjs';
+import { ensureChromium, ensurePackages, quietEnv, root, wholeChromium } from './ensure.mjs';
 
 await ensurePackages();
 const wantedChromium = ensureChromium();
@@ -82,7 +82,7 @@ const chromium = await wantedChromium;
 // Beside the others: the journeys empty their own folder when they begin.
 const e2e = join(reports, 'e2e.json');
 const ok = await step('interface tests in Chromium', ['playwright', 'test'], {
-  env: { E2E_JSON: e2e, CHROMIUM: chromium },
+  env: { E2E_JSON: e2e, CHROMIUM: chromium, CHROMIUM_WHOLE: await wholeChromium() },
   alone: true,
 });
 count(ok, () => {

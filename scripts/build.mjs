@@ -10,10 +10,10 @@ import {
   statSync,
   writeFileSync,
 } from 'node:fs';
-import { join } from 'node:path';
+import { basename, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { brotliCompressSync } from 'node:zlib';
-import { ensurePackages, quietEnv, root, run, running } from './ensure.mjs';
+import { ensurePackages, quietEnv, root, run, running, saying } from './ensure.mjs';
 
 const SOURCES = [
   'core',
@@ -119,6 +119,22 @@ async function buildServiceWorker() {
   console.log(`Offline copy: ${count} files, ${(size / 1e6).toFixed(1)} MB.`);
 }
 
+/** What a visitor waits for, and what is fetched right after it: the rest is not worth the time. */
+const WAITED_FOR = /^(entry|__common|screens|index|_layout)-/;
+
+/**
+ * Names the variables of a whole piece of code anew. Metro names those of each module apart; named alike throughout, the same text packs a
+ * fortieth smaller.
+ */
+async function renameAlike() {
+  const { minify } = await import('terser');
+  for (const file of filesUnder(join(root, 'dist/_expo/static/js'))) {
+    if (!file.endsWith('.js') || !WAITED_FOR.test(basename(file))) continue;
+    const { code } = await minify(readFileSync(file, 'utf8'), { compress: false, mangle: true });
+    writeFileSync(file, code);
+  }
+}
+
 /** Compresses each text file once, at brotli's best: a fifth smaller than what a server does on the fly. */
 function precompress() {
   for (const file of filesUnder(join(root, 'dist'))) {
@@ -138,6 +154,7 @@ export async function build() {
   prepareDemo();
   await running('npx', ['expo', 'export', '--platform', 'web', '--max-workers', '2'], { env: quietEnv });
   run(process.execPath, ['--import', 'tsx', 'scripts/firstPage.ts', 'dist/index.html']);
+  await saying('putting the pieces together', renameAlike);
   await buildServiceWorker();
   precompress();
   writeFileSync(stamp, wanted);

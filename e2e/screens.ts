@@ -115,7 +115,7 @@ export async function otherTab(page: Page): Promise<(light: string) => Promise<v
     // A screen that has failed stands without the frame, and follows no choice until it is opened anew.
     const broken = page.getByRole('heading', { name: 'This screen broke' });
     if (await broken.isVisible()) {
-      await page.reload();
+      await page.goto('/dev/broken');
       await expect(broken).toBeVisible();
       return;
     }

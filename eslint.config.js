@@ -52,7 +52,17 @@ const WALLS = [
 
 module.exports = defineConfig([
   expo,
-  { ignores: ['dist/**', '.expo/**', 'test-results/**', 'test-reports/**', 'public/**', 'node_modules/**', '.shots/**'] },
+  {
+    ignores: [
+      'dist/**',
+      '.expo/**',
+      'test-results/**',
+      'test-reports/**',
+      'public/**',
+      'node_modules/**',
+      '.shots/**',
+    ],
+  },
   {
     rules: {
       'import/no-restricted-paths': ['error', { zones: WALLS }],

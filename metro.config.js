@@ -100,7 +100,7 @@ config.cacheStores = [
   { name: 'counted', get: async () => null, set: async () => void transformed++, clear: () => undefined },
 ];
 const told = setInterval(() => {
-  if (transformed > 0) console.log(`... building: ${transformed} of some ${ALL_FILES} files`);
+  if (transformed > 0) process.stdout.write(`... building: ${transformed} of some ${ALL_FILES} files\n`);
 }, 10_000);
 told.unref();
 

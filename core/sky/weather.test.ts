@@ -85,7 +85,7 @@ describe('the made-up station', () => {
           }
         },
       ),
-      { seed: 3, numRuns: 25 },
+      { seed: 3, numRuns: 8 },
     );
   });
 });

@@ -182,13 +182,13 @@ describe('a long log', () => {
     expect((await opened(memoryBox(contents), noNeighbours, 2)).ledger.state.count).toBe(200);
   });
 
+  let made: readonly AnyEvent[] | null = null;
+  const others = () => (made ??= [...(demoLog(2) as AnyEvent[]), ...(demoLog(3) as AnyEvent[])]);
+
   /** The demo over and over with fresh ids, so that a snapshot is worth keeping. */
   async function withSnapshot() {
     const contents = new Map<string, string>();
-    contents.set(
-      'log/01J00000000000000000000001',
-      batchText([...season, ...(demoLog(2) as AnyEvent[]), ...(demoLog(3) as AnyEvent[])]),
-    );
+    contents.set('log/01J00000000000000000000001', batchText([...season, ...others()]));
     const store = await opened(memoryBox(contents), noNeighbours, 40_000_000);
     await settle();
     return { contents, store };

@@ -1,4 +1,4 @@
-import { apply, fold, resume, snapshot, type AnyEvent } from '../core/ledger';
+import { apply, fold, freeze, resume, type AnyEvent } from '../core/ledger';
 import { fromJson, toJson } from '../core/formats';
 import { DEMO_PLACE, demoStart } from '../core/simulation';
 import { ratesOf } from '../core/fruitset';
@@ -47,7 +47,7 @@ export function benchCore(sizes: readonly number[]): void {
       looksDue(latest, DEMO_PLACE.zone, '2026-07-14');
       ratesOf(latest, DEMO_PLACE.zone);
     });
-    const frozen = JSON.stringify(snapshot(state, '2026-05-01T00:00:00.000Z'));
+    const { head: frozen } = freeze(state, { sealBefore: '2026-05-01T00:00:00.000Z' });
     const packed = JSON.stringify(log);
     const resumed = bestOf(3, () => resume(JSON.parse(frozen), []));
     const rebuilt = bestOf(3, () => fold(JSON.parse(packed) as AnyEvent[]));

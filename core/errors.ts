@@ -3,6 +3,7 @@ export type TrowelReason =
   // of the ledger
   | 'invalid'
   | 'sealed'
+  | 'not-here'
   // places and times
   | 'latitude'
   | 'longitude'

@@ -134,8 +134,8 @@ const ASK: Readonly<Record<string, Ask>> = {
       sorted(list),
     ]),
   'work times': (answer, state) => Object.values(answer(state) as object).map(sorted),
-  work: (answer, state) =>
-    Shards.of(state.flowers).parts.map((part) => sorted((answer(part) as { work: unknown[] }).work)),
+  work: (answer, state) => Shards.of(state.flowers).parts.map((part) => sorted(answer(part) as unknown[])),
+  'last work': (answer, state) => Shards.of(state.flowers).parts.map((part) => answer(part)),
   isolations: (answer, state) => sorted(answer(state, LOG_DAY) as unknown[]).map(unordered),
   opened: sortedOf,
   'opened in': partsOf(),
@@ -171,7 +171,7 @@ const ASK: Readonly<Record<string, Ask>> = {
     sorted(answer(state) as { mark: string; flowers: string[] }[]).map(({ flowers }) => sorted(flowers)),
   worn: partsOf(),
   'mark index': wholeOf,
-  'highest mark': partsOf(''),
+  'highest marks': partsOf(),
   'offspring off': sortedOf,
   'on tool': partsOf(),
   twins: (answer, state) =>

@@ -1,5 +1,5 @@
 import type { CropId } from '../crops';
-import { Shards, type Flower, type State } from '../ledger';
+import { ofPart, Shards, type Flower, type State } from '../ledger';
 import { growing, type Planted } from '../patch';
 import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
 import { remembered } from '../remember';
@@ -91,18 +91,14 @@ function recordsOfFlower({
 const REMEMBERED_DAYS = 800;
 
 /** When the latest flower of a part was first seen: a part of bygone years is passed over whole. */
-const lastSeenFirst = remembered(
-  'last seen',
-  (part: ReadonlyMap<unknown, Flower>) => ({ part }),
-  ({ part }) => {
-    let latest = '';
-    for (const { sightings } of part.values()) {
-      const at = sightings[0]?.at ?? '';
-      if (at > latest) latest = at;
-    }
-    return latest;
-  },
-);
+const lastSeenFirst = ofPart('last seen', (part) => {
+  let latest = '';
+  for (const { sightings } of part.values()) {
+    const at = sightings[0]?.at ?? '';
+    if (at > latest) latest = at;
+  }
+  return latest;
+});
 
 /** The flowers whose records still teach on `from`; all of a young log, the latest two seasons of an old one. */
 export function teachingFlowers(state: State, from: LocalDate): Flower[] {

@@ -1,8 +1,9 @@
 import type { Crop, CropId, Tool } from '../crops';
 import type { PlantId } from '../ids';
-import { Shards, type Flower } from '../ledger';
+import { ofPart, Shards } from '../ledger';
 import { growing } from '../patch';
 import { remembered } from '../remember';
+import { toInstant } from '../time';
 import { trialTablesIn, type TrialTables } from './trialTable';
 
 /** A gap this many times the catalogue's time is a pause, not work [M]. */
@@ -101,38 +102,47 @@ function learnt(state: TrialTables): Known {
 /** Older times say little of the hands of today [M]. */
 const LATEST_MS = 400 * 86_400_000;
 
-interface PartWork {
-  readonly latest: string;
-  readonly work: readonly (Omit<Worked, 'crop'> & { readonly plant: PlantId })[];
-}
+type Work = Omit<Worked, 'crop'> & { readonly plant: PlantId };
 
-/** The pollinations of some hundred flowers; kept for as long as none of them changes. */
-const workOf = remembered('work', (part: ReadonlyMap<unknown, Flower>) => ({ part }), workIn);
-
-function workIn({ part }: { readonly part: ReadonlyMap<unknown, Flower> }): PartWork {
+/**
+ * When the latest pollination of some hundred flowers was; empty without any.
+ * @example lastWorkIn(state.flowers) // '2026-07-06T04:00:00.000Z'
+ */
+export const lastWorkIn = ofPart('last work', (part) => {
   let latest = '';
-  const work: PartWork['work'][number][] = [];
-  for (const { plant, pollinations } of part.values())
-    for (const { at, by, tool } of pollinations) {
-      if (at > latest) latest = at;
-      work.push({ at: Date.parse(at), by, tool, plant });
-    }
-  return { latest, work };
-}
+  for (const { pollinations } of part.values())
+    for (const { at } of pollinations) if (at > latest) latest = at;
+  return latest;
+});
+
+const workIn = ofPart(
+  'work',
+  (part): readonly Work[] =>
+    [...part.values()].flatMap(({ plant, pollinations }) =>
+      pollinations.map(({ at, by, tool }) => ({ at: Date.parse(at), by, tool, plant })),
+    ),
+  (work) => toInstant(work.reduce((last, { at }) => Math.max(last, at), 0)),
+);
 
 /** The pollinations of the last year and a bit, with their crop, in the order of the clock. */
 function latestWork(state: TrialTables): Worked[] {
-  const parts = Shards.of(state.flowers).parts.map((part) => workOf(part));
-  const latest = parts.reduce((last, part) => (part.latest > last ? part.latest : last), '');
+  const parts = Shards.of(state.flowers).parts.map((part) => ({ part, last: lastWorkIn(part) }));
+  const latest = parts.reduce((last, part) => (part.last > last ? part.last : last), '');
   if (latest === '') return [];
   const since = Date.parse(latest) - LATEST_MS;
-  return parts
-    .filter((part) => part.latest !== '' && Date.parse(part.latest) >= since)
-    .flatMap(({ work }) => work)
-    .filter(({ at }) => at >= since)
-    .flatMap(({ plant, ...work }) => {
-      const found = growing(state, plant);
-      return found ? [{ ...work, crop: found.crop }] : [];
-    })
-    .sort((a, b) => a.at - b.at);
+  const crops = new Map<PlantId, Crop | null>();
+  const cropOn = (plant: PlantId): Crop | null => {
+    let crop = crops.get(plant);
+    if (crop === undefined) crops.set(plant, (crop = growing(state, plant)?.crop ?? null));
+    return crop;
+  };
+  const worked: Worked[] = [];
+  for (const { part, last } of parts) {
+    if (last === '' || Date.parse(last) < since) continue;
+    for (const { at, by, tool, plant } of workIn(part)) {
+      const crop = at >= since ? cropOn(plant) : null;
+      if (crop) worked.push({ at, by, tool, crop });
+    }
+  }
+  return worked.sort((a, b) => a.at - b.at);
 }

@@ -1,130 +1,88 @@
-import type { SubjectId } from '../ids';
+import type { FlowerId, PlantId, SubjectId } from '../ids';
+import { LatePart, type PartHead } from './latePart';
+import { revived, wholeFlower, type LeanFlower } from './lean';
+import { Shards } from './shards';
 import { VIEW_TABLES, type ViewTable, type ViewTables } from './subjects';
 import type { Flower } from './flowerViews';
 import type { AnyEvent, LedgerEvent } from './events';
 import { applyAll, sharded, type State } from './state';
 
-/** Bump when a view's shape or a `derive` rule changes: older snapshots are then thrown away and rebuilt. */
-export const SNAPSHOT_VERSION = 16;
+/** Bump when a view's shape, a `derive` rule or what a part says changes: older snapshots are then thrown away and rebuilt. */
+export const SNAPSHOT_VERSION = 17;
 
-/** A state as plain data, ready for JSON. Old flowers keep their view and leave their events in the log. */
-export interface Snapshot {
+/** A state as plain data (see `freezing`). Old flowers keep their view and leave their events in the log. */
+interface Snapshot {
   readonly version: number;
   readonly count: number;
+  /** How many subjects have their view here or in a late part, and their events in the log alone. */
+  readonly sealed: number;
   readonly tables: Readonly<Record<ViewTable, readonly { readonly id: SubjectId }[]>>;
-  /** Of every subject but the sealed: flowers that are not in it. */
+  readonly flowersOf: readonly (readonly [PlantId, readonly FlowerId[]])[];
+  /** Of every subject but the sealed. */
   readonly log: readonly (readonly [SubjectId, readonly LedgerEvent[]])[];
   readonly unknown: readonly AnyEvent[];
-}
-
-/** Freezes a state. Flowers of which nothing was written since `sealBefore` (an instant) are sealed: seldom spoken of again. */
-export function snapshot(state: State, sealBefore: string): Snapshot {
-  const sealed = new Set(state.sealed);
-  for (const id of state.flowers.keys()) {
-    const events = state.log.get(id);
-    const last = events?.[events.length - 1];
-    if (last && last.at < sealBefore) sealed.add(id);
-  }
-  return {
-    version: SNAPSHOT_VERSION,
-    count: state.count,
-    tables: {
-      ...(Object.fromEntries(
-        VIEW_TABLES.map((table) => [table, [...state[table].values()]]),
-      ) as unknown as Snapshot['tables']),
-      flowers: [...state.flowers.values()].map(lean),
-    },
-    log: [...state.log].filter(([subject]) => !sealed.has(subject)),
-    unknown: [...state.unknown.values()],
-  };
+  readonly late: { readonly flowers: readonly PartHead[]; readonly flowersOf: readonly PartHead[] };
 }
 
 /** A state taken up again, or why it has to be folded anew. */
 export type Resumed =
-  | { readonly ok: true; readonly state: State }
+  | { readonly ok: true; readonly state: State; readonly late: readonly LatePart<unknown>[] }
   | { readonly ok: false; readonly reason: 'version' | 'broken' | 'sealed' };
 
 /**
- * The state of a snapshot and the events since. Equals the full fold (property-tested), or says why it cannot:
- * another version, a damaged snapshot, or an event that speaks of a sealed subject. Then fold the whole log.
+ * The state of a snapshot and the events since. Equals the full fold (property-tested), or says why it cannot: another version, a damaged
+ * snapshot, or an event that speaks of a sealed subject. Then fold the whole log. Its late parts are still to be brought, unless `textOf`
+ * has them; until then whoever reads them is told `not-here`.
  */
-export function resume(value: unknown, tail: readonly AnyEvent[]): Resumed {
+export function resume(
+  value: unknown,
+  tail: readonly AnyEvent[],
+  textOf: (key: string) => string | undefined = () => undefined,
+): Resumed {
   const frozen = value as Partial<Snapshot> | null;
   if (typeof frozen !== 'object' || frozen === null) return { ok: false, reason: 'broken' };
   if (frozen.version !== SNAPSHOT_VERSION) return { ok: false, reason: 'version' };
   try {
-    return { ok: true, state: applyAll(thaw(frozen as Snapshot), tail) };
+    const { state, late } = thaw(frozen as Snapshot);
+    for (const part of late) {
+      const text = textOf(part.head.key);
+      if (text !== undefined && !part.bring(text)) return { ok: false, reason: 'broken' };
+    }
+    return { ok: true, state: applyAll(state, tail), late };
   } catch (error) {
-    return { ok: false, reason: (error as { reason?: string }).reason === 'sealed' ? 'sealed' : 'broken' };
+    const { reason } = error as { readonly reason?: string };
+    return { ok: false, reason: reason === 'sealed' || reason === 'not-here' ? 'sealed' : 'broken' };
   }
 }
 
-/** A flower as it was: written out field by field, since all of them must have one shape to be quick to read. */
-function whole(view: LeanFlower): Flower {
-  return {
-    id: view.id,
-    plant: view.plant,
-    sex: view.sex,
-    node: view.node ?? null,
-    sightings: view.sightings ?? [],
-    shuttings: view.shuttings ?? [],
-    checks: view.checks ?? [],
-    reason: view.reason ?? null,
-    missed: view.missed ?? null,
-    left: view.left ?? null,
-    thread: view.thread ?? null,
-    emasculatedAt: view.emasculatedAt ?? null,
-    pollinations: view.pollinations ?? [],
-    mark: view.mark ?? null,
-    marking: view.marking ?? null,
-    markings: view.markings ?? [],
-    markLost: view.markLost ?? null,
-    coverOffAt: view.coverOffAt ?? null,
-    pinchedAt: view.pinchedAt ?? null,
-    looks: view.looks ?? [],
-    propped: view.propped ?? null,
-    lost: view.lost ?? null,
-    harvested: view.harvested ?? null,
-    notes: view.notes ?? [],
-  };
-}
-
-type LeanFlower = Partial<Flower> & Pick<Flower, 'id' | 'plant' | 'sex'>;
-
-/** Without what says nothing: more than half of the text of tens of thousands of flowers. */
-function lean(flower: Flower): { readonly id: SubjectId } {
-  const kept = Object.entries(flower).filter(
-    ([, value]) => value !== null && !(Array.isArray(value) && value.length === 0),
-  );
-  return Object.fromEntries(kept) as { readonly id: SubjectId };
-}
-
-function thaw(frozen: Snapshot): State {
+function thaw(frozen: Snapshot): { readonly state: State; readonly late: readonly LatePart<unknown>[] } {
   const tables = Object.fromEntries(
     VIEW_TABLES.map((table) => [
       table,
-      new Map(
-        frozen.tables[table].map((view) => [
-          view.id,
-          table === 'flowers' ? whole(view as unknown as LeanFlower) : view,
-        ]),
-      ),
+      new Map(frozen.tables[table].map((view) => [view.id, revived(table, view)])),
     ]),
   ) as unknown as ViewTables;
-  const log = new Map(frozen.log);
-  const flowersOf = new Map<string, string[]>();
-  for (const flower of tables.flowers.values()) {
-    const list = flowersOf.get(flower.plant);
-    if (list) list.push(flower.id);
-    else flowersOf.set(flower.plant, [flower.id]);
-  }
-  for (const list of flowersOf.values()) list.sort();
-  return sharded({
+  const flowers = frozen.late.flowers.map(
+    (head) => new LatePart<Flower>(head, (view) => wholeFlower(view as LeanFlower)),
+  );
+  const flowersOf = frozen.late.flowersOf.map(
+    (head) => new LatePart<readonly FlowerId[]>(head, (ids) => ids as readonly FlowerId[]),
+  );
+  const lists = new Map(frozen.flowersOf);
+  // Asked for on every screen: that such a plant has no flower must not have to be looked up in bygone years.
+  const bare = [...tables.plants.values()].filter(({ id, ended }) => !ended && !lists.has(id));
+  const state = sharded({
     ...tables,
-    flowersOf,
-    log,
-    sealed: new Set([...tables.flowers.keys()].filter((id) => !log.has(id))),
+    flowers: Shards.after(flowers, tables.flowers),
+    flowersOf: Shards.after(
+      flowersOf,
+      lists,
+      bare.map(({ id }) => id),
+    ),
+    log: new Map(frozen.log),
+    sealed: frozen.sealed,
     unknown: new Map(frozen.unknown.map((event) => [event.id, event])),
     count: frozen.count,
   } as State);
+  return { state, late: [...flowers, ...flowersOf] };
 }

@@ -9,7 +9,7 @@ import {
   inForce,
   merge,
   resume,
-  snapshot,
+  freeze,
   standings,
   validateEvent,
   type AnyEvent,
@@ -100,10 +100,11 @@ describe('snapshot', () => {
       fc.property(arbitraryLog, fc.nat(30), fc.boolean(), (log, cut, sealing) => {
         const head = log.slice(0, cut);
         const tail = log.slice(cut);
-        const frozen: unknown = JSON.parse(
-          JSON.stringify(snapshot(fold(head), sealing ? '2026-07-03T00:00:00.000Z' : '')),
-        );
-        const result = resume(frozen, tail);
+        const { head: text, fresh } = freeze(fold(head), {
+          sealBefore: sealing ? '2026-07-03T00:00:00.000Z' : '',
+          partSize: 2,
+        });
+        const result = resume(JSON.parse(text), tail, (key) => fresh.get(key));
         if (result.ok) {
           resumed++;
           expect(seen(result.state)).toEqual(seen(fold(log)));

@@ -14,7 +14,8 @@ import type { Flower } from './flowerViews';
 export interface State extends ViewTables {
   /** Events by subject, each list in canonical order. A sealed subject has its view but not its events here. */
   readonly log: ReadonlyMap<SubjectId, readonly LedgerEvent[]>;
-  readonly sealed: ReadonlySet<SubjectId>;
+  /** How many subjects are sealed. */
+  readonly sealed: number;
   /** Events of kinds that this version doesn't know, by id. */
   readonly unknown: ReadonlyMap<string, AnyEvent>;
   readonly flowersOf: ReadonlyMap<PlantId, readonly FlowerId[]>;
@@ -25,7 +26,7 @@ export interface State extends ViewTables {
 export function emptyState(): State {
   return {
     log: new Map(),
-    sealed: new Set(),
+    sealed: 0,
     unknown: new Map(),
     ...(Object.fromEntries(VIEW_TABLES.map((table) => [table, new Map()])) as unknown as ViewTables),
     flowersOf: new Map(),
@@ -58,7 +59,7 @@ export function applyAll(state: State, events: readonly AnyEvent[]): State {
   let changed = false;
   for (const event of events) {
     const subject = subjectOf(event);
-    if (subject !== null && state.sealed.has(subject)) {
+    if (subject !== null && isSealed(state, subject)) {
       throw new TrowelError(
         'sealed',
         `The earlier events of ${subject} are not loaded; fold the whole log again.`,
@@ -70,6 +71,16 @@ export function applyAll(state: State, events: readonly AnyEvent[]): State {
         : addKnown(next, fresh, subject, event as LedgerEvent)) || changed;
   }
   return changed ? next : state;
+}
+
+/**
+ * Whether a subject's view stands here without the events that it comes from.
+ * @example isSealed(state, mother.plant.id) // false
+ */
+export function isSealed(state: State, subject: SubjectId): boolean {
+  if (state.sealed === 0 || state.log.has(subject)) return false;
+  const kind = subjectKindOf(subject);
+  return kind !== null && state[SUBJECTS[kind].table].has(subject);
 }
 
 function addKnown(next: Maps, fresh: Set<keyof Maps>, subject: SubjectId, event: LedgerEvent): boolean {
@@ -139,7 +150,7 @@ export function fold(events: Iterable<AnyEvent>): State {
 
 /** All events in canonical order. Throws `sealed` when some are not loaded. */
 export function eventsOf(state: State): AnyEvent[] {
-  if (state.sealed.size > 0)
+  if (state.sealed > 0)
     throw new TrowelError('sealed', 'Some events are not loaded; fold the whole log again.');
   const all: AnyEvent[] = [...state.unknown.values()];
   for (const list of state.log.values()) for (const event of list) all.push(event);

@@ -1,4 +1,4 @@
-import { Shards, type Flower, type State } from '../ledger';
+import { ofPart, Shards, type Flower, type State } from '../ledger';
 import { mainPatch } from '../patch';
 import { remembered } from '../remember';
 import { markAt, readCode, rollAt, ROLLS } from './codes';
@@ -26,25 +26,19 @@ export const markIndexIn = remembered(
   'mark index',
   ({ flowers }: Pick<State, 'flowers'>, roll: string = '') => ({ flowers, roll }),
   ({ flowers, roll }): number =>
-    1 + Shards.of(flowers).parts.reduce((most, part) => Math.max(most, highestIn(part, roll)), -1),
+    1 + Shards.of(flowers).parts.reduce((most, part) => Math.max(most, highestIn(part)[roll] ?? -1), -1),
 );
-
-type Part = ReadonlyMap<unknown, Flower>;
 
 // Years of marks are gone through with every tap: those of a part that did not change are known.
-const highestIn = remembered(
-  'highest mark',
-  (part: Part, roll: string) => ({ part, roll }),
-  ({ part, roll }) => {
-    let highest = -1;
-    for (const { markings } of part.values())
-      for (const { mark } of markings) {
-        const read = readCode(mark);
-        if (read.ok && read.roll === roll) highest = Math.max(highest, read.n);
-      }
-    return highest;
-  },
-);
+const highestIn = ofPart('highest marks', (part) => {
+  const highest: Record<string, number> = {};
+  for (const { markings } of part.values())
+    for (const { mark } of markings) {
+      const read = readCode(mark);
+      if (read.ok) highest[read.roll] = Math.max(highest[read.roll] ?? -1, read.n);
+    }
+  return highest;
+});
 
 /**
  * The mark after the highest of a roll that any flower of the log ever carried; `F2-Y` on a new patch.

@@ -2,6 +2,7 @@ import { dueOn, isWhole, lastCheck, shutMales } from '../bloom';
 import type { Crop } from '../crops';
 import type { FlowerId, PlantId } from '../ids';
 import { Shards, type Flower, type State } from '../ledger';
+import { lastWorkIn } from '../fruitset';
 import { femalesPerMale } from '../goals';
 import { fatherVarietyOf, mainPatch, walkOrder, type Growing } from '../patch';
 import { fitForSeed } from '../purity';
@@ -206,8 +207,10 @@ const usedIn = remembered(
  */
 export function maleUses(state: State, date: LocalDate, zone: string): ReadonlyMap<FlowerId, number> {
   const uses = new Map<FlowerId, number>();
+  const since = addDays(date, -1);
   for (const part of Shards.of(state.flowers).parts)
-    for (const id of usedIn(part, date, zone)) uses.set(id, (uses.get(id) ?? 0) + 1);
+    if (lastWorkIn(part) >= since)
+      for (const id of usedIn(part, date, zone)) uses.set(id, (uses.get(id) ?? 0) + 1);
   return uses;
 }
 

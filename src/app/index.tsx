@@ -213,4 +213,4 @@ function Later({ round, onOpen }: { round: Round; onOpen: () => void }) {
   );
 }
 
-export default gated(Today);
+export default gated(Today, { early: true });

@@ -14,7 +14,7 @@ import { plural } from './words';
  * Nothing when there is neither.
  */
 export function UndoLine() {
-  const { state, undo, redo } = useGarden();
+  const { state, store, undo, redo } = useGarden();
   const ledger = useLedger();
   const [busy, setBusy] = useState(false);
   const [asking, setAsking] = useState<{ key: string; words: string; resting: number } | null>(null);
@@ -31,13 +31,15 @@ export function UndoLine() {
     setBusy(true);
     void undo(key).finally(() => setBusy(false));
   };
-  const press = () => {
+  const press = async () => {
     if (!last || busy) return;
-    const resting = restingOn(state, last.events);
+    // What rests on an entry may lie in bygone years.
+    await store.rest();
+    const resting = restingOn(store.ledger.state, last.events);
     if (resting > 0) setAsking({ key: last.key, words, resting });
     else takeBack(last.key);
   };
-  useShortcuts({ u: last ? press : null });
+  useShortcuts({ u: last ? () => void press() : null });
   if (!last && !undone) return null;
   return (
     <Row gap={6}>
@@ -62,7 +64,7 @@ export function UndoLine() {
           label={`Undo: ${words}`}
           disabled={busy}
           icon={<Icon path={mdiUndo} size={20} />}
-          onPress={press}
+          onPress={() => void press()}
         />
       ) : null}
       {asking ? (

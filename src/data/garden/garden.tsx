@@ -19,6 +19,7 @@ import { browserNeighbours, LedgerStore, type Ledger } from '../store';
 import { deviceBox, keepOnLeaving } from '../store/deviceBox';
 import { demoEvents } from '../demo/demo';
 import { boxName, useChangePrefs, usePrefs, type Prefs, type Space } from '../device/prefs';
+import { idle } from '../device/idle';
 import { rememberOpen } from '../device/rescue';
 import { readAhead } from './readAhead';
 import { inWorker } from '../device/worker';
@@ -28,6 +29,9 @@ export interface OpenSpace {
   readonly store: LedgerStore;
   readonly demo: DemoClock | null;
 }
+
+/** After a refusal of storage. */
+const AGAIN_MS = 2000;
 
 const secureRandom = () => (crypto.getRandomValues(new Uint32Array(1))[0] as number) / 4294967296;
 
@@ -51,6 +55,8 @@ async function openSpace(
     // A visitor to the demo works on its growers' phone: there is no second one to meet.
     device: space === 'demo' ? DEMO_DEVICE : prefs().device,
     by: () => prefs().by || (space === 'demo' ? 'Visitor' : 'Grower'),
+    early: true,
+    pause: idle,
   });
   await store.open();
   rememberOpen(store);
@@ -66,6 +72,8 @@ export interface Garden {
   readonly space: Space;
   readonly prefs: Prefs;
   readonly state: State;
+  /** Whether all of the state can be read: until then only what grows here now is. */
+  readonly whole: boolean;
   readonly patch: Patch | null;
   /** The place of the patch; before it is known, noon at nowhere, so that no screen has to ask. */
   readonly place: Place;
@@ -168,6 +176,24 @@ function useOpened(open: OpenSpace | null, prefs: Prefs | null): Garden | null {
   const demo = open?.demo ?? null;
   // The state alone: how the saving of an entry goes is no reason to draw the screen again (`useLedger`).
   const state = useOfStore(store, ({ state }) => state);
+  const whole = useOfStore(store, (ledger) => ledger.whole) ?? false;
+  useEffect(() => {
+    if (!store || whole) return;
+    // Once this screen stands. Where storage refuses, again later: the screens that need it wait.
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    let left = false;
+    const bring = () =>
+      void idle()
+        .then(() => store.rest())
+        .catch(() => {
+          if (!left) timer = setTimeout(bring, AGAIN_MS);
+        });
+    bring();
+    return () => {
+      left = true;
+      clearTimeout(timer);
+    };
+  }, [store, whole]);
   const clock = demo ?? realClock;
   const [ticked, setTicked] = useState(() => clock.now());
   useEffect(() => {
@@ -187,8 +213,8 @@ function useOpened(open: OpenSpace | null, prefs: Prefs | null): Garden | null {
   const zone = patch?.place?.zone;
   useEffect(() => {
     // Once for an opened log: what an entry changes is little.
-    return store && zone ? readAhead(store.ledger.state, zone) : undefined;
-  }, [store, zone]);
+    return store && zone && whole ? readAhead(store.ledger.state, zone) : undefined;
+  }, [store, zone, whole]);
   return useMemo<Garden | null>(() => {
     if (!open || !store || !state || !prefs) return null;
     const place = patch?.place ?? NOWHERE;
@@ -207,6 +233,7 @@ function useOpened(open: OpenSpace | null, prefs: Prefs | null): Garden | null {
       space: open.space,
       prefs,
       state,
+      whole,
       patch,
       place,
       now,
@@ -227,7 +254,7 @@ function useOpened(open: OpenSpace | null, prefs: Prefs | null): Garden | null {
         tick();
       },
     };
-  }, [open, store, state, prefs, patch, ticked, clock, demo]);
+  }, [open, store, state, whole, prefs, patch, ticked, clock, demo]);
 }
 
 /** The open garden. Throws outside one: screens under the frame always have it. */

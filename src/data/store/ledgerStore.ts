@@ -1,14 +1,17 @@
 import { TrowelError } from '@core/errors';
 import { idMaker, type IdByKind, type IdMaker, type SubjectKind } from '@core/ids';
 import {
+  ATTIC,
   conflicts,
   eventsOf,
+  freezing,
   SCHEMA_VERSION,
-  snapshot,
   subjectOf,
   validateEvent,
   type AnyEvent,
   type Draft,
+  type Frozen,
+  type State,
 } from '@core/ledger';
 import type { Random } from '@core/random';
 import { toInstant, type Clock } from '@core/time';
@@ -29,6 +32,13 @@ function withdrawing(events: readonly AnyEvent[]): Draft[] {
   });
 }
 
+/** What a snapshot is made of. */
+interface Base {
+  readonly state: State;
+  readonly covers: readonly string[];
+  readonly tailLength: number;
+}
+
 /** More entries than anybody makes while storage answers once. */
 const RECENT = 60;
 
@@ -38,6 +48,7 @@ const RECENT = 60;
  */
 export class LedgerStore extends LogReader {
   private readonly ids: IdMaker;
+  private tidying = false;
 
   constructor(private readonly options: StoreOptions) {
     super(options);
@@ -46,8 +57,14 @@ export class LedgerStore extends LogReader {
 
   override async open(): Promise<this> {
     await super.open();
-    void this.tidy().catch(() => undefined); // Tidying is a saving of time, never of data.
+    if (this.ledger.whole) this.tidyUp();
     return this;
+  }
+
+  override async rest(): Promise<void> {
+    const { whole } = this.ledger;
+    await super.rest();
+    if (!whole) this.tidyUp();
   }
 
   /** The name under which this device writes. */
@@ -190,35 +207,69 @@ export class LedgerStore extends LogReader {
     }
     if (this.behind) await this.catchUp().catch(() => undefined);
     this.change({});
+    if (this.tailLength >= this.limits.snapshotEvery) this.tidyUp();
   }
 
-  /** Packs many small batches into one and keeps a snapshot, when no other tab is reading. */
+  /** A saving of time, never of data: what goes wrong with it is left for the next time. */
+  private tidyUp(): void {
+    if (this.tidying || !this.options.neighbours.canLock) return;
+    this.tidying = true;
+    void this.tidy()
+      .catch(() => undefined)
+      .finally(() => (this.tidying = false));
+  }
+
+  /** Packs many small batches into one, and keeps a snapshot. */
   private async tidy(): Promise<void> {
-    const { box, neighbours, clock } = this.options;
-    if (!neighbours.canLock) return;
-    await neighbours.locked('exclusive', async () => {
-      await this.readNew();
-      const keys = (await box.keys()).filter(isBatch).sort();
-      const kept = new Set(keys.filter((key) => key.startsWith('tap/')).slice(-2 * this.limits.undoDepth));
-      const loose = keys.filter((key) => isLoose(key) && !kept.has(key) && this.folded.has(key));
-      let packed = false;
-      if (loose.length > this.limits.packAbove) {
-        const pack = this.newKey('pack');
-        const gone = await this.journal.pack(loose, pack);
-        // What was packed was in the state already, so the pack is too.
-        this.folded.add(pack);
-        for (const key of gone) this.folded.delete(key);
-        packed = true;
-      }
-      const known = (await box.keys()).includes('snapshot');
-      if (known && !packed && this.tailLength < this.limits.snapshotEvery) return;
-      const present = (await box.keys()).filter(isBatch);
-      // From here to the text nothing waits: the snapshot holds just what was folded from the keys it names.
-      const { state, waiting, unsaved } = this.ledger;
-      if (state.count < this.limits.snapshotAbove || waiting.length + unsaved.length > 0) return;
-      const covers = present.filter((key) => this.folded.has(key));
-      const sealBefore = toInstant(clock.now() - this.limits.sealAfterDays * 86_400_000);
-      await box.set('snapshot', JSON.stringify({ covers, snapshot: snapshot(state, sealBefore) }));
-    });
+    const { neighbours } = this.options;
+    const base = await neighbours.locked('exclusive', () => this.packed());
+    if (!base) return;
+    // While it is written out other tabs go on, and this one answers: it is of a state that no entry changes.
+    const { clock, pause } = this.options;
+    const sealBefore = toInstant(clock.now() - this.limits.sealAfterDays * 86_400_000);
+    const steps = freezing(base.state, { sealBefore, partSize: this.limits.partSize });
+    let step = steps.next();
+    for (; !step.done; step = steps.next()) await pause?.();
+    await neighbours.locked('exclusive', () => this.keep(step.value as Frozen, base));
+  }
+
+  /** Packs loose keys; then gives a state worth a snapshot with the keys that it was folded from, or `null`. */
+  private async packed(): Promise<Base | null> {
+    const { box } = this.options;
+    await this.readNew();
+    const keys = (await box.keys()).filter(isBatch).sort();
+    const kept = new Set(keys.filter((key) => key.startsWith('tap/')).slice(-2 * this.limits.undoDepth));
+    const loose = keys.filter((key) => isLoose(key) && !kept.has(key) && this.folded.has(key));
+    let packed = false;
+    if (loose.length > this.limits.packAbove) {
+      const pack = this.newKey('pack');
+      const gone = await this.journal.pack(loose, pack);
+      // What was packed was in the state already, so the pack is too.
+      this.folded.add(pack);
+      for (const key of gone) this.folded.delete(key);
+      packed = true;
+    }
+    const known = (await box.keys()).includes('snapshot');
+    if (known && !packed && this.tailLength < this.limits.snapshotEvery) return null;
+    const present = (await box.keys()).filter(isBatch);
+    // From here on nothing waits: the snapshot holds just what was folded from the keys it names.
+    const { state, whole, waiting, unsaved } = this.ledger;
+    if (!whole || state.count < this.limits.snapshotAbove || waiting.length + unsaved.length > 0) return null;
+    const covers = present.filter((key) => this.folded.has(key));
+    return { state, covers, tailLength: this.tailLength };
+  }
+
+  /** Late parts first, then the snapshot that rests on them, then what nothing rests on away: a cut in between leaves the one before. */
+  private async keep({ head, fresh, keys }: Frozen, { covers, tailLength }: Base): Promise<void> {
+    const { box } = this.options;
+    const there = new Set(await box.keys());
+    // Packed, cleared or kept anew by another tab in the meantime: the next one will do it.
+    if (!covers.every((key) => there.has(key))) return;
+    if (!keys.every((key) => there.has(key) || fresh.has(key))) return;
+    for (const [key, text] of fresh) if (!there.has(key)) await box.set(key, text);
+    await box.set('snapshot', `{"covers":${JSON.stringify(covers)},"snapshot":${head}}`);
+    this.tailLength -= tailLength;
+    const wanted = new Set(keys);
+    await box.remove([...there].filter((key) => key.startsWith(ATTIC) && !wanted.has(key)));
   }
 }

@@ -10,6 +10,7 @@ import {
   standings,
   subjectOf,
   type AnyEvent,
+  type LatePart,
   type State,
 } from '@core/ledger';
 import { mainPatch } from '@core/patch';
@@ -25,6 +26,8 @@ export interface Limits {
   /** A snapshot is written anew when so many events have come since. */
   readonly snapshotEvery: number;
   readonly sealAfterDays: number;
+  /** So many flowers of bygone plants lie in one part of the snapshot. */
+  readonly partSize: number;
   /** Taps that can be taken back; as many stay loose, so that this is so after a reload too. */
   readonly undoDepth: number;
 }
@@ -32,8 +35,9 @@ export interface Limits {
 const LIMITS: Limits = {
   packAbove: 64,
   snapshotAbove: 5_000,
-  snapshotEvery: 500,
+  snapshotEvery: 300,
   sealAfterDays: 60,
+  partSize: 256,
   undoDepth: 20,
 };
 
@@ -41,6 +45,10 @@ export interface ReaderOptions {
   readonly box: Box;
   readonly neighbours: Neighbours;
   readonly limits?: Partial<Limits>;
+  /** Opens with what stands here now; bygone plants' flowers come with `rest`, and `whole` says when they are here. */
+  readonly early?: boolean;
+  /** What is waited for between two pieces of long work. */
+  readonly pause?: () => Promise<void>;
 }
 
 /** The events of one tap made in this browser. */
@@ -66,6 +74,8 @@ export function beginsPatch(state: State, events: readonly AnyEvent[]): boolean 
 /** What the screens see; a new object on every change. */
 export interface Ledger {
   readonly state: State;
+  /** Whether all of the state can be read; before that who reads of bygone plants' flowers is told `not-here`. */
+  readonly whole: boolean;
   /** Taps made here that can be taken back, latest last. Never what came from a file. */
   readonly undoable: readonly Tap[];
   /** Taps taken back since the last entry, which can be brought back, latest last. Not kept over a reload. */
@@ -83,6 +93,7 @@ export interface Ledger {
 
 const EMPTY: Ledger = {
   state: emptyState(),
+  whole: true,
   undoable: [],
   redoable: [],
   waiting: [],
@@ -91,6 +102,9 @@ const EMPTY: Ledger = {
   latestAt: null,
   damaged: [],
 };
+
+/** Late parts read from storage at a time. */
+const PARTS_AT_ONCE = 8;
 
 /**
  * The log as it stands in storage, as a state: read at opening (a snapshot and what came since, or all of it), and kept up with what
@@ -107,8 +121,10 @@ export class LogReader {
   protected taps: AnyEvent[] = [];
   /** Keys under which those were stored. */
   protected stored = new Set<string>();
-  /** Events read at opening that no snapshot covered. */
+  /** Events in the state that the snapshot kept last does not cover. */
   protected tailLength = 0;
+  /** The parts of the snapshot that the state rests on and that come late. */
+  private late: readonly LatePart<unknown>[] = [];
   /** Keys of own taps that are not in the state yet. */
   protected readonly owed = new Set<string>();
   /** Something stored could not be read when it was wanted; tried again with the next entry. */
@@ -142,6 +158,7 @@ export class LogReader {
     );
     try {
       await this.journal.serially(() => neighbours.locked('shared', () => this.load(true)));
+      if (this.source.early !== true) await this.rest();
     } catch (error) {
       this.close();
       throw error;
@@ -152,6 +169,22 @@ export class LogReader {
   close(): void {
     this.stopListening();
     this.listeners.clear();
+  }
+
+  /** Brings in the parts of the snapshot that come late, some at a time. Rejects where storage refuses; then it can be asked again. */
+  async rest(): Promise<void> {
+    for (;;) {
+      const some = this.late.filter((part) => !part.isHere).slice(0, PARTS_AT_ONCE);
+      if (some.length === 0) break;
+      const sound = await this.source.neighbours.locked('shared', async () => {
+        const texts = await this.source.box.getMany(some.map(({ head }) => head.key));
+        return some.every((part) => part.bring(texts[part.head.key] ?? ''));
+      });
+      if (!sound)
+        await this.journal.serially(() => this.source.neighbours.locked('shared', () => this.rebuild()));
+      await this.source.pause?.();
+    }
+    if (!this.current.whole) this.change({ whole: true });
   }
 
   /** Every event, those not stored yet included, in order. */
@@ -183,14 +216,16 @@ export class LogReader {
     return (await this.source.box.getMany([key]))[key] ?? '';
   }
 
-  /** Applies events to the state; `false` when some speak of a sealed subject, and the whole log must be read first. */
+  /** Applies events to the state; `false` when some speak of what is not here, and the whole log must be read first. */
   protected take(events: readonly AnyEvent[]): boolean {
     try {
       const latest = events.reduce((last, { at }) => (at > last ? at : last), this.current.latestAt ?? '');
       this.change({ state: applied(this.current.state, events), latestAt: latest === '' ? null : latest });
+      this.tailLength += events.length;
       return true;
     } catch (error) {
-      if (!(error instanceof TrowelError) || error.reason !== 'sealed') throw error;
+      if (!(error instanceof TrowelError) || (error.reason !== 'sealed' && error.reason !== 'not-here'))
+        throw error;
       return false;
     }
   }
@@ -210,6 +245,8 @@ export class LogReader {
 
   protected reset(): void {
     this.journal.forget();
+    this.late = [];
+    this.tailLength = 0;
     this.folded = new Set();
     this.taps = [];
     this.stored = new Set();
@@ -247,8 +284,7 @@ export class LogReader {
 
   /** The whole log in the state, where a snapshot had left the events of old flowers out. */
   protected async loadAll(): Promise<void> {
-    if (this.current.state.sealed.size > 0)
-      await this.source.neighbours.locked('shared', () => this.load(false));
+    if (this.current.state.sealed > 0) await this.source.neighbours.locked('shared', () => this.load(false));
   }
 
   /** Reads the log anew. What was tapped here while it was read is put on top of it. */
@@ -261,21 +297,24 @@ export class LogReader {
       logKeys.filter((key) => !resumed?.covered.has(key)),
     );
     let state: State | null = null;
+    this.late = [];
     if (resumed) {
       const tail = resume(resumed.snapshot, [...events, ...this.taps]);
-      if (tail.ok) state = tail.state;
-      else {
-        // A snapshot is only a shortcut: thrown away and rebuilt, the log is the record.
-        await box.remove(['snapshot']).catch(() => undefined);
-        return this.load(false);
-      }
+      if (!tail.ok) return this.rebuild();
+      ({ state, late: this.late } = tail);
     }
     state ??= fold([...events, ...this.taps]);
     this.folded = new Set([...(resumed?.covered ?? []), ...batches.keys(), ...this.stored]);
     this.owed.clear();
     this.tailLength = events.length;
-    this.change({ state, damaged, latestAt: latestAt(state) });
+    this.change({ state, damaged, latestAt: latestAt(state), whole: this.late.length === 0 });
     if (opening) this.change({ undoable: await this.tapsToUndo(logKeys, state) });
+  }
+
+  /** A snapshot is only a shortcut: thrown away and rebuilt, the log is the record. */
+  private async rebuild(): Promise<void> {
+    await this.source.box.remove(['snapshot']).catch(() => undefined);
+    await this.load(false);
   }
 
   private async resumed(
@@ -307,7 +346,7 @@ export class LogReader {
 
 function applied(state: State, events: readonly AnyEvent[]): State {
   // Past some hundred, building the tables once is cheaper than looking each subject's list through.
-  if (events.length > 500 && state.sealed.size === 0) return fold([...eventsOf(state), ...events]);
+  if (events.length > 500 && state.sealed === 0) return fold([...eventsOf(state), ...events]);
   return applyAll(state, events);
 }
 

@@ -1,5 +1,5 @@
 import { fold, type AnyEvent, type Draft, type State } from '@core/ledger';
-import type { FlowerId, PlantId } from '@core/ids';
+import type { FlowerId, PlantId, StandId } from '@core/ids';
 import { seededRandom } from '@core/random';
 import { LedgerStore } from '../ledgerStore';
 import { noNeighbours } from '../neighbours';
@@ -15,6 +15,7 @@ export const STEPS = [
   'save-again',
   'import',
   'catch-up',
+  'rest',
   'reload',
   'kill',
 ] as const;
@@ -46,7 +47,14 @@ const TABS = 3;
 const START = Date.parse('2026-07-14T03:05:00.000Z');
 const JUNK_KEY = 'log/01J00000000000000000000BAD';
 // Small enough that a schedule of a few dozen steps packs, snapshots and seals.
-const LIMITS = { packAbove: 1, snapshotAbove: 3, snapshotEvery: 2, sealAfterDays: 0, undoDepth: 1 };
+const LIMITS = {
+  packAbove: 1,
+  snapshotAbove: 3,
+  snapshotEvery: 2,
+  sealAfterDays: 0,
+  partSize: 2,
+  undoDepth: 1,
+};
 
 /**
  * Runs a schedule over a storage and checks the store's promise: whatever was acknowledged as stored is on every screen, there
@@ -67,7 +75,7 @@ export async function runSchedule(
   const acknowledged = new Map<string, AnyEvent>();
   const imported = new Set<string>();
   const running: Promise<unknown>[] = [];
-  const storeOf = (id: number, calm = false) =>
+  const storeOf = (id: number, calm = false, early = false) =>
     new LedgerStore({
       box: calm ? base : world.box(id),
       neighbours: calm ? noNeighbours : world.neighbours(id),
@@ -76,9 +84,13 @@ export async function runSchedule(
       device: 'phone',
       by: () => 'Oda',
       limits: LIMITS,
+      early,
+      pause: settle,
     });
   const open = (): Tab => {
-    const tab: Tab = { id: ++made, store: storeOf(made), opened: false };
+    const id = ++made;
+    // Every other one shows what stands here now before it has read the rest.
+    const tab: Tab = { id, store: storeOf(id, false, id % 2 === 0), opened: false };
     running.push(
       tab.store.open().then(
         () => (tab.opened = true),
@@ -97,15 +109,17 @@ export async function runSchedule(
     running.push(done);
     return done;
   };
+  const plant = 'plant:01J0000000000000000000000P' as PlantId;
   const seen = (id: FlowerId): Draft => ({
     kind: 'flowerSeen',
     flower: id,
-    plant: 'plant:01J0000000000000000000000P' as PlantId,
+    plant,
     sex: 'female',
     stage: 'coloured',
     node: null,
   });
   const earlier: Tab = { id: 0, store: await storeOf(97, true).open(), opened: true };
+  if (before > 0) for (const draft of bygone(plant)) await record(earlier, draft);
   for (let i = 0; i < before; i++) await record(earlier, seen(earlier.store.newId('flower')));
   earlier.store.close();
   const tabs = Array.from({ length: TABS }, open);
@@ -126,7 +140,7 @@ export async function runSchedule(
     else if (what === 'reload' || what === 'kill') reopen(index % TABS);
     else if (tab.opened) {
       const { store } = tab;
-      const flowers = [...store.ledger.state.flowers.keys()];
+      const flowers = store.ledger.whole ? [...store.ledger.state.flowers.keys()] : [];
       const flower = flowers[pick % Math.max(1, flowers.length)];
       if (what === 'tap') void record(tab, seen(store.newId('flower')));
       else if (what === 'note' && flower)
@@ -137,6 +151,7 @@ export async function runSchedule(
         running.push(store.undo(key), store.undo(key));
       } else if (what === 'save-again') running.push(store.saveAgain());
       else if (what === 'catch-up') running.push(store.catchUp().catch(() => undefined));
+      else if (what === 'rest') running.push(store.rest().catch(() => undefined));
       else if (what === 'import') {
         const events = foreign(seed, pick);
         for (const { id } of events) imported.add(id);
@@ -158,6 +173,7 @@ export async function runSchedule(
   for (const tab of tabs) {
     // A tab that storage kept from opening is opened again, as its grower would.
     if (!tab.opened) await tab.store.open();
+    await tab.store.rest();
     await tab.store.saveAgain();
     const { unsaved, waiting, trouble } = tab.store.ledger;
     if (unsaved.length + waiting.length > 0 || trouble !== null)
@@ -196,6 +212,22 @@ export async function runSchedule(
     if (taken.filter((each) => each === target).length > made)
       throw new Error('one entry was taken back again and again');
   for (const tab of tabs) tab.store.close();
+}
+
+/** A plant that is no more: its flowers are what a snapshot puts into late parts. */
+function bygone(plant: PlantId): Draft[] {
+  return [
+    {
+      kind: 'plantAdded',
+      plant,
+      stand: 'stand:01J0000000000000000000000S' as StandId,
+      label: '1',
+      xM: 0,
+      yM: 0,
+      plantedOn: null,
+    },
+    { kind: 'plantRemoved', plant },
+  ];
 }
 
 async function allSettled(running: readonly Promise<unknown>[], settle: () => Promise<void>): Promise<void> {

@@ -1,0 +1,146 @@
+import type { Browser, Page } from '@playwright/test';
+import { seededRandom } from '../core/random';
+import { LedgerStore, memoryBox, noNeighbours } from '../src/data/store';
+import { makeLog } from './makeLog';
+import { withBrowser } from './served';
+
+const PORT = 8394;
+const BASE = `http://127.0.0.1:${PORT}`;
+const NOW = Date.parse('2026-07-14T03:05:00Z');
+/** Entries of the last days, each stored by itself: those that can be taken back, and some. */
+const LOOSE = 50;
+
+/** What a phone's storage holds after so many entries and an opening or two, as the store itself leaves it. */
+export async function keptAt(size: number): Promise<Map<string, string>> {
+  const contents = new Map<string, string>();
+  const events = makeLog(size).slice(0, size < 1000 ? size : undefined);
+  const open = () =>
+    new LedgerStore({
+      box: memoryBox(contents),
+      neighbours: noNeighbours,
+      clock: { now: () => NOW },
+      random: seededRandom(7),
+      device: 'bench',
+      by: () => 'Oda',
+    }).open();
+  const store = await open();
+  await store.add(events.slice(0, -LOOSE));
+  for (const event of events.slice(-LOOSE)) await store.add([event]);
+  for (let i = 0; i < 2; i++) {
+    await open();
+    await new Promise((resolve) => setTimeout(resolve, 3000));
+  }
+  return contents;
+}
+
+export async function fill(page: Page, contents: ReadonlyMap<string, string>): Promise<void> {
+  await page.goto(`${BASE}/fonts/fonts.css`);
+  // In pieces: one message of a hundred megabytes is more than the way into a page takes.
+  const store = (pairs: readonly (readonly [string, string])[]) =>
+    page.evaluate(async (pairs) => {
+      const db = await new Promise<IDBDatabase>((done, failed) => {
+        const asked = indexedDB.open('steady-trowel', 1);
+        asked.onupgradeneeded = () => asked.result.createObjectStore('entries');
+        asked.onsuccess = () => done(asked.result);
+        asked.onerror = () => failed(asked.error);
+      });
+      await new Promise<void>((done, failed) => {
+        const writing = db.transaction('entries', 'readwrite');
+        for (const [key, text] of pairs) writing.objectStore('entries').put(text, key);
+        writing.oncomplete = () => done();
+        writing.onerror = () => failed(writing.error);
+      });
+      db.close();
+      const prefs = { device: 'device-bench', units: 'metric', clock: '24', space: 'own' };
+      localStorage.setItem('steady-trowel/prefs', JSON.stringify(prefs));
+    }, pairs);
+  for (const pair of contents) await store([pair]);
+}
+
+interface Opening {
+  /** Milliseconds until Today can be read, and until what it leads to can be pressed. */
+  readonly shown: number;
+  readonly round: number;
+}
+
+/**
+ * Looks at every frame from within the page: a wait from outside asks every half second, which is longer than what is measured. As text,
+ * since a compiled function asks for helpers that the page does not have.
+ */
+export const WATCH = `(() => {
+  const stood = (window.stood = {});
+  const look = () => {
+    const text = document.getElementById('root')?.innerText ?? '';
+    if (stood.shown === undefined && text.includes('Tuesday 14 July')) stood.shown = performance.now();
+    if (stood.round === undefined && /Start the |Add plants/.test(text)) stood.round = performance.now();
+    if (stood.round === undefined || stood.shown === undefined) requestAnimationFrame(look);
+  };
+  requestAnimationFrame(look);
+})()`;
+
+export async function opening(page: Page): Promise<Opening> {
+  await page.goto('about:blank');
+  await page.goto(BASE, { waitUntil: 'commit' });
+  const stood = await page.waitForFunction(() => {
+    const { stood } = window as unknown as { readonly stood?: Partial<Opening> };
+    return stood?.shown !== undefined && stood.round !== undefined ? (stood as Opening) : null;
+  });
+  return (await stood.jsonValue()) as Opening;
+}
+
+const middle = (numbers: readonly number[]) => [...numbers].sort((a, b) => a - b)[numbers.length >> 1] ?? NaN;
+
+/** Prints how long Today takes to stand with logs of these sizes, against an almost empty one; then offline and four times slower. */
+export async function benchOpening(sizes: readonly number[], repeats: number): Promise<void> {
+  await withBrowser(PORT, async (browser) => {
+    let empty = NaN;
+    for (const size of [40, ...sizes]) {
+      const { quick, slow, parts } = await measured(browser, size, repeats);
+      const shown = middle(quick.map(({ shown }) => shown));
+      if (size === 40) empty = shown;
+      console.log(
+        `${size} events: Today stands after ${shown.toFixed(0)} ms, ${(shown / empty).toFixed(2)} times an almost empty log; four times slower and without a network after ${(middle(slow.map(({ shown }) => shown)) / 1000).toFixed(2)} s, its round after ${(middle(slow.map(({ round }) => round)) / 1000).toFixed(2)} s (wanted 2.5)`,
+      );
+      console.log(`  kept: ${parts}`);
+    }
+  });
+}
+
+async function measured(browser: Browser, size: number, repeats: number) {
+  const contents = await keptAt(size);
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    timezoneId: 'Europe/Ljubljana',
+    locale: 'en-GB',
+  });
+  const page = await context.newPage();
+  page.setDefaultTimeout(120_000);
+  // Only the date is held: performance.now goes on, and is what is read.
+  await page.addInitScript((now) => (Date.now = () => now), NOW);
+  await page.addInitScript(WATCH);
+  await fill(page, contents);
+  await opening(page);
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  await page.waitForTimeout(4000);
+  const quick: Opening[] = [];
+  for (let i = 0; i < repeats; i++) {
+    quick.push(await opening(page));
+    await page.waitForTimeout(2000);
+  }
+  const session = await context.newCDPSession(page);
+  await context.setOffline(true);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+  const slow: Opening[] = [];
+  for (let i = 0; i < Math.min(repeats, 3); i++) {
+    slow.push(await opening(page));
+    await page.waitForTimeout(5000);
+  }
+  await context.close();
+  const kinds = new Map<string, number>();
+  for (const [key, text] of contents) {
+    const kind = key.split('/')[0] as string;
+    kinds.set(kind, (kinds.get(kind) ?? 0) + text.length);
+  }
+  const parts = [...kinds].map(([kind, length]) => `${kind} ${(length / 1000).toFixed(0)} kB`).join(', ');
+  return { quick, slow, parts };
+}

@@ -1,0 +1,133 @@
+import { bloomDayOf } from '../bloom';
+import { cropOf } from '../crops';
+import { workTime } from '../fruitset';
+import { kitchenRound } from '../kitchen';
+import { walkOrder } from '../patch';
+import { markIndexIn, rollOf } from '../purity';
+import { contradictions, leftFlowers, nextRounds, toLookAt } from '../rounds';
+import { demoLog, DEMO_PLACE, DEMO_TODAY, demoStart } from '../simulation';
+import { addDays, type LocalDate } from '../time';
+import { eventsOf, fold, freeze, LatePart, resume, Shards, type AnyEvent, type Flower, type State } from '.';
+import { saidOf } from './parts';
+
+const DAY = 86_400_000;
+const { zone } = DEMO_PLACE;
+
+/** The demo season of last year, its plants taken out in the autumn, and the beginning of this one. */
+function twoYears(): AnyEvent[] {
+  const earlier = (demoLog(4) as AnyEvent[]).map((event) => ({
+    ...event,
+    at: new Date(Date.parse(event.at) - 364 * DAY).toISOString(),
+  })) as AnyEvent[];
+  const out = earlier.flatMap((event, i) =>
+    event.kind === 'plantAdded'
+      ? [
+          {
+            ...event,
+            id: `01HZZZZZZZZZZZZZZZZZZZ${String(1000 + i).padStart(4, '0')}`,
+            at: new Date(Date.parse(event.at) + 150 * DAY).toISOString(),
+            kind: 'plantRemoved',
+          } as unknown as AnyEvent,
+        ]
+      : [],
+  );
+  return [...earlier, ...out, ...(demoLog(5) as AnyEvent[])];
+}
+
+const log = twoYears();
+const whole = fold(log);
+const sealBefore = `${addDays(DEMO_TODAY, -60)}T00:00:00.000Z`;
+const frozen = freeze(whole, { sealBefore, partSize: 40 });
+const thawed = (textOf?: (key: string) => string | undefined) => {
+  const result = resume(JSON.parse(frozen.head), [], textOf);
+  if (!result.ok) throw new Error(result.reason);
+  return result;
+};
+const text = (key: string) => frozen.fresh.get(key);
+
+/** All that Today says before the worker has answered. */
+function today(state: State) {
+  const now = demoStart();
+  const named = (value: unknown) =>
+    JSON.stringify(value, (_, each: unknown) => (each instanceof Map ? [...each] : each));
+  return {
+    rounds: named(nextRounds(state, DEMO_PLACE, now)),
+    looks: named(toLookAt(state, zone, DEMO_TODAY)),
+    kitchen: named(kitchenRound(state, zone, DEMO_TODAY)),
+    left: named(
+      leftFlowers(state, zone, now, DEMO_TODAY, (date: LocalDate) => bloomDayOf(state, DEMO_PLACE, date)),
+    ),
+    apart: named(contradictions(state, zone, DEMO_TODAY)),
+    walk: walkOrder(state).map(({ plant }) => plant.id),
+    minutes: workTime(state, cropOf('squash-maxima')),
+    mark: ['phone', 'another'].map((device) => markIndexIn(state, rollOf(state, device))),
+  };
+}
+
+test('flowers of bygone plants lie in parts that come late, and what Today says needs none of them', () => {
+  const { state, late } = thawed();
+  expect(late.length).toBeGreaterThan(5);
+  expect(late.every(({ isHere }) => !isHere)).toBe(true);
+  expect(state.flowers.size).toBe(whole.flowers.size);
+  expect(frozen.head.length).toBeLessThan(0.7 * freeze(whole, { sealBefore: '' }).head.length);
+  expect(today(state)).toEqual(today(whole));
+  expect(late.every(({ isHere }) => !isHere)).toBe(true);
+});
+
+test('who asks for one of them before it came is told so, and finds it afterwards', () => {
+  const { state, late } = thawed();
+  const [first] = late;
+  if (!first) throw new Error('no late part');
+  const bygone = first.head.first;
+  expect(() => state.flowers.get(bygone)).toThrow(expect.objectContaining({ reason: 'not-here' }));
+  expect(state.flowers.get('flower:7ZZZZZZZZZZZZZZZZZZZZZZZZZ')).toBeUndefined();
+  expect(first.bring('[]')).toBe(false);
+  expect(first.bring(text(first.head.key) ?? '')).toBe(true);
+  expect(state.flowers.get(bygone)).toEqual(whole.flowers.get(bygone));
+});
+
+test('with its parts a snapshot is the state it was made of, and made again it keeps every part', () => {
+  const { state } = thawed(text);
+  for (const table of [
+    'patches',
+    'beds',
+    'varieties',
+    'stands',
+    'plants',
+    'flowers',
+    'flowersOf',
+    'lots',
+  ] as const)
+    expect(new Map<string, unknown>(state[table])).toEqual(new Map<string, unknown>(whole[table]));
+  expect(() => eventsOf(state)).toThrow(expect.objectContaining({ reason: 'sealed' }));
+  for (const id of whole.flowers.keys()) if (!state.flowers.has(id)) throw new Error(`${id} is gone`);
+  const again = freeze(state, { sealBefore, partSize: 40 });
+  expect([...again.fresh]).toEqual([]);
+  expect(again.keys).toEqual(frozen.keys);
+  expect(JSON.parse(again.head)).toEqual(JSON.parse(frozen.head));
+});
+
+test('what a part says of itself is what its flowers say', () => {
+  const { state } = thawed(text);
+  const heads = (JSON.parse(frozen.head) as { late: { flowers: { key: string; said: unknown }[] } }).late
+    .flowers;
+  const plain = fold(log).flowers;
+  let said = 0;
+  for (const part of Shards.of(state.flowers).parts) {
+    if (!(part instanceof LatePart)) continue;
+    const { key, said: kept } = part.head;
+    said += Object.keys(kept).length;
+    const same = new Map([...part.keys()].map((id) => [id, plain.get(id as never) as Flower]));
+    expect(saidOf(same, '')).toMatchObject(kept);
+    expect(heads.find((head) => head.key === key)?.said).toEqual(kept);
+  }
+  expect(said).toBeGreaterThan(20);
+});
+
+test('a part that is not the text that was frozen is refused', () => {
+  const [key] = frozen.fresh.keys();
+  const result = resume(JSON.parse(frozen.head), [], (asked) =>
+    asked === key ? (text(asked) ?? '').replace('female', 'femalf') : text(asked),
+  );
+  expect(result).toEqual({ ok: false, reason: 'broken' });
+});

@@ -14,17 +14,14 @@ const BASE = `http://127.0.0.1:${PORT}`;
 const BETWEEN_TAPS = 800;
 const NOW = new Date('2026-07-14T03:05:00Z');
 
-/** Prints what the first load fetches, and how opening and a tap fare with logs of these sizes, in Chromium. */
+/** Prints what the first load fetches, and how a tap fares with logs of these sizes, in Chromium. */
 export async function benchBrowser(sizes: readonly number[], repeats: number): Promise<void> {
   await withBrowser(PORT, async (browser) => {
     await firstLoad(browser);
     await gallery(browser);
-    const empty = await opening(browser, null, repeats);
     for (const size of sizes) {
-      const full = await opening(browser, size, repeats);
-      console.log(
-        `${size} events: opening takes ${full.open.toFixed(0)} ms, an almost empty log ${empty.open.toFixed(0)} ms: ${(full.open - empty.open).toFixed(0)} ms more (${(full.open / empty.open).toFixed(2)} times)`,
-      );
+      const full = await worked(browser, size, repeats);
+      console.log(`${size} events:`);
       console.log(
         `  a tap in the walk is stored and shown in ${full.walk.map((ms) => ms.toFixed(0)).join(', ')} ms; in the round ${full.round.map((ms) => ms.toFixed(0)).join(', ')} ms`,
       );
@@ -32,7 +29,7 @@ export async function benchBrowser(sizes: readonly number[], repeats: number): P
         `  the longest standstills around four such taps: ${full.still.map((ms) => ms.toFixed(0)).join(', ') || 'none over 50'} ms; four times slower: ${full.stillSlow.map((ms) => ms.toFixed(0)).join(', ') || 'none over 50'} ms`,
       );
       console.log(
-        `  four times slower and without a network: a cold start shows Today in ${(full.coldSlow / 1000).toFixed(1)} s and its round in ${(full.roundSlow / 1000).toFixed(1)} s (wanted 2.5); a tap in the walk is painted in ${full.paintedSlow.map((ms) => ms.toFixed(0)).join(', ')} ms (wanted under 200)`,
+        `  four times slower a tap in the walk is painted in ${full.paintedSlow.map((ms) => ms.toFixed(0)).join(', ')} ms (wanted under 200)`,
       );
       console.log(`  a screen is drawn in (ms, wanted under 500): ${full.screens.join(', ')}`);
       console.log(`  the fullest screens have so many nodes (wanted under 4000): ${full.fullest}`);
@@ -87,22 +84,18 @@ async function gallery(browser: Browser): Promise<void> {
   await page.close();
 }
 
-interface Opened {
-  readonly open: number;
+interface Worked {
   readonly walk: number[];
   readonly round: number[];
   screens: string[];
   fullest: string;
   still: number[];
   stillSlow: number[];
-  /** Milliseconds to Today, offline on a processor four times slower; and to the round that it begins with. */
-  coldSlow: number;
-  roundSlow: number;
   /** Milliseconds from a tap in the walk to the frame that shows it, there. */
   paintedSlow: number[];
 }
 
-async function opening(browser: Browser, size: number | null, repeats: number): Promise<Opened> {
+async function worked(browser: Browser, size: number, repeats: number): Promise<Worked> {
   const context = await browser.newContext({
     viewport: { width: 390, height: 844 },
     timezoneId: 'Europe/Ljubljana',
@@ -113,46 +106,31 @@ async function opening(browser: Browser, size: number | null, repeats: number): 
   // Only the date is held: performance.now goes on, and is what is read.
   await page.addInitScript((now) => (Date.now = () => now), NOW.getTime());
   await importLog(page, size);
-  const opens: number[] = [];
-  for (let i = 0; i < repeats; i++) {
-    await page.goto('about:blank');
-    const start = performance.now();
-    await page.goto(BASE, { waitUntil: 'commit' });
-    await page.getByRole('heading', { name: /Tuesday 14 July/ }).waitFor();
-    opens.push(performance.now() - start);
-    await page.waitForTimeout(1500);
-  }
-  const result: Opened = {
-    open: Math.min(...opens),
+  const result: Worked = {
     walk: [],
     round: [],
     screens: [],
     fullest: '',
     still: [],
     stillSlow: [],
-    coldSlow: NaN,
-    roundSlow: NaN,
     paintedSlow: [],
   };
-  if (size !== null) {
-    await coldStart(page, result);
-    result.screens = await screenTimes(page);
-    await page.getByRole('link', { name: 'Fruit' }).click();
-    await page.getByRole('heading', { name: 'Set and drop' }).waitFor();
-    await page.waitForTimeout(1500);
-    result.screens.push(...(await filterTimes(page)).map((time) => `Fruit: ${time}`));
-    const screens = SCREENS.filter((path) => path !== '/dev/broken');
-    result.fullest = await fullestScreens(page, BASE, repeats > 1 ? screens : screens.slice(0, 3));
-    await walkTaps(page, result, repeats);
-    await roundTaps(page, result, Math.min(3, repeats));
-  }
+  result.screens = await screenTimes(page);
+  await page.getByRole('link', { name: 'Fruit' }).click();
+  await page.getByRole('heading', { name: 'Set and drop' }).waitFor();
+  await page.waitForTimeout(1500);
+  result.screens.push(...(await filterTimes(page)).map((time) => `Fruit: ${time}`));
+  const screens = SCREENS.filter((path) => path !== '/dev/broken');
+  result.fullest = await fullestScreens(page, BASE, repeats > 1 ? screens : screens.slice(0, 3));
+  await walkTaps(page, result, repeats);
+  await roundTaps(page, result, Math.min(3, repeats));
   await context.close();
   return result;
 }
 
-async function importLog(page: Page, size: number | null): Promise<void> {
+async function importLog(page: Page, size: number): Promise<void> {
   const path = join(mkdtempSync(join(tmpdir(), 'trowel-bench-')), 'log.json');
-  writeFileSync(path, toJson(makeLog(size ?? 40).slice(0, size === null ? 40 : undefined)));
+  writeFileSync(path, toJson(makeLog(size)));
   await page.goto(BASE);
   await page.getByRole('button', { name: 'Begin my patch' }).click();
   await page.goto(`${BASE}/settings`);
@@ -166,31 +144,8 @@ async function importLog(page: Page, size: number | null): Promise<void> {
   await page.waitForTimeout(3000);
 }
 
-/** Cold starts without a network on a processor four times slower, from the offline copy; the middle one of three. */
-async function coldStart(page: Page, result: Opened): Promise<void> {
-  await page.evaluate(() => navigator.serviceWorker.ready);
-  const session = await page.context().newCDPSession(page);
-  await page.context().setOffline(true);
-  await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
-  const starts: [number, number][] = [];
-  for (let i = 0; i < 3; i++) {
-    await page.goto('about:blank');
-    const start = performance.now();
-    await page.goto(BASE, { waitUntil: 'commit' });
-    await page.getByRole('heading', { name: /Tuesday 14 July/ }).waitFor();
-    const shown = performance.now() - start;
-    await page.getByRole('button', { name: /^Start the / }).waitFor();
-    starts.push([shown, performance.now() - start]);
-    await page.waitForTimeout(4000);
-  }
-  [result.coldSlow, result.roundSlow] = starts.sort((a, b) => a[1] - b[1])[1] ?? [NaN, NaN];
-  await session.send('Emulation.setCPUThrottlingRate', { rate: 1 });
-  await page.context().setOffline(false);
-  await session.detach();
-}
-
 /** Taps of the evening walk, and how long the screen stands still about four of them, as it is and four times slower. */
-async function walkTaps(page: Page, result: Opened, repeats: number): Promise<void> {
+async function walkTaps(page: Page, result: Worked, repeats: number): Promise<void> {
   await page.goto(`${BASE}/walk`);
   await page.getByRole('button', { name: /^Shut this female/ }).waitFor();
   for (let i = 0; i < repeats; i++) {
@@ -221,7 +176,7 @@ async function walkTaps(page: Page, result: Opened, repeats: number): Promise<vo
   await session.send('Emulation.setCPUThrottlingRate', { rate: 1 });
 }
 
-async function roundTaps(page: Page, result: Opened, count: number): Promise<void> {
+async function roundTaps(page: Page, result: Worked, count: number): Promise<void> {
   await page.goto(`${BASE}/round`);
   const whole = page.getByRole('button', { name: 'whole', exact: true });
   const picked = page.getByRole('button', { name: /^Picked: / });

@@ -5,6 +5,7 @@ import { benchCoverage } from './coverage';
 import { benchLineage } from './lineage';
 import { benchPlan } from './plan';
 import { benchMarks } from './marks';
+import { benchOpening } from './opening';
 import { benchProof } from './proof';
 import { benchReading } from './reading';
 import { benchRounds } from './rounds';
@@ -60,6 +61,7 @@ async function main(): Promise<void> {
   benchCoverage(covered);
   benchAgainstR(fruits);
   await benchStart(repeats);
+  await benchOpening(events, repeats);
   await benchBrowser(events, repeats);
   await benchPlan(stands, neighbours);
   benchProof(lots);

@@ -57,6 +57,10 @@ const grownAs = (flower: Flower, state: State) => {
   const variety = state.varieties.get(stand?.variety ?? '');
   return stand && variety ? { stand: stand.id, variety: variety.id, crop: variety.crop } : null;
 };
+const learntIn = (known: unknown) => {
+  const { gaps, lastTool } = known as Record<'gaps' | 'lastTool', Map<string, unknown>>;
+  return [sorted(gaps), sorted(lastTool)];
+};
 const plantsIn = (state: State) => sorted(state.plants.keys()) as PlantId[];
 const trialsOf = (state: State, others: (name: string) => Answer) => others('trials')(state, zone);
 const WARM = [{ date: '2026-07-02', meanC: 24 }];
@@ -85,6 +89,7 @@ const ASK: Readonly<Record<string, Ask>> = {
       sorted(entriesOf(answer(stand, bed, plants))),
     ),
   extent: (answer, state) => answer(state.beds),
+  'main patch': wholeOf,
   buds: eachFlower((flower, state) => {
     const kind = grownAs(flower, state);
     return kind && [{ ...kind, dusk: cropOf(kind.crop).clock.round === 'dusk' }, zone];
@@ -133,7 +138,8 @@ const ASK: Readonly<Record<string, Ask>> = {
       stand,
       sorted(list),
     ]),
-  'work times': (answer, state) => Object.values(answer(state) as object).map(sorted),
+  'bygone work times': (answer, state) => learntIn(answer(Shards.of(state.flowers).parts, state, 0)),
+  'work times': (answer, state) => learntIn(answer(state)),
   work: (answer, state) => Shards.of(state.flowers).parts.map((part) => sorted(answer(part) as unknown[])),
   'last work': (answer, state) => Shards.of(state.flowers).parts.map((part) => answer(part)),
   isolations: (answer, state) => sorted(answer(state, LOG_DAY) as unknown[]).map(unordered),

@@ -1,7 +1,7 @@
 import type { Crop, CropId, Tool } from '../crops';
 import type { PlantId } from '../ids';
-import { ofPart, Shards } from '../ledger';
-import { growing } from '../patch';
+import { LatePart, ofPart, Shards, type FlowerPart } from '../ledger';
+import { growing, plantedIn, type Planted } from '../patch';
 import { remembered } from '../remember';
 import { toInstant } from '../time';
 import { trialTablesIn, type TrialTables } from './trialTable';
@@ -72,13 +72,44 @@ interface Worked {
   readonly crop: Crop;
 }
 
-const knownOf = remembered('work times', trialTablesIn, learnt);
+/** What the log has taught up to a pollination, and who did what last. */
+interface Learnt extends Known {
+  readonly before: ReadonlyMap<string, Worked>;
+  readonly lastAt: number;
+}
+const NOTHING: Learnt = { gaps: new Map(), lastTool: new Map(), before: new Map(), lastAt: -Infinity };
 
-function learnt(state: TrialTables): Known {
-  const worked = latestWork(state);
-  const before = new Map<string, Worked>();
-  const gaps = new Map<string, number[]>();
-  const tools = new Map<CropId, Tool>();
+const knownOf = remembered('work times', trialTablesIn, (state: TrialTables): Known => {
+  const parts = Shards.of(state.flowers).parts;
+  const since = latestFrom(parts);
+  const bygone = parts.filter((part) => part instanceof LatePart);
+  const own = workSince(
+    parts.filter((part) => !(part instanceof LatePart)),
+    state,
+    since,
+  );
+  // What bygone plants taught does not change with every entry.
+  const before = bygone.length === 0 ? NOTHING : learntOfBygone(bygone, plantedIn(state), since);
+  return own.every(({ at }) => at >= before.lastAt)
+    ? learntAfter(before, own)
+    : learntAfter(NOTHING, workSince(parts, state, since));
+});
+
+const learntOfBygone = remembered(
+  'bygone work times',
+  (parts: readonly FlowerPart[], planted: Planted, since: number) => ({
+    parts,
+    ...plantedIn(planted),
+    since,
+  }),
+  ({ parts, since, ...planted }): Learnt => learntAfter(NOTHING, workSince(parts, planted, since)),
+);
+
+/** What is known with some more pollinations, in the order of the clock, none of them earlier. */
+function learntAfter(known: Learnt, worked: readonly Worked[]): Learnt {
+  const before = new Map(known.before);
+  const gaps = new Map([...known.gaps].map(([key, list]) => [key, [...list]]));
+  const tools = new Map(known.lastTool);
   for (const work of worked) {
     const { at, by, tool, crop } = work;
     const last = before.get(by);
@@ -96,6 +127,8 @@ function learnt(state: TrialTables): Known {
   return {
     gaps: new Map([...gaps].map(([key, list]) => [key, list.slice(-MOST)])),
     lastTool: tools,
+    before,
+    lastAt: worked.at(-1)?.at ?? known.lastAt,
   };
 }
 
@@ -124,20 +157,25 @@ const workIn = ofPart(
   (work) => toInstant(work.reduce((last, { at }) => Math.max(last, at), 0)),
 );
 
-/** The pollinations of the last year and a bit, with their crop, in the order of the clock. */
-function latestWork(state: TrialTables): Worked[] {
-  const parts = Shards.of(state.flowers).parts.map((part) => ({ part, last: lastWorkIn(part) }));
-  const latest = parts.reduce((last, part) => (part.last > last ? part.last : last), '');
-  if (latest === '') return [];
-  const since = Date.parse(latest) - LATEST_MS;
+const DAY_MS = 86_400_000;
+
+/** From when pollinations teach: the start of a day (UTC), so that it does not move with every one of them. */
+function latestFrom(parts: readonly FlowerPart[]): number {
+  const latest = parts.reduce((last, part) => (lastWorkIn(part) > last ? lastWorkIn(part) : last), '');
+  return latest === '' ? 0 : Math.floor((Date.parse(latest) - LATEST_MS) / DAY_MS) * DAY_MS;
+}
+
+/** The pollinations of some parts since then, with their crop, in the order of the clock. */
+function workSince(parts: readonly FlowerPart[], planted: Planted, since: number): Worked[] {
   const crops = new Map<PlantId, Crop | null>();
   const cropOn = (plant: PlantId): Crop | null => {
     let crop = crops.get(plant);
-    if (crop === undefined) crops.set(plant, (crop = growing(state, plant)?.crop ?? null));
+    if (crop === undefined) crops.set(plant, (crop = growing(planted, plant)?.crop ?? null));
     return crop;
   };
   const worked: Worked[] = [];
-  for (const { part, last } of parts) {
+  for (const part of parts) {
+    const last = lastWorkIn(part);
     if (last === '' || Date.parse(last) < since) continue;
     for (const { at, by, tool, plant } of workIn(part)) {
       const crop = at >= since ? cropOn(plant) : null;

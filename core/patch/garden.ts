@@ -106,14 +106,18 @@ export function crossFather(
 }
 
 /** The patch shown: the one begun first (a log holds one; a merge of two keeps the older in front). */
-export function mainPatch(state: Pick<State, 'patches'>): Patch | null {
-  let first: Patch | null = null;
-  for (const patch of state.patches.values()) {
-    if (!first || patch.begunAt < first.begunAt || (patch.begunAt === first.begunAt && patch.id < first.id))
-      first = patch;
-  }
-  return first;
-}
+export const mainPatch = remembered(
+  'main patch',
+  ({ patches }: Pick<State, 'patches'>) => ({ patches }),
+  ({ patches }): Patch | null => {
+    let first: Patch | null = null;
+    for (const patch of patches.values()) {
+      if (!first || patch.begunAt < first.begunAt || (patch.begunAt === first.begunAt && patch.id < first.id))
+        first = patch;
+    }
+    return first;
+  },
+);
 
 /** The plants of a stand, ended ones too, in the order in which they were added. */
 export function plantsOfStand(state: Pick<State, 'plants'>, stand: StandId): readonly Plant[] {

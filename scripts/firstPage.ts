@@ -1,6 +1,7 @@
 // Puts the first screen into the built page itself, and the app's scripts where `boot.js` starts them: on a slow phone the words stand
 // in a moment, long before the app does.
 import { readFileSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import { escapeHtml } from '../core/formats/html';
 import { FIRST_WORDS as words } from '../src/ui/firstWords';
 
@@ -20,6 +21,19 @@ const FIRST = `<div id="first">
       <div class="foot"><div>${button('begin')}${button('demo')}${button('file')}</div></div>
     </div>`;
 
+const FONTS = /src:url\('([^']*-latin-\d+-[^']*)'\)/g;
+
+/** The typeface is fetched with the page: one that comes after the first word pushes words aside. */
+export function withFonts(html: string, css: string): string {
+  const sheet = '<link rel="stylesheet" href="/fonts/fonts.css" />';
+  const links = [...css.matchAll(FONTS)].map(
+    ([, href]) => `<link rel="preload" as="font" type="font/woff2" crossorigin href="${href}" />`,
+  );
+  if (links.length === 0 || !html.includes(sheet))
+    throw new Error('firstPage: the built page has no typeface.');
+  return html.replace(sheet, `${links.join('\n    ')}\n    ${sheet}`);
+}
+
 /** The page as the build wrote it, with the first screen in it. Throws where the page is not as expected. */
 export function withFirstPage(html: string): string {
   const scripts = [...html.matchAll(SCRIPT)].map(([, src]) => src);
@@ -34,4 +48,7 @@ export function withFirstPage(html: string): string {
 }
 
 const [, , path] = process.argv;
-if (path?.endsWith('.html')) writeFileSync(path, withFirstPage(readFileSync(path, 'utf8')));
+if (path?.endsWith('.html')) {
+  const css = readFileSync(join(dirname(path), 'fonts/fonts.css'), 'utf8');
+  writeFileSync(path, withFonts(withFirstPage(readFileSync(path, 'utf8')), css));
+}

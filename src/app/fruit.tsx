@@ -19,6 +19,8 @@ import { gated } from '@/ui/Gate';
 import { Page } from '@/ui/Page';
 import { Txt } from '@/ui/theme';
 
+const ABOUT = 'Set, drop, and whether it is luck';
+
 /** What set, what dropped, why; and whether a difference is more than luck. */
 function Fruit() {
   const router = useRouter();
@@ -33,9 +35,15 @@ function Fruit() {
     pair: one !== undefined && two !== undefined ? [one, two] : null,
     along,
   });
+  const corner = (
+    <>
+      <FindButton />
+      <Button title="Purity" look="quiet" small onPress={() => router.navigate('/purity')} />
+    </>
+  );
   if (study === null)
     return (
-      <Page title="Fruit">
+      <Page title="Fruit" over={ABOUT} corner={corner}>
         <Txt role="status">Adding up …</Txt>
       </Page>
     );
@@ -58,13 +66,8 @@ function Fruit() {
   return (
     <Page
       title="Fruit"
-      over={working ? 'Adding up …' : 'Set, drop, and whether it is luck'}
-      corner={
-        <>
-          <FindButton />
-          <Button title="Purity" look="quiet" small onPress={() => router.navigate('/purity')} />
-        </>
-      }
+      over={working ? 'Adding up …' : ABOUT}
+      corner={corner}
       foot={<FilterFoot choice={choice} choices={study.choices} onChoice={setChoice} />}
       side={
         <>

@@ -45,23 +45,29 @@ function useGoalRows(chosen: string | null) {
             key={stand.id}
             variety={variety}
             stand={stand}
-            sum={sums.find((sum) => sum.stand.id === stand.id) ?? null}
+            sum={sums?.find((sum) => sum.stand.id === stand.id) ?? null}
             chosen={stand.id === chosen}
             onOpen={() => router.navigate({ pathname: '/goals', params: { stand: stand.id } })}
           />,
         ]
       : [];
   });
-  return { rows, counted: sums.length > 0 };
+  return { rows, sums };
 }
 
 function AllGoals() {
   const { patch } = useGarden();
   const wide = useIsWide();
-  const { rows, counted } = useGoalRows(null);
+  const { rows, sums } = useGoalRows(null);
   // A question comes before the answers that hang on it; once answered it stands aside.
-  const asked = patch !== null && patch.frostOn === null && counted;
+  const asked = patch !== null && patch.frostOn === null && sums !== null && sums.length > 0;
   const half = wide ? Math.ceil(rows.length / 2) : rows.length;
+  if (sums === null)
+    return (
+      <Page title="Goals" over="What each stand is to bring" corner={<ToToday />}>
+        <Txt role="status">Adding up …</Txt>
+      </Page>
+    );
   return (
     <Page
       title="Goals"

@@ -10,6 +10,7 @@ import { useGarden } from '@/data/garden/garden';
 import { useWeather } from '@/data/weather/weather';
 import { Button } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
+import { LeaveButton } from '@/ui/LeaveButton';
 import { Page } from '@/ui/Page';
 import { BeesBadge } from '@/ui/round/BeesBadge';
 import { CollectMales } from '@/ui/round/CollectMales';
@@ -71,8 +72,8 @@ function Round() {
   );
   const collecting = chosen ? [] : males;
   const picking = collecting.length > 0;
-  // Pinned by a plan that knows the latest entry, or by the one before where that entry was what it had planned.
-  const settled = ready && dawn !== null && dawn.plan !== null && (dawn.fresh || dawn.asPlanned);
+  // Pinned as soon as it is shown: a plan that comes a moment later must not take away what somebody has begun to read.
+  const settled = ready && dawn !== null && dawn.plan !== null;
   const asked = chosen !== undefined;
   useEffect(() => {
     if (settled && !asked && (shown !== pinned || picking !== value.picking)) change({ shown, picking });
@@ -119,7 +120,7 @@ function Round() {
   return (
     <LightProvider light={night ? 'before-dawn' : light}>
       {planning ? (
-        <Page title="Planning the round" foot={<Button title="Leave" look="quiet" onPress={leave} />}>
+        <Page title="Planning the round" corner={<LeaveButton onPress={leave} />}>
           <Txt>Who goes where, in what order, before the insects.</Txt>
         </Page>
       ) : stop && picking && dawn ? (
@@ -141,7 +142,7 @@ function Round() {
           dawn={dawn}
           numbered={numbered}
           onGo={onGo}
-          onPin={() => change({ shown: stop.flower.id })}
+          onPin={() => change({ shown: stop.flower.id, picking: false })}
           onLeave={leave}
         />
       ) : (

@@ -5,11 +5,9 @@ import { useForesight } from './foresight';
 import { useGarden } from '../garden/garden';
 import { useOutlook } from './outlook';
 
-const NONE: readonly GoalSum[] = [];
-
-/** Every stand's goal with its sum; empty until they are worked out. */
-export function useGoals(): readonly GoalSum[] {
-  return useForesight()?.goals ?? NONE;
+/** Every stand's goal with its sum; `null` until they are worked out. */
+export function useGoals(): readonly GoalSum[] | null {
+  return useForesight()?.goals ?? null;
 }
 
 /** The sum of a goal that is only being thought of. */

@@ -9,6 +9,7 @@ import { Txt } from '../theme';
 export function GoalsCard() {
   const router = useRouter();
   const sums = useGoals();
+  if (sums === null) return null;
   return (
     <Card style={{ gap: 6 }}>
       <Row>

@@ -15,8 +15,10 @@ import { Card, Button, Notice, Row, Sheet } from '../controls';
 import { SprayNotice } from '../care/SprayNotice';
 import { CoverAdvice } from '../patch/CoverAdvice';
 import { HealthTiles } from '../patch/HealthTiles';
+import { InOrder, type Part } from '../InOrder';
+import { KeepsHeight } from '../KeepsHeight';
 import { Page } from '../Page';
-import { Txt } from '../theme';
+import { Txt, useIsWide } from '../theme';
 import { UndoLine } from '../UndoLine';
 import { useShortcuts } from '../useShortcuts';
 import { AwaitedCard } from './AwaitedCard';
@@ -55,10 +57,79 @@ export function WalkPlant(props: WalkPlantProps) {
   const { value, change, first, flowers, tonight, awaited, busy, problem } = entry;
   const { crop, stand } = growing;
   const forFruit = stand.reason === 'fruit';
+  const wide = useIsWide();
   const covers = useMemo(() => coversFor(state, growing, today).needed, [state, growing, today]);
   const advice = eveningAdvice(crop, value.sex, value.stage, stand.reason, forFruit || covers);
   const words = walkWords(entry, growing, covers);
   const main = mainKey(entry, growing, advice, words);
+  const parts: readonly Part[] = [
+    {
+      key: 'before',
+      ready: true,
+      node: (
+        <>
+          {problem ? <Notice tone="brick" text={problem} /> : null}
+          <HealthQuestion growing={growing} />
+          <SprayNotice stand={growing.stand} entering />
+          <CoverAdvice growing={growing} />
+          <LastUsefulNotice growing={growing} />
+        </>
+      ),
+    },
+    {
+      key: 'plan',
+      ready: planKnown,
+      node: (
+        <KeepsHeight>
+          {plan && (plan.females.length > 0 || plan.males > 0) ? (
+            <PlannedHere plan={plan} />
+          ) : planKnown && !plan && tonight.some(({ shuttings }) => shuttings.length > 0) ? (
+            <Notice tone="leaf" text="Done here: the plan wants nothing more of this plant tonight." />
+          ) : null}
+        </KeepsHeight>
+      ),
+    },
+    {
+      key: 'keys',
+      ready: true,
+      node: (
+        <>
+          <AwaitedCard
+            awaited={awaited}
+            forFruit={forFruit}
+            covers={covers}
+            busy={busy}
+            onReady={(flower) =>
+              forFruit
+                ? entry.workOpen('kitchen', flower)
+                : entry.enter({ ...first, node: flower.node }, covers ? 'shut' : 'note', flower)
+            }
+          />
+          {demo ? (
+            <InSight
+              growing={growing}
+              date={today}
+              known={flowers.filter((flower) => tonight.includes(flower) || flower.shuttings.length > 0)}
+              onPick={change}
+            />
+          ) : null}
+          <Card style={{ padding: 10 }}>
+            <Reading growing={growing} entry={entry} advice={advice} onKey={props.onKey} />
+            <WalkKeys entry={entry} growing={growing} advice={advice} main={main} words={words} />
+            {advice.shutTonight && value.sex !== 'male' && crop.family !== 'corn' ? (
+              <Txt size="label" tone="muted">
+                {entry.closure === 'tape'
+                  ? 'Half on the petals, half above, no lower than half way down; pinch the top and fold the ends into tabs.'
+                  : 'Draw it snug, not so tight that it bruises.'}{' '}
+                Rough hands snap the flower off.
+              </Txt>
+            ) : null}
+          </Card>
+          {tonight.length > 0 ? <Tonight flowers={tonight} growing={growing} zone={place.zone} /> : null}
+        </>
+      ),
+    },
+  ];
   return (
     <Page
       title={plantName(growing)}
@@ -72,50 +143,10 @@ export function WalkPlant(props: WalkPlantProps) {
           onPress={onLeave}
         />
       }
-      side={side}
+      side={wide ? side : undefined}
       foot={<WalkFoot {...props} entry={entry} main={main} />}
     >
-      {problem ? <Notice tone="brick" text={problem} /> : null}
-      <HealthQuestion growing={growing} />
-      <SprayNotice stand={growing.stand} entering />
-      <CoverAdvice growing={growing} />
-      <LastUsefulNotice growing={growing} />
-      {plan ? <PlannedHere plan={plan} /> : null}
-      {planKnown && !plan && tonight.some(({ shuttings }) => shuttings.length > 0) ? (
-        <Notice tone="leaf" text="Done here: the plan wants nothing more of this plant tonight." />
-      ) : null}
-      <AwaitedCard
-        awaited={awaited}
-        forFruit={forFruit}
-        covers={covers}
-        busy={busy}
-        onReady={(flower) =>
-          forFruit
-            ? entry.workOpen('kitchen', flower)
-            : entry.enter({ ...first, node: flower.node }, covers ? 'shut' : 'note', flower)
-        }
-      />
-      {demo ? (
-        <InSight
-          growing={growing}
-          date={today}
-          known={flowers.filter((flower) => tonight.includes(flower) || flower.shuttings.length > 0)}
-          onPick={change}
-        />
-      ) : null}
-      <Card style={{ padding: 10 }}>
-        <Reading growing={growing} entry={entry} advice={advice} onKey={props.onKey} />
-        <WalkKeys entry={entry} growing={growing} advice={advice} main={main} words={words} />
-        {advice.shutTonight && value.sex !== 'male' && crop.family !== 'corn' ? (
-          <Txt size="label" tone="muted">
-            {entry.closure === 'tape'
-              ? 'Half on the petals, half above, no lower than half way down; pinch the top and fold the ends into tabs.'
-              : 'Draw it snug, not so tight that it bruises.'}{' '}
-            Rough hands snap the flower off.
-          </Txt>
-        ) : null}
-      </Card>
-      {tonight.length > 0 ? <Tonight flowers={tonight} growing={growing} zone={place.zone} /> : null}
+      <InOrder parts={wide ? parts : [...parts, { key: 'list', ready: true, node: side }]} />
       <Sheet open={entry.doubted !== null} onClose={entry.lookAgain} title="Is that so?">
         <Txt>{entry.doubted?.doubt.words}</Txt>
         <Button title="Look again" look="main" onPress={entry.lookAgain} />

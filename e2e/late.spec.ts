@@ -67,7 +67,7 @@ const SCREENS: readonly (readonly [path: string, press: RegExp, then: RegExp])[]
   ['/', /^Start the 05:05 round/, /^(Collect|Planning the round|.* \d+$)/],
   ['/walk', /^Nothing here. Next plant/, /./],
   ['/round', /^Leave the round/, /Tuesday 14 July/],
-  ['/looks', /^(growing|yellowing|gone)/, /./],
+  ['/looks', /: growing$/, /./],
   ['/fruit', /^Find a fruit by its mark/, /^Find/],
   ['/seed', /^Begin a lot/, /lot/i],
   ['/goals', /^Open the goal of Ferryman/, /^Goal: Ferryman/],

@@ -2,6 +2,7 @@
 import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { groupsFolder, writeGroups } from './groups.mjs';
 import { ensureChromium, ensurePackages, quietEnv, root, wholeChromium } from './ensure.mjs';
 
 await ensurePackages();
@@ -11,6 +12,7 @@ const { build } = await import('./build.mjs');
 const reports = join(root, 'test-reports');
 rmSync(reports, { recursive: true, force: true });
 mkdirSync(reports, { recursive: true });
+writeGroups();
 const total = { passed: 0, failed: 0 };
 
 /** Runs a step. Where another runs beside it, what it says comes in one piece when it is over. */
@@ -46,16 +48,10 @@ function count(ok, read) {
     total.failed++;
   }
 }
-async function jest(project) {
+async function jest(project, env = {}) {
   const file = join(reports, `${project}.json`);
-  const ok = await step(`tests: ${project}`, [
-    'jest',
-    '--selectProjects',
-    project,
-    '--json',
-    `--outputFile=${file}`,
-    '--silent',
-  ]);
+  const args = ['jest', '--selectProjects', project, '--json', `--outputFile=${file}`, '--silent'];
+  const ok = await step(`tests: ${project}`, args, { env });
   count(ok, () => {
     const report = JSON.parse(readFileSync(file, 'utf8'));
     return { passed: report.numPassedTests, failed: report.numFailedTests };
@@ -66,7 +62,7 @@ async function jest(project) {
 const built = build();
 const waiting = [
   () => built,
-  () => jest('core'),
+  () => jest('core', { TEST_GROUPS: groupsFolder }),
   () => jest('ui'),
   () => check('lint', ['eslint', '.', '--max-warnings', '0']),
   () => check('benches at their smallest size', ['tsx', 'bench/index.ts', '--smallest']),

@@ -139,7 +139,7 @@ type Work = Omit<Worked, 'crop'> & { readonly plant: PlantId };
 
 /**
  * When the latest pollination of some hundred flowers was; empty without any.
- * @example lastWorkIn(state.flowers) // '2026-07-06T04:00:00.000Z'
+ * @example lastWorkIn(state.flowers) // '2026-07-06T04:10:00.000Z'
  */
 export const lastWorkIn = ofPart('last work', (part) => {
   let latest = '';

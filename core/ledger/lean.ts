@@ -20,11 +20,13 @@ export function revived(table: ViewTable, view: { readonly id: SubjectId }): { r
   return table === 'plants' ? wholePlant(view as unknown as LeanPlant) : view;
 }
 
+/** A flower as it is kept. */
 export type LeanFlower = Partial<Flower> & Pick<Flower, 'id' | 'plant' | 'sex'>;
 type LeanPlant = Partial<Plant> & Pick<Plant, 'id' | 'stand' | 'label' | 'xM' | 'yM' | 'event' | 'addedAt'>;
 
 // Written out field by field, since all of them must have one shape to be quick to read.
 
+/** A flower as it was before it was kept. */
 export function wholeFlower(view: LeanFlower): Flower {
   return {
     id: view.id,

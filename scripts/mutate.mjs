@@ -122,6 +122,27 @@ const MUTANTS = [
     tests: STORE,
   },
   {
+    rule: 'a late part that is not the text that was frozen is refused',
+    file: 'core/ledger/latePart.ts',
+    from: "if (keyOf(text) !== this.head.key.split('/').at(-1)) return false;",
+    to: '',
+    tests: ['core/ledger/freeze'],
+  },
+  {
+    rule: 'what a fruit that still hangs rests on stays with it in a snapshot',
+    file: 'core/ledger/freeze.ts',
+    from: 'const bygone = old.filter(({ id }) => !fathers.has(id))',
+    to: 'const bygone = old.filter(() => true)',
+    tests: ['core/ledger/freeze'],
+  },
+  {
+    rule: 'an early state never takes a sealed subject for a new one',
+    file: 'core/ledger/state.ts',
+    from: 'return kind !== null && state[SUBJECTS[kind].table].has(subject);',
+    to: 'return false;',
+    tests: STORE,
+  },
+  {
     rule: 'a reading drops no tap made meanwhile',
     file: 'src/data/store/logReader.ts',
     from: 'state ??= fold([...events, ...this.taps]);',

@@ -3,7 +3,7 @@ import { cropOf } from '../crops';
 import { workTime } from '../fruitset';
 import { kitchenRound } from '../kitchen';
 import { walkOrder } from '../patch';
-import { markIndexIn, rollOf } from '../purity';
+import { fitForSeed, markIndexIn, rollOf } from '../purity';
 import { contradictions, leftFlowers, nextRounds, toLookAt } from '../rounds';
 import { demoLog, DEMO_PLACE, DEMO_TODAY, demoStart } from '../simulation';
 import { addDays, type LocalDate } from '../time';
@@ -130,4 +130,36 @@ test('a part that is not the text that was frozen is refused', () => {
     asked === key ? (text(asked) ?? '').replace('female', 'femalf') : text(asked),
   );
   expect(result).toEqual({ ok: false, reason: 'broken' });
+});
+
+test('the males that a fruit rests on are there with it, though their plant is gone', () => {
+  const season = demoLog(5) as AnyEvent[];
+  const before = fold(season);
+  const father = [...before.flowers.values()].flatMap(({ plant, pollinations }) =>
+    pollinations.flatMap(({ fathers }) =>
+      fathers.filter((each) => each.plant !== plant && each.flowers.length > 0),
+    ),
+  )[0];
+  if (!father) throw new Error('no father');
+  const removed = {
+    ...season[0],
+    id: '7ZZZZZZZZZZZZZZZZZZZZZZZZZ',
+    at: season.at(-1)?.at,
+    kind: 'plantRemoved',
+  };
+  const grown = fold([...season, { ...removed, plant: father.plant } as unknown as AnyEvent]);
+  const { head } = freeze(grown, { sealBefore: '2027-06-01T00:00:00.000Z', partSize: 4 });
+  const early = resume(JSON.parse(head), []);
+  if (!early.ok) throw new Error(early.reason);
+  expect(early.late.length).toBeGreaterThan(0);
+  const resting = [...grown.flowers.values()].filter(
+    ({ plant, pollinations }) => !grown.plants.get(plant)?.ended && pollinations.length > 0,
+  );
+  for (const flower of resting)
+    expect(fitForSeed(flower, early.state).verdict).toBe(fitForSeed(flower, grown).verdict);
+  expect(
+    resting.some(({ pollinations }) =>
+      pollinations.some(({ fathers }) => fathers.some(({ plant }) => plant === father.plant)),
+    ),
+  ).toBe(true);
 });

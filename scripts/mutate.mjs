@@ -131,8 +131,8 @@ const MUTANTS = [
   {
     rule: 'what a fruit that still hangs rests on stays with it in a snapshot',
     file: 'core/ledger/freeze.ts',
-    from: 'const bygone = old.filter(({ id }) => !fathers.has(id))',
-    to: 'const bygone = old.filter(() => true)',
+    from: 'pollinations.flatMap((each) => each.fathers.flatMap(({ flowers }) => flowers))',
+    to: '[]',
     tests: ['core/ledger/freeze'],
   },
   {

@@ -3,6 +3,7 @@ import type { FlowerId, LotId, PlantId, StandId, VarietyId } from './ids';
 import type { AnyEvent, Draft, LookResult } from './ledger';
 import { markAt } from './purity';
 import { seededRandom } from './random';
+import { demoLog } from './simulation';
 import { TestGarden } from './testGarden';
 import { shuffled } from './testing';
 import { addDays } from './time';
@@ -252,4 +253,27 @@ class LogMaker {
       if (subject) this.maybe(0.7, { kind: 'withdrawn', subject, target: event.id }, '2026-07-23', 20);
     }
   }
+}
+
+const DAY_MS = 86_400_000;
+
+/** For tests only: the demo season of last year, its plants taken out in the autumn, and this year's. */
+export function twoYears(): AnyEvent[] {
+  const earlier = (demoLog(4) as AnyEvent[]).map((event) => ({
+    ...event,
+    at: new Date(Date.parse(event.at) - 364 * DAY_MS).toISOString(),
+  })) as AnyEvent[];
+  const out = earlier.flatMap((event, i) =>
+    event.kind === 'plantAdded'
+      ? [
+          {
+            ...event,
+            id: `01HZZZZZZZZZZZZZZZZZZZ${String(1000 + i).padStart(4, '0')}`,
+            at: new Date(Date.parse(event.at) + 150 * DAY_MS).toISOString(),
+            kind: 'plantRemoved',
+          } as unknown as AnyEvent,
+        ]
+      : [],
+  );
+  return [...earlier, ...out, ...(demoLog(5) as AnyEvent[])];
 }

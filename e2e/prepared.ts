@@ -14,14 +14,15 @@ import { batchText } from '../src/data/store/batch';
 const QUIET = '/fonts/fonts.css';
 const DEVICE = 'device-1-1';
 
-/**
- * Fills a page's storage as the app itself would have left it, and opens an address. A journey that begins with a patch is spared the
- * taps to it: how those go is the matter of first-season.spec.ts, of files taken in that of files.spec.ts.
- */
-async function openKept(page: Page, space: 'own' | 'demo', batch: string, path: string): Promise<void> {
+/** Fills a page's storage before the app looks at it. */
+export async function fillStorage(
+  page: Page,
+  space: 'own' | 'demo',
+  contents: ReadonlyMap<string, string>,
+): Promise<void> {
   await page.goto(QUIET);
   await page.evaluate(
-    async ({ space, batch, device }) => {
+    async ({ space, pairs, device }) => {
       const name = space === 'demo' ? 'steady-trowel-demo' : 'steady-trowel';
       const db = await new Promise<IDBDatabase>((done, failed) => {
         const asked = indexedDB.open(name, 1);
@@ -31,7 +32,7 @@ async function openKept(page: Page, space: 'own' | 'demo', batch: string, path: 
       });
       await new Promise<void>((done, failed) => {
         const writing = db.transaction('entries', 'readwrite');
-        writing.objectStore('entries').put(batch, 'log/01KS22Y8C047C4FEZDQK8Y1000');
+        for (const [key, text] of pairs) writing.objectStore('entries').put(text, key);
         writing.oncomplete = () => done();
         writing.onerror = () => failed(writing.error);
       });
@@ -40,8 +41,16 @@ async function openKept(page: Page, space: 'own' | 'demo', batch: string, path: 
       const prefs = { device, units: 'metric', clock: '24', ...kept, space };
       localStorage.setItem('steady-trowel/prefs', JSON.stringify(prefs));
     },
-    { space, batch, device: DEVICE },
+    { space, pairs: [...contents], device: DEVICE },
   );
+}
+
+/**
+ * Fills a page's storage as the app itself would have left it, and opens an address. A journey that begins with a patch is spared the
+ * taps to it: how those go is the matter of first-season.spec.ts, of files taken in that of files.spec.ts.
+ */
+async function openKept(page: Page, space: 'own' | 'demo', batch: string, path: string): Promise<void> {
+  await fillStorage(page, space, new Map([['log/01KS22Y8C047C4FEZDQK8Y1000', batch]]));
   await page.goto(path);
 }
 

@@ -6,33 +6,12 @@ import { walkOrder } from '../patch';
 import { fitForSeed, markIndexIn, rollOf } from '../purity';
 import { contradictions, leftFlowers, nextRounds, toLookAt } from '../rounds';
 import { demoLog, DEMO_PLACE, DEMO_TODAY, demoStart } from '../simulation';
+import { twoYears } from '../testLogs';
 import { addDays, type LocalDate } from '../time';
 import { eventsOf, fold, freeze, LatePart, resume, Shards, type AnyEvent, type Flower, type State } from '.';
 import { saidOf } from './parts';
 
-const DAY = 86_400_000;
 const { zone } = DEMO_PLACE;
-
-/** The demo season of last year, its plants taken out in the autumn, and the beginning of this one. */
-function twoYears(): AnyEvent[] {
-  const earlier = (demoLog(4) as AnyEvent[]).map((event) => ({
-    ...event,
-    at: new Date(Date.parse(event.at) - 364 * DAY).toISOString(),
-  })) as AnyEvent[];
-  const out = earlier.flatMap((event, i) =>
-    event.kind === 'plantAdded'
-      ? [
-          {
-            ...event,
-            id: `01HZZZZZZZZZZZZZZZZZZZ${String(1000 + i).padStart(4, '0')}`,
-            at: new Date(Date.parse(event.at) + 150 * DAY).toISOString(),
-            kind: 'plantRemoved',
-          } as unknown as AnyEvent,
-        ]
-      : [],
-  );
-  return [...earlier, ...out, ...(demoLog(5) as AnyEvent[])];
-}
 
 const log = twoYears();
 const whole = fold(log);

@@ -52,6 +52,8 @@ export async function askLog<T>(
     }
     await pause(AGAIN_MS);
   }
+  // What is reckoned here reads bygone years too.
+  await store.rest();
   signal.throwIfAborted();
   markWorkOf(what, 'screen');
   return here();

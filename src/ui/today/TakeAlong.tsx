@@ -9,11 +9,11 @@ import { Txt } from '../theme';
 
 /** The rounds on paper and in the grower's calendar. */
 export function TakeAlong() {
-  const { state, place, now } = useGarden();
+  const { state, store, place, now } = useGarden();
   const { weatherOf } = useWeather();
   const router = useRouter();
   const calendar = async () => {
-    const { saveRounds } = await later.fetch();
+    const [{ saveRounds }] = await Promise.all([later.fetch(), store.rest()]);
     await saveRounds(state, place, now, nextRounds(state, place, now, weatherOf));
   };
   return (

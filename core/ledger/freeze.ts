@@ -1,5 +1,5 @@
 import type { FlowerId, PlantId, StandId, SubjectId } from '../ids';
-import { keyOf, LatePart, type PartHead } from './latePart';
+import { ATTIC, keyOf, LatePart, type PartHead } from './latePart';
 import { isLean, lean } from './lean';
 import { saidOf } from './parts';
 import { Shards } from './shards';
@@ -8,8 +8,6 @@ import { VIEW_TABLES } from './subjects';
 import type { Flower } from './flowerViews';
 import type { State } from './state';
 
-/** Where the parts of a snapshot are kept that come late. */
-export const ATTIC = 'attic/';
 /** So many of a list are frozen before the thread is given free. */
 const AT_ONCE = 200;
 /** What flowers say of the time this long before the seal is kept with the snapshot; of older ones only what never ages. */

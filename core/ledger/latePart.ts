@@ -1,6 +1,9 @@
 import { TrowelError } from '../errors';
 import { hashText } from '../random';
 
+/** Where the parts of a snapshot are kept that come late. */
+export const ATTIC = 'attic/';
+
 /** What is known of a late part before its text is there. Plain data, kept with the snapshot. */
 export interface PartHead {
   /** Under which its text is kept: made of that text, so that a key never stands for two. */

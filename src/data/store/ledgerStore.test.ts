@@ -190,7 +190,7 @@ describe('a long log', () => {
     const contents = new Map<string, string>();
     contents.set('log/01J00000000000000000000001', batchText([...season, ...others()]));
     const store = await opened(memoryBox(contents), noNeighbours, 40_000_000);
-    await settle();
+    while (!contents.has('snapshot')) await settle();
     return { contents, store };
   }
 

@@ -89,7 +89,7 @@ test('an entry about a flower that a snapshot sealed brings a reader the whole l
     device: 'b',
     by: () => 'Oda',
   }).open();
-  await new Promise((resolve) => setTimeout(resolve, 20));
+  while (!contents.has('snapshot')) await new Promise((resolve) => setTimeout(resolve, 20));
   const { box, touched } = watched(memoryBox(contents));
   const reader = await new LogReader({ box, neighbours: noNeighbours }).open();
   const flower = [...reader.ledger.state.flowers.keys()].find((id) => isSealed(reader.ledger.state, id));

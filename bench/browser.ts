@@ -5,7 +5,7 @@ import type { Browser, Page } from '@playwright/test';
 import { toJson } from '../core/formats';
 import { SCREENS } from '../e2e/screens';
 import { makeLog } from './makeLog';
-import { withBrowser } from './served';
+import { phonePage, withBrowser } from './served';
 import { filterTimes, fullestScreens, longTasks, screenTimes } from './screens';
 
 const PORT = 8393;
@@ -96,15 +96,7 @@ interface Worked {
 }
 
 async function worked(browser: Browser, size: number, repeats: number): Promise<Worked> {
-  const context = await browser.newContext({
-    viewport: { width: 390, height: 844 },
-    timezoneId: 'Europe/Ljubljana',
-    locale: 'en-GB',
-  });
-  const page = await context.newPage();
-  page.setDefaultTimeout(120_000);
-  // Only the date is held: performance.now goes on, and is what is read.
-  await page.addInitScript((now) => (Date.now = () => now), NOW.getTime());
+  const page = await phonePage(browser, NOW.getTime());
   await importLog(page, size);
   const result: Worked = {
     walk: [],
@@ -124,7 +116,7 @@ async function worked(browser: Browser, size: number, repeats: number): Promise<
   result.fullest = await fullestScreens(page, BASE, repeats > 1 ? screens : screens.slice(0, 3));
   await walkTaps(page, result, repeats);
   await roundTaps(page, result, Math.min(3, repeats));
-  await context.close();
+  await page.context().close();
   return result;
 }
 

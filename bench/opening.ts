@@ -1,8 +1,10 @@
 import type { Browser, Page } from '@playwright/test';
+import { freezing } from '../core/ledger';
 import { seededRandom } from '../core/random';
+import { fillStorage } from '../e2e/prepared';
 import { LedgerStore, memoryBox, noNeighbours } from '../src/data/store';
 import { makeLog } from './makeLog';
-import { withBrowser } from './served';
+import { phonePage, withBrowser } from './served';
 
 const PORT = 8394;
 const BASE = `http://127.0.0.1:${PORT}`;
@@ -22,6 +24,7 @@ async function keptAt(size: number): Promise<Map<string, string>> {
       random: seededRandom(7),
       device: 'bench',
       by: () => 'Oda',
+      freezer: async () => freezing,
     }).open();
   const store = await open();
   await store.add(events.slice(0, -LOOSE));
@@ -31,30 +34,6 @@ async function keptAt(size: number): Promise<Map<string, string>> {
     await new Promise((resolve) => setTimeout(resolve, size > 100_000 ? 3000 : 500));
   }
   return contents;
-}
-
-async function fill(page: Page, contents: ReadonlyMap<string, string>): Promise<void> {
-  await page.goto(`${BASE}/fonts/fonts.css`);
-  // In pieces: one message of a hundred megabytes is more than the way into a page takes.
-  const store = (pairs: readonly (readonly [string, string])[]) =>
-    page.evaluate(async (pairs) => {
-      const db = await new Promise<IDBDatabase>((done, failed) => {
-        const asked = indexedDB.open('steady-trowel', 1);
-        asked.onupgradeneeded = () => asked.result.createObjectStore('entries');
-        asked.onsuccess = () => done(asked.result);
-        asked.onerror = () => failed(asked.error);
-      });
-      await new Promise<void>((done, failed) => {
-        const writing = db.transaction('entries', 'readwrite');
-        for (const [key, text] of pairs) writing.objectStore('entries').put(text, key);
-        writing.oncomplete = () => done();
-        writing.onerror = () => failed(writing.error);
-      });
-      db.close();
-      const prefs = { device: 'device-bench', units: 'metric', clock: '24', space: 'own' };
-      localStorage.setItem('steady-trowel/prefs', JSON.stringify(prefs));
-    }, pairs);
-  for (const pair of contents) await store([pair]);
 }
 
 interface Opening {
@@ -129,17 +108,10 @@ interface Opened {
 
 async function prepared(browser: Browser, size: number): Promise<Opened> {
   const contents = await keptAt(size);
-  const context = await browser.newContext({
-    viewport: { width: 390, height: 844 },
-    timezoneId: 'Europe/Ljubljana',
-    locale: 'en-GB',
-  });
-  const page = await context.newPage();
-  page.setDefaultTimeout(120_000);
-  // Only the date is held: performance.now goes on, and is what is read.
-  await page.addInitScript((now) => (Date.now = () => now), NOW);
+  const page = await phonePage(browser, NOW);
   await page.addInitScript(WATCH);
-  await fill(page, contents);
+  // In pieces: one message of a hundred megabytes is more than the way into a page takes.
+  for (const pair of contents) await fillStorage(page, 'own', new Map([pair]), BASE);
   await opening(page);
   await page.evaluate(() => navigator.serviceWorker.ready);
   await page.waitForTimeout(4000);

@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { chromium, type Browser } from '@playwright/test';
+import { chromium, type Browser, type Page } from '@playwright/test';
 import chromiumArgs from '../scripts/chromium-args.json';
 
 /** The built app served at a port, and a browser to measure it in; both are gone once the work is done. */
@@ -23,4 +23,18 @@ export async function withBrowser(
     await browser.close();
     server.kill();
   }
+}
+
+/** A page of a phone's size in a garden near Ljubljana, on a day that stands still. */
+export async function phonePage(browser: Browser, now: number): Promise<Page> {
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    timezoneId: 'Europe/Ljubljana',
+    locale: 'en-GB',
+  });
+  const page = await context.newPage();
+  page.setDefaultTimeout(120_000);
+  // Only the date is held: performance.now goes on, and is what is read.
+  await page.addInitScript((at) => (Date.now = () => at), now);
+  return page;
 }

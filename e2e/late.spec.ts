@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Locator, type Page } from '@playwright/test';
 import { openDemo } from './helpers';
 import { holdUpLateParts, LATE_MS } from './late';
 
@@ -62,21 +62,58 @@ async function watchAbove(page: Page): Promise<void> {
 /** What a screen is called while it waits: read as a state, not as words to be found again. */
 const WAITING = /^(Planning the round|Opening)$/;
 
-/** Each screen with a button of its own, and what is there once that was pressed. */
-const SCREENS: readonly (readonly [path: string, press: RegExp, then: RegExp])[] = [
-  ['/', /^Start the 05:05 round/, /^(Collect|Planning the round|.* \d+$)/],
-  ['/walk', /^Nothing here. Next plant/, /./],
-  ['/round', /^Leave the round/, /Tuesday 14 July/],
-  ['/looks', /: growing$/, /./],
-  ['/fruit', /^Find a fruit by its mark/, /^Find/],
-  ['/seed', /^Begin a lot/, /lot/i],
-  ['/goals', /^Open the goal of Ferryman/, /^Goal: Ferryman/],
-];
+type Press = readonly [press: RegExp, then: (page: Page) => Locator];
+const heading = (name: RegExp) => (page: Page) => page.getByRole('heading', { name }).first();
+const words = (text: RegExp) => (page: Page) => page.getByText(text).first();
+const button = (name: RegExp) => (page: Page) => page.getByRole('button', { name }).first();
+const today = heading(/^Tuesday 14 July/);
+const purity = heading(/^Purity/);
 
-for (const [path, press, then] of SCREENS)
+/** What can be pressed above the fold, and what is there once it was. The first of each screen here, all in `npm run acceptance`. */
+const SCREENS: Readonly<Record<string, readonly [Press, ...Press[]]>> = {
+  '/': [
+    [/^Start the 05:05 round/, heading(/^Collect \d+ males?$/)],
+    [/^Find anything/, heading(/^Find/)],
+    [/^Settings/, heading(/^Settings/)],
+    [/^People on this round: one more/, (page) => page.getByLabel('People on this round: 2')],
+  ],
+  '/walk': [
+    [/^Nothing here. Next plant/, words(/^Plant 2 of/)],
+    [/^Leave the walk/, today],
+    [/^Shut this female/, words(/^Tonight on this plant: 1 flower/)],
+    [/^male, /, (page) => page.getByRole('button', { name: /^male, /, pressed: true })],
+    [/^Not sure\? Ask the key/, (page) => page.getByRole('button', { name: /^Leave the key/ })],
+  ],
+  '/round': [
+    [/^Leave the round/, today],
+    [/ is missing$/, words(/^(Last|Saving): /)],
+    [/^Picked: /, button(/^whole$/)],
+  ],
+  '/looks': [
+    [/its closure is whole$/, words(/^(Last|Saving): /)],
+    [/^All \d+ are still shut and whole/, words(/^(Last|Saving): /)],
+    [/^Back$/, today],
+  ],
+  '/fruit': [
+    [/^Find a fruit by its mark/, heading(/^Find/)],
+    [/^Purity/, purity],
+    [/^Show only some/, heading(/^Show only/)],
+  ],
+  '/seed': [
+    [/^Begin a lot/, heading(/lot/i)],
+    [/^Purity/, purity],
+  ],
+  '/goals': [
+    [/^Open the goal of Ferryman/, heading(/^Goal: Ferryman/)],
+    [/^Back to Today/, today],
+  ],
+};
+
+for (const [path, presses] of Object.entries(SCREENS))
   test(`nothing that can be read on ${path} moves when what is late comes, and a press in between does what it says`, async ({
     page,
   }) => {
+    test.setTimeout(120_000);
     await holdUpLateParts(page);
     await watchAbove(page);
     await openDemo(page, path);
@@ -92,9 +129,11 @@ for (const [path, press, then] of SCREENS)
     });
     expect(stood).toBeGreaterThan(3);
     expect(moved.filter(({ what }) => !WAITING.test(what))).toEqual([]);
-    // The same screen anew, and pressed as soon as there is something to press.
-    await page.reload();
-    await page.getByRole('button', { name: press }).first().click();
-    await expect(page.getByRole('heading', { name: then }).first()).toBeVisible();
-    if (path === '/walk') await expect(page.getByText(/^Plant 2 of/)).toBeVisible();
+    for (const [press, then] of process.env.FULL === '1' ? presses : presses.slice(0, 1)) {
+      // The same screen anew, and pressed as soon as there is something to press.
+      await page.goto(path);
+      await expect(then(page)).toBeHidden();
+      await button(press)(page).click();
+      await expect(then(page), String(press)).toBeVisible();
+    }
   });

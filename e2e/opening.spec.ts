@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { freezing } from '../core/ledger';
 import { seededRandom } from '../core/random';
 import { twoYears } from '../core/testLogs';
 import { LedgerStore, memoryBox, noNeighbours } from '../src/data/store';
@@ -15,6 +16,7 @@ async function twoSeasons(): Promise<Map<string, string>> {
       random: seededRandom(1),
       device: 'device-1-1',
       by: () => 'Oda',
+      freezer: async () => freezing,
     }).open();
   await (await open()).add(twoYears());
   await open();

@@ -19,8 +19,9 @@ export async function fillStorage(
   page: Page,
   space: 'own' | 'demo',
   contents: ReadonlyMap<string, string>,
+  origin = '',
 ): Promise<void> {
-  await page.goto(QUIET);
+  await page.goto(`${origin}${QUIET}`);
   await page.evaluate(
     async ({ space, pairs, device }) => {
       const name = space === 'demo' ? 'steady-trowel-demo' : 'steady-trowel';

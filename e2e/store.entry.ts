@@ -1,4 +1,5 @@
 // Runs in the page of e2e/store.spec.ts: the store over this browser's own database, without the app.
+import { freezing } from '../core/ledger';
 import { seededRandom } from '../core/random';
 import { browserNeighbours, LedgerStore } from '../src/data/store';
 import { deviceBox } from '../src/data/store/deviceBox';
@@ -15,6 +16,7 @@ const open = (name: string) =>
     random: seededRandom(Date.now() + ++opened),
     device: 'phone',
     by: () => 'Oda',
+    freezer: async () => freezing,
     limits: { packAbove: 2, snapshotAbove: 3, snapshotEvery: 1, sealAfterDays: 0, undoDepth: 2 },
   }).open();
 

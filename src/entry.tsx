@@ -2,6 +2,7 @@ import '@expo/metro-runtime';
 import { startTransition, type ComponentProps, type ComponentType } from 'react';
 import { registerRootComponent } from 'expo';
 import { ExpoRoot } from 'expo-router';
+import { idle } from './data/device/idle';
 import { laterFrom } from './data/device/later';
 import { piece, usePiece, type Piece } from './data/device/pieces';
 import { SCREEN_KEYS } from './screenKeys';
@@ -23,9 +24,9 @@ laterFrom(() => others.fetch());
 /** How long after the start the other screens are fetched, ms: the first tap need not wait for them then. */
 const QUIET_MS = 4000;
 setTimeout(() => {
-  const fetch = () => void others.fetch().catch(() => undefined);
-  if (typeof requestIdleCallback === 'function') requestIdleCallback(fetch);
-  else fetch();
+  void idle()
+    .then(() => others.fetch())
+    .catch(() => undefined);
 }, QUIET_MS);
 
 /** A route whose code comes when it is first opened; the router takes it for one that is here. */

@@ -49,7 +49,6 @@ describe('how the round goes', () => {
       hands: null,
       at: null,
       lastAt: null,
-      asPlanned: false,
     });
   });
 
@@ -84,21 +83,6 @@ describe('how the round goes', () => {
     expect(slow).toBeLessThanOrEqual(2);
     work(55, females[4], [males[4]]);
     expect(progress().pace).toBeCloseTo(slow, 1);
-  });
-
-  test('it goes as planned as long as flowers are worked and males picked whole; one torn or still shut changes the plan', () => {
-    const { garden, shut, at, progress, work } = morning();
-    const [females, males] = [shut[0]?.females ?? [], shut[0]?.males ?? []];
-    garden.check(at(1), males[0] as FlowerId, 'whole');
-    expect(progress().asPlanned).toBe(true);
-    work(3, females[0], [males[0]]);
-    expect(progress().asPlanned).toBe(true);
-    garden.check(at(5), females[1] as FlowerId, 'torn');
-    expect(progress().asPlanned).toBe(false);
-    garden.check(at(6), males[2] as FlowerId, 'whole');
-    expect(progress().asPlanned).toBe(true);
-    garden.check(at(7), females[2] as FlowerId, 'not-open');
-    expect(progress().asPlanned).toBe(false);
   });
 
   test('yesterday’s entries say nothing of today', () => {

@@ -74,8 +74,6 @@ export interface RoundProgress {
   readonly at: { readonly xM: number; readonly yM: number } | null;
   /** When, epoch ms. */
   readonly lastAt: number | null;
-  /** The latest entry is a flower worked or a male picked: what was planned next still is. One torn, gone or still shut changes it. */
-  readonly asPlanned: boolean;
 }
 
 /** How the round goes so far, from its own entries: flowers worked and males picked. */
@@ -92,8 +90,7 @@ export function roundProgress(state: State, round: PollinationRound, zone: strin
     for (const check of flower.checks.filter(today)) handled.push({ at: Date.parse(check.at), growing });
   // Kitchen work done in between is on the hands too.
   const kitchen = pollenOnTool(state, zone, round.date);
-  if (handled.length === 0)
-    return { pace: 1, hands: kitchen?.variety ?? null, at: null, lastAt: null, asPlanned: false };
+  if (handled.length === 0) return { pace: 1, hands: kitchen?.variety ?? null, at: null, lastAt: null };
   const last = handled.reduce((a, b) => (b.at >= a.at ? b : a));
   const touched = carried.length > 0 ? carried.reduce((a, b) => (b.at >= a.at ? b : a)) : null;
   let taken = 0;
@@ -122,7 +119,6 @@ export function roundProgress(state: State, round: PollinationRound, zone: strin
           : null,
     at: plantPlace(last.growing),
     lastAt: last.at,
-    asPlanned: touched !== null && touched.at >= last.at,
   };
 }
 

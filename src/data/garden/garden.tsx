@@ -20,6 +20,7 @@ import { deviceBox, keepOnLeaving } from '../store/deviceBox';
 import { demoEvents } from '../demo/demo';
 import { boxName, useChangePrefs, usePrefs, type Prefs, type Space } from '../device/prefs';
 import { idle } from '../device/idle';
+import { later } from '../device/later';
 import { rememberOpen } from '../device/rescue';
 import { readAhead } from './readAhead';
 import { inWorker } from '../device/worker';
@@ -57,6 +58,7 @@ async function openSpace(
     by: () => prefs().by || (space === 'demo' ? 'Visitor' : 'Grower'),
     early: true,
     pause: idle,
+    freezer: async () => (await later.fetch()).freezing,
   });
   await store.open();
   rememberOpen(store);

@@ -1,5 +1,6 @@
 import { eachTrialPart } from '@core/fruitset';
 import type { State } from '@core/ledger';
+import { idle } from '../device/idle';
 
 /** After the first screen stands. */
 const BEGIN_MS = 1500;
@@ -11,13 +12,9 @@ const BEGIN_MS = 1500;
 export function readAhead(state: State, zone: string): () => void {
   const parts = eachTrialPart(state, zone);
   let stopped = false;
-  const idle =
-    typeof requestIdleCallback === 'function'
-      ? requestIdleCallback
-      : (work: () => void) => setTimeout(work, 20);
   const step = () => {
     if (stopped || parts.next().done) return;
-    idle(step);
+    void idle().then(step);
   };
   const timer = setTimeout(step, BEGIN_MS);
   return () => {

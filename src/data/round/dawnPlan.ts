@@ -20,8 +20,6 @@ export interface DawnPlan {
   readonly morning: BloomDay;
   /** `null` until the planner answered once. */
   readonly plan: RoundPlan | null;
-  /** Whether the plan knows the latest entry; else the one before still stands. */
-  readonly fresh: boolean;
   /** When each planned stop begins, and whose it is. */
   readonly at: ReadonlyMap<string, { readonly begin: number; readonly worker: string }>;
   /** What the one who records does, in order: flowers, and collecting not yet done. */
@@ -30,8 +28,6 @@ export interface DawnPlan {
   collectFor(flower: string | null): readonly Collecting[];
   /** The flowers of the round in the order planned: mine, then the others', then what is left out or done. */
   readonly order: readonly FlowerId[];
-  /** Whether the round went as planned up to the latest entry: then the plan before it tells what comes next. */
-  readonly asPlanned: boolean;
   /** How much slower (or quicker) than reckoned the round goes. */
   readonly pace: number;
   /** Variety whose pollen is on the hands now. */
@@ -69,12 +65,9 @@ export function useDawnPlan(round: PollinationRound | null): DawnPlan | null {
       ...(progress.at ? { at: progress.at } : {}),
     });
   }, [state, place, round, morning, progress, prefs.helpers, prefs.team, minute]);
-  const [answer, setAnswer] = useState<{ round: string; plan: RoundPlan; question: DawnQuestion } | null>(
-    null,
-  );
+  const [answer, setAnswer] = useState<{ round: string; plan: RoundPlan } | null>(null);
   const key = round ? `${round.kind}/${round.date}` : '';
   const current = answer?.round === key ? answer.plan : null;
-  const fresh = answer !== null && answer.question === question;
   const before = useRef<typeof answer>(null);
   const asker = useId();
   useEffect(() => {
@@ -87,14 +80,14 @@ export function useDawnPlan(round: PollinationRound | null): DawnPlan | null {
       .then((plan) => {
         if (!plan) return;
         markWorkOf('planned', 'worker');
-        before.current = { round: key, plan, question };
+        before.current = { round: key, plan };
         if (wanted) setAnswer(before.current);
       })
       .catch(() => {
         // No worker here: a quick plan on this thread is better than none.
         if (!wanted) return;
         markWorkOf('planned', 'screen');
-        setAnswer({ round: key, plan: planRound({ ...question.request, effort: 60_000 }), question });
+        setAnswer({ round: key, plan: planRound({ ...question.request, effort: 60_000 }) });
       });
     return () => {
       wanted = false;
@@ -122,14 +115,12 @@ export function useDawnPlan(round: PollinationRound | null): DawnPlan | null {
       question,
       morning,
       plan: current,
-      fresh,
       at,
       mine,
       collectFor: (flower) => collectBefore(flower, question, open, mine),
       order,
-      asPlanned: progress.asPlanned,
       pace: progress.pace,
       hands: progress.hands,
     };
-  }, [round, question, morning, progress, current, fresh, state, place.zone]);
+  }, [round, question, morning, progress, current, state, place.zone]);
 }

@@ -1,4 +1,4 @@
-import { type AnyEvent, type Draft } from '@core/ledger';
+import { freezing, type AnyEvent, type Draft } from '@core/ledger';
 import { seededRandom } from '@core/random';
 import { batchText, readBatch } from './batch';
 import { memoryBox, type Box } from './port';
@@ -15,6 +15,7 @@ function opened(box: Box, neighbours: Neighbours = noNeighbours, seed = 1, devic
     random: seededRandom(seed),
     device,
     by: () => 'Oda',
+    freezer: async () => freezing,
   }).open();
 }
 const begin = (store: LedgerStore, name = 'Home'): Draft => ({

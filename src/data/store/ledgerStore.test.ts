@@ -1,4 +1,4 @@
-import { fold, isSealed, type AnyEvent, type Draft } from '@core/ledger';
+import { fold, freezing, isSealed, type AnyEvent, type Draft } from '@core/ledger';
 import { seededRandom } from '@core/random';
 import { demoLog } from '@core/simulation';
 import { batchText } from './batch';
@@ -19,6 +19,7 @@ function opened(box: Box, neighbours: Neighbours = noNeighbours, seed = 1, devic
     random: seededRandom(seed),
     device,
     by: () => 'Oda',
+    freezer: async () => freezing,
   }).open();
 }
 
@@ -239,6 +240,19 @@ test('import adds what is new, once, and names ids that clash', async () => {
   expect(store.ledger.state.count).toBe(50);
   const edited = season.map((event, i) => (i === 0 ? { ...event, name: 'Edited' } : event)) as AnyEvent[];
   expect((await store.preview(edited)).clashing).toEqual([season[0]?.id]);
+});
+
+test('a log too short for a snapshot is not gone through for one with every tap', async () => {
+  let asked = 0;
+  const memory = memoryBox();
+  const box: Box = { ...memory, keys: () => (asked++, memory.keys()) };
+  const store = await opened(box);
+  await store.add(demoLog(6).slice(0, 400) as AnyEvent[]);
+  await settle();
+  asked = 0;
+  for (let i = 0; i < 20; i++) await store.record([begin(store, `P${i}`)]);
+  await settle();
+  expect(asked).toBeLessThan(5);
 });
 
 test('starting afresh empties this box alone, also in the other tab', async () => {

@@ -4,25 +4,28 @@ import {
   ATTIC,
   conflicts,
   eventsOf,
-  freezing,
   SCHEMA_VERSION,
   subjectOf,
   validateEvent,
   type AnyEvent,
   type Draft,
+  type freezing,
   type Frozen,
   type State,
 } from '@core/ledger';
 import type { Random } from '@core/random';
 import { toInstant, type Clock } from '@core/time';
 import { isBatch, isLoose, type Entry, type Origin } from './journal';
-import { beginsPatch, LogReader, type ReaderOptions } from './logReader';
+import { beginsPatch } from './ledger';
+import { LogReader, type ReaderOptions } from './logReader';
 
 export interface StoreOptions extends ReaderOptions {
   readonly clock: Clock;
   readonly random: Random;
   readonly device: string;
   readonly by: () => string;
+  /** Brings the code that makes a snapshot, which no opening waits for. Without it none is kept. */
+  readonly freezer?: () => Promise<typeof freezing>;
 }
 
 function withdrawing(events: readonly AnyEvent[]): Draft[] {
@@ -49,6 +52,8 @@ const RECENT = 60;
 export class LedgerStore extends LogReader {
   private readonly ids: IdMaker;
   private tidying = false;
+  /** Entries stored since the store was last tidied up. */
+  private sinceTidied = 0;
 
   constructor(private readonly options: StoreOptions) {
     super(options);
@@ -202,18 +207,20 @@ export class LedgerStore extends LogReader {
 
   private async save(): Promise<void> {
     for (const key of await this.journal.save()) {
+      this.sinceTidied++;
       if (!this.owed.has(key)) this.folded.add(key);
       if (key.startsWith('tap/')) this.stored.add(key);
     }
     if (this.behind) await this.catchUp().catch(() => undefined);
     this.change({});
-    if (this.tailLength >= this.limits.snapshotEvery) this.tidyUp();
+    if (this.sinceTidied >= this.limits.snapshotEvery) this.tidyUp();
   }
 
   /** A saving of time, never of data: what goes wrong with it is left for the next time. */
   private tidyUp(): void {
     if (this.tidying || !this.options.neighbours.canLock) return;
     this.tidying = true;
+    this.sinceTidied = 0;
     void this.tidy()
       .catch(() => undefined)
       .finally(() => (this.tidying = false));
@@ -223,11 +230,12 @@ export class LedgerStore extends LogReader {
   private async tidy(): Promise<void> {
     const { neighbours } = this.options;
     const base = await neighbours.locked('exclusive', () => this.packed());
-    if (!base) return;
+    const freeze = base && (await this.options.freezer?.());
+    if (!base || !freeze) return;
     // While it is written out other tabs go on, and this one answers: it is of a state that no entry changes.
     const { clock, pause } = this.options;
     const sealBefore = toInstant(clock.now() - this.limits.sealAfterDays * 86_400_000);
-    const steps = freezing(base.state, { sealBefore, partSize: this.limits.partSize });
+    const steps = freeze(base.state, { sealBefore, partSize: this.limits.partSize });
     let step = steps.next();
     for (; !step.done; step = steps.next()) await pause?.();
     await neighbours.locked('exclusive', () => this.keep(step.value as Frozen, base));

@@ -1,4 +1,4 @@
-import { isSealed, type AnyEvent, type Draft } from '@core/ledger';
+import { freezing, isSealed, type AnyEvent, type Draft } from '@core/ledger';
 import { seededRandom } from '@core/random';
 import { demoLog } from '@core/simulation';
 import { batchText } from './batch';
@@ -19,6 +19,7 @@ function storeOn(box: Box, neighbours: Neighbours = noNeighbours) {
     random: seededRandom(1),
     device: 'a',
     by: () => 'Oda',
+    freezer: async () => freezing,
   }).open();
 }
 
@@ -88,6 +89,7 @@ test('an entry about a flower that a snapshot sealed brings a reader the whole l
     random: seededRandom(2),
     device: 'b',
     by: () => 'Oda',
+    freezer: async () => freezing,
   }).open();
   while (!contents.has('snapshot')) await new Promise((resolve) => setTimeout(resolve, 20));
   const { box, touched } = watched(memoryBox(contents));

@@ -1,20 +1,16 @@
 import { TrowelError } from '@core/errors';
 import {
   applyAll,
-  emptyState,
   eventsOf,
   fold,
-  isKnown,
   latestAt,
   resume,
-  standings,
-  subjectOf,
   type AnyEvent,
   type LatePart,
   type State,
 } from '@core/ledger';
-import { mainPatch } from '@core/patch';
 import { isBatch, Journal } from './journal';
+import { beginsPatch, EMPTY, stands, type Ledger, type Tap } from './ledger';
 import type { Neighbours } from './neighbours';
 import type { Box } from './port';
 
@@ -50,58 +46,6 @@ export interface ReaderOptions {
   /** What is waited for between two pieces of long work. */
   readonly pause?: () => Promise<void>;
 }
-
-/** The events of one tap made in this browser. */
-export interface Tap {
-  readonly key: string;
-  readonly events: readonly AnyEvent[];
-}
-
-/** A tap taken back, and the events that did it. */
-export interface Undone {
-  readonly tap: Tap;
-  readonly by: readonly AnyEvent[];
-}
-
-/** The patch itself is no slip of the finger: the tap that began it is never offered to be taken back. */
-export function beginsPatch(state: State, events: readonly AnyEvent[]): boolean {
-  const main = mainPatch(state)?.id;
-  return events.some(
-    (event) => isKnown(event) && event.kind === 'patchBegun' && (main === undefined || event.patch === main),
-  );
-}
-
-/** What the screens see; a new object on every change. */
-export interface Ledger {
-  readonly state: State;
-  /** Whether all of the state can be read; before that who reads of bygone plants' flowers is told `not-here`. */
-  readonly whole: boolean;
-  /** Taps made here that can be taken back, latest last. Never what came from a file. */
-  readonly undoable: readonly Tap[];
-  /** Taps taken back since the last entry, which can be brought back, latest last. Not kept over a reload. */
-  readonly redoable: readonly Undone[];
-  /** Entries on the screen that storage has not answered for yet. */
-  readonly waiting: readonly AnyEvent[];
-  /** Entries that storage refused; kept here, in the export, and tried again on the next tap. */
-  readonly unsaved: readonly AnyEvent[];
-  readonly trouble: 'full' | 'refused' | null;
-  /** When the latest entry happened by its own clock: past now, some device's clock is wrong. */
-  readonly latestAt: string | null;
-  /** Keys of stored batches that could not be read whole; their bytes stay where they are. */
-  readonly damaged: readonly string[];
-}
-
-const EMPTY: Ledger = {
-  state: emptyState(),
-  whole: true,
-  undoable: [],
-  redoable: [],
-  waiting: [],
-  unsaved: [],
-  trouble: null,
-  latestAt: null,
-  damaged: [],
-};
 
 /** Late parts read from storage at a time. */
 const PARTS_AT_ONCE = 8;
@@ -353,15 +297,4 @@ function applied(state: State, events: readonly AnyEvent[]): State {
 function isFull(error: unknown): boolean {
   const { name, message } = (error ?? {}) as { name?: unknown; message?: unknown };
   return /quota|full|space/i.test(`${String(name)} ${String(message)}`);
-}
-
-/** Whether an entry is a fact that has not been taken back. */
-function stands(state: State, event: AnyEvent): boolean {
-  const subject = subjectOf(event);
-  if (subject === null || !isKnown(event) || event.kind === 'withdrawn') return false;
-  const events = state.log.get(subject);
-  return (
-    events !== undefined &&
-    standings(events).some(({ original, withdrawnBy }) => original.id === event.id && withdrawnBy === null)
-  );
 }

@@ -40,8 +40,6 @@ function morning(lone = false) {
       question,
       morning: day,
       plan,
-      fresh: true,
-      asPlanned: false,
       at: new Map(
         plan.routes.flatMap(({ stops, worker }) =>
           stops.map(({ id, begin }) => [id, { begin, worker }] as const),

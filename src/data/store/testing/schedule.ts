@@ -1,4 +1,4 @@
-import { fold, type AnyEvent, type Draft, type State } from '@core/ledger';
+import { fold, freezing, type AnyEvent, type Draft, type State } from '@core/ledger';
 import type { FlowerId, PlantId, StandId } from '@core/ids';
 import { seededRandom } from '@core/random';
 import { LedgerStore } from '../ledgerStore';
@@ -84,6 +84,7 @@ export async function runSchedule(
       random: seededRandom(seed + id * 7919),
       device: 'phone',
       by: () => 'Oda',
+      freezer: async () => freezing,
       limits: LIMITS,
       early,
       pause: settle,

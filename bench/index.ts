@@ -3,7 +3,7 @@ import { benchBrowser } from './browser';
 import { benchCore } from './core';
 import { benchCoverage } from './coverage';
 import { benchLineage } from './lineage';
-import { benchPlan } from './plan';
+import { benchIsolation, benchPlan } from './plan';
 import { benchMarks } from './marks';
 import { benchOpening } from './opening';
 import { benchProof } from './proof';
@@ -12,7 +12,10 @@ import { benchRounds } from './rounds';
 import { benchSeasons } from './season';
 import { benchStart } from './start';
 
-/** Sizes that tell something, and the smallest at which all of it still runs (`--smallest`: the test run calls that). */
+/**
+ * Sizes that tell something, and the smallest at which all of it still runs (`--smallest`; with `--core` what needs no browser: the test run
+ * calls that, `npm run acceptance` the rest).
+ */
 const FULL = {
   events: [2_000, 20_000, 200_000],
   mornings: 1000,
@@ -25,9 +28,13 @@ const FULL = {
   neighbours: 40,
   lots: 2000,
   choices: 200,
+  rows: [2_000, 20_000],
+  marks: 50_000,
+  graded: 5_000,
+  plans: 200,
 };
 const SMALLEST = {
-  events: [6_000],
+  events: [600],
   mornings: 2,
   forecasts: 5,
   seasons: 1,
@@ -37,7 +44,11 @@ const SMALLEST = {
   stands: 6,
   neighbours: 4,
   lots: 50,
-  choices: 5,
+  choices: 1,
+  rows: [200],
+  marks: 500,
+  graded: 100,
+  plans: 12,
 };
 
 async function main(): Promise<void> {
@@ -53,20 +64,26 @@ async function main(): Promise<void> {
     neighbours,
     lots,
     choices,
+    rows,
+    marks,
+    graded,
+    plans,
   } = process.argv.includes('--smallest') ? SMALLEST : FULL;
   benchCore(events);
   benchReading(forecasts, events);
-  benchRounds(mornings);
+  benchRounds(mornings, plans);
   benchSeasons(seasons);
   benchCoverage(covered);
   benchAgainstR(fruits);
+  benchProof(lots, graded);
+  benchMarks(marks);
+  benchLineage(choices, rows);
+  benchIsolation(stands, neighbours);
+  if (process.argv.includes('--core')) return;
   await benchStart(repeats);
   await benchOpening(events, repeats);
   await benchBrowser(events, repeats);
   await benchPlan(stands, neighbours);
-  benchProof(lots);
-  benchMarks();
-  benchLineage(choices);
 }
 
 void main().catch((error: unknown) => {

@@ -1,8 +1,8 @@
 import type { Browser, Page } from '@playwright/test';
-import { freezing } from '../core/ledger';
 import { seededRandom } from '../core/random';
 import { fillStorage } from '../e2e/prepared';
 import { LedgerStore, memoryBox, noNeighbours } from '../src/data/store';
+import { partsHere } from '../src/data/store/testing/parts';
 import { makeLog } from './makeLog';
 import { phonePage, withBrowser } from './served';
 
@@ -24,7 +24,7 @@ async function keptAt(size: number): Promise<Map<string, string>> {
       random: seededRandom(7),
       device: 'bench',
       by: () => 'Oda',
-      freezer: async () => freezing,
+      parts: partsHere,
     }).open();
   const store = await open();
   await store.add(events.slice(0, -LOOSE));

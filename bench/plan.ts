@@ -35,8 +35,8 @@ function largePatch(stands: number, neighbours: number): TestGarden {
   return garden;
 }
 
-/** How long all answers of isolation take anew after a stand was moved, and what dragging on the plan costs beside the idle page. */
-export async function benchPlan(stands: number, neighbours: number): Promise<void> {
+/** Prints how long all answers of isolation take anew after a stand was moved. */
+export function benchIsolation(stands: number, neighbours: number): void {
   const garden = largePatch(stands, neighbours);
   const [stand] = [...garden.state.stands.keys()];
   const times: number[] = [];
@@ -50,6 +50,11 @@ export async function benchPlan(stands: number, neighbours: number): Promise<voi
   console.log(
     `plan of ${garden.state.plants.size} plants, ${stands} stands, ${neighbours} neighbours: all answers anew in ${middle.toFixed(0)} ms (wanted under 50)`,
   );
+}
+
+/** Prints what dragging on the plan costs beside the idle page. */
+export async function benchPlan(stands: number, neighbours: number): Promise<void> {
+  const garden = largePatch(stands, neighbours);
   await withBrowser(PORT, async (browser) => {
     const page = await browser.newPage({
       viewport: { width: 1280, height: 800 },

@@ -8,6 +8,15 @@ import { TestGarden } from './testGarden';
 import { shuffled } from './testing';
 import { addDays } from './time';
 
+const seasons = new Map<number | undefined, readonly AnyEvent[]>();
+
+/** For tests only: the demo season of a seed, made once for all that look at it. Nobody changes it. */
+export function demoSeason(seed?: number): AnyEvent[] {
+  const made = seasons.get(seed) ?? (demoLog(seed) as AnyEvent[]);
+  seasons.set(seed, made);
+  return [...made];
+}
+
 /** The day on which the logs of `gardenLog` are looked at. */
 export const LOG_DAY = '2026-07-24';
 
@@ -259,7 +268,7 @@ const DAY_MS = 86_400_000;
 
 /** For tests only: the demo season of last year, its plants taken out in the autumn, and this year's. */
 export function twoYears(): AnyEvent[] {
-  const earlier = (demoLog(4) as AnyEvent[]).map((event) => ({
+  const earlier = demoSeason(4).map((event) => ({
     ...event,
     at: new Date(Date.parse(event.at) - 364 * DAY_MS).toISOString(),
   })) as AnyEvent[];
@@ -275,5 +284,5 @@ export function twoYears(): AnyEvent[] {
         ]
       : [],
   );
-  return [...earlier, ...out, ...(demoLog(5) as AnyEvent[])];
+  return [...earlier, ...out, ...demoSeason(5)];
 }

@@ -76,12 +76,12 @@ test('a look that shows a drop asks for its cause', async ({ page }) => {
 test('the demo clock moves on, and the patch with it', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('button', { name: 'Move the demo clock to this evening' }).click();
-  await expect(page.getByRole('heading', { name: 'Evening walk' })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('heading', { name: 'Evening walk' })).toBeVisible();
   await page.getByRole('button', { name: 'Start the evening walk' }).click();
   await expect(page.getByText(/^In the demo patch you would see/)).toBeVisible();
   await page.getByRole('button', { name: 'Leave the walk; everything is kept' }).click();
   await page.getByRole('button', { name: "Move the demo clock to tomorrow's dawn" }).click();
-  await expect(page.getByRole('heading', { name: 'Wednesday 15 July' })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('heading', { name: 'Wednesday 15 July' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Dawn round' })).toBeVisible();
 });
 

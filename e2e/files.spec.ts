@@ -8,7 +8,7 @@ const folder = mkdtempSync(join(tmpdir(), 'trowel-e2e-'));
 
 async function exported(page: Page): Promise<string> {
   await page.goto('/settings');
-  const download = page.waitForEvent('download', { timeout: 30_000 });
+  const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export everything (JSON)' }).click();
   return readFileSync(await (await download).path(), 'utf8');
 }
@@ -127,7 +127,7 @@ test('tables come out as CSV', async ({ page }) => {
   await setTime(page, '2026-07-13T17:30:00Z');
   await beginPatch(page, '=cmd()');
   await page.goto('/settings');
-  const download = page.waitForEvent('download', { timeout: 30_000 });
+  const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'As tables (CSV)' }).click();
   await page.getByRole('button', { name: 'Plants as a table (CSV)' }).click();
   const text = readFileSync(await (await download).path(), 'utf8');

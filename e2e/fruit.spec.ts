@@ -166,7 +166,7 @@ test('the record goes out as tables and comes back row for row', async ({ page }
   await page.goto('/settings');
   await button(page, 'As tables (CSV)').click();
   const saved = async (name: string) => {
-    const download = page.waitForEvent('download', { timeout: 30_000 });
+    const download = page.waitForEvent('download');
     await button(page, `${name} as a table (CSV)`).click();
     return csvRows(readFileSync(await (await download).path(), 'utf8'));
   };

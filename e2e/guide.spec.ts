@@ -5,7 +5,7 @@ test('who only wants to learn is led through one flower of the demo', async ({ p
   await page.goto('/');
   await page.getByRole('button', { name: 'Begin my patch' }).click();
   await page.getByRole('button', { name: /^I only want to learn/ }).click();
-  await expect(page.getByText('This is dawn: do one flower')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText('This is dawn: do one flower')).toBeVisible();
   await page.getByRole('button', { name: /^Start the/ }).click();
   await expect(page.getByText('First the males')).toBeVisible();
   await page.getByRole('button', { name: /^Picked: / }).click();
@@ -27,7 +27,7 @@ test('the guide is offered in the demo, and left at any time', async ({ page }) 
   await page.getByRole('button', { name: 'Leave the guide' }).click();
   await expect(page.getByText('This is dawn: do one flower')).toHaveCount(0);
   await page.reload();
-  await expect(page.getByRole('heading', { name: 'Dawn round' })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('heading', { name: 'Dawn round' })).toBeVisible();
   await expect(page.getByText('This is dawn: do one flower')).toHaveCount(0);
 });
 

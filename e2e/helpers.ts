@@ -5,7 +5,7 @@ export { beginPatch, openDemo, takeOver } from './prepared';
 /** The demo by its own address. */
 export async function demoByAddress(page: Page): Promise<void> {
   await page.goto('/demo');
-  await expect(page.getByRole('heading', { name: 'Dawn round' })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('heading', { name: 'Dawn round' })).toBeVisible();
 }
 
 /** Sets what the page takes for now; timers go on as they are. */

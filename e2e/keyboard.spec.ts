@@ -17,7 +17,6 @@ async function tabTo(page: Page, name: RegExp): Promise<void> {
 }
 
 test('evening, dawn and look, with the keys alone', async ({ page }) => {
-  test.setTimeout(120_000);
   await setTime(page, '2026-07-13T17:30:00Z');
   await beginPatch(page);
   await tabTo(page, /^Start the .*walk$/);

@@ -113,7 +113,6 @@ for (const [path, presses] of Object.entries(SCREENS))
   test(`nothing that can be read on ${path} moves when what is late comes, and a press in between does what it says`, async ({
     page,
   }) => {
-    test.setTimeout(120_000);
     await holdUpLateParts(page);
     await watchAbove(page);
     await openDemo(page, path);

@@ -1,8 +1,8 @@
 import { expect, test, type Page } from '@playwright/test';
-import { freezing } from '../core/ledger';
 import { seededRandom } from '../core/random';
 import { twoYears } from '../core/testLogs';
 import { LedgerStore, memoryBox, noNeighbours } from '../src/data/store';
+import { partsHere } from '../src/data/store/testing/parts';
 import { fillStorage } from './prepared';
 
 /** What two seasons leave in storage after an opening: the log, a snapshot, and its late parts. */
@@ -16,7 +16,7 @@ async function twoSeasons(): Promise<Map<string, string>> {
       random: seededRandom(1),
       device: 'device-1-1',
       by: () => 'Oda',
-      freezer: async () => freezing,
+      parts: partsHere,
     }).open();
   await (await open()).add(twoYears());
   await open();

@@ -67,7 +67,7 @@ test('practice goes out in the same file, apart from the garden, and comes back 
   await page.getByRole('group').last().getByRole('button').first().click();
   await expect(page.getByText(/^(Right\.|No:)/)).toBeVisible();
   await page.goto('/settings');
-  const download = page.waitForEvent('download', { timeout: 30_000 });
+  const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export everything (JSON)' }).click();
   const path = await (await download).path();
   const file = JSON.parse(readFileSync(path, 'utf8')) as {

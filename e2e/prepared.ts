@@ -99,6 +99,5 @@ export async function openDemo(page: Page, path = '/'): Promise<void> {
       .events,
   );
   await openKept(page, 'demo', season, path);
-  if (path === '/')
-    await expect(page.getByRole('heading', { name: 'Dawn round' })).toBeVisible({ timeout: 30_000 });
+  if (path === '/') await expect(page.getByRole('heading', { name: 'Dawn round' })).toBeVisible();
 }

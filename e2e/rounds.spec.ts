@@ -118,7 +118,7 @@ test('the calendar file is read by an independent reader, and keeps its uids', a
   await openDemo(page);
   const save = async () => {
     const [download] = await Promise.all([
-      page.waitForEvent('download', { timeout: 30_000 }),
+      page.waitForEvent('download'),
       page.getByRole('button', { name: 'Save rounds and looks as a calendar file' }).click(),
     ]);
     const text = readFileSync(await download.path(), 'utf8');

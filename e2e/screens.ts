@@ -92,8 +92,8 @@ export async function checkSizes(page: Page, path: string): Promise<void> {
   expect([path, small]).toEqual([path, []]);
 }
 
-/** The screens in three parts, so that no one test holds a worker for minutes. */
-export const PARTS = [0, 1, 2].map((part) => SCREENS.filter((_, i) => i % 3 === part));
+/** The screens in parts, so that no one test holds a worker for minutes. */
+export const PARTS = [0, 1, 2, 3].map((part) => SCREENS.filter((_, i) => i % 4 === part));
 
 /** What the frame of every screen is painted with. */
 const PAPER: Readonly<Record<string, string>> = {
@@ -130,14 +130,17 @@ export async function otherTab(page: Page): Promise<(light: string) => Promise<v
   };
 }
 
-/** All rules by day; in the other lights, which differ in their colours alone, those of colours. */
+const OTHER_LIGHTS = ['sun', 'before-dawn'];
+
+/** All rules by day; in another light, which differs in its colours alone, those of colours: each screen in one, all in both at full size. */
 export async function checkLights(
   page: Page,
   path: string,
   choose: (light: string) => Promise<void>,
 ): Promise<void> {
   await check(page, path);
-  for (const light of ['sun', 'before-dawn']) {
+  const turn = path.length % 2;
+  for (const light of process.env.FULL === '1' ? OTHER_LIGHTS : OTHER_LIGHTS.slice(turn, turn + 1)) {
     await choose(light);
     await check(page, `${path}, ${light}`, true);
   }
@@ -154,3 +157,105 @@ export async function visit(page: Page, path: string, collecting: () => Promise<
   await pickMales(page);
   await page.getByRole('button', { name: 'whole', exact: true }).click();
 }
+
+/** Waits until nothing on the screen has changed for so long, ms: what the worker works out comes after the heading. */
+export async function still(page: Page, quiet = 400) {
+  await expect(page.getByRole('heading').first()).toBeVisible();
+  await page.evaluate(
+    (ms) =>
+      new Promise<void>((done) => {
+        const end = () => (watch.disconnect(), done());
+        let timer = setTimeout(end, ms);
+        const watch = new MutationObserver(() => {
+          clearTimeout(timer);
+          timer = setTimeout(end, ms);
+        });
+        watch.observe(document.body, { subtree: true, childList: true, characterData: true });
+      }),
+    quiet,
+  );
+}
+
+/** What of a screen cannot be read or reached: keys past its edge, words in pieces, a page that is wider than it. */
+export async function lost(page: Page): Promise<readonly string[]> {
+  return page.evaluate(() => {
+    const wide = document.documentElement.clientWidth;
+    const past = [...document.querySelectorAll<HTMLElement>('button, [role="button"], [role="link"]')]
+      // What scrolls sideways by itself (the demo's clock) can be reached.
+      .filter((each) => !each.closest('[aria-label="Demo clock"]'))
+      .map((each) => ({ name: each.textContent ?? '', box: each.getBoundingClientRect() }))
+      .filter(({ box }) => box.width > 0 && (box.right > wide + 1 || box.left < -3))
+      .map(({ name, box }) => `${name} lies from ${Math.round(box.left)} to ${Math.round(box.right)}`);
+    // A word of usual length stands on one line, or nobody reads it at a glance.
+    const texts = document.createTreeWalker(document.querySelector('#root') as Node, NodeFilter.SHOW_TEXT);
+    const range = document.createRange();
+    const torn: string[] = [];
+    for (let text = texts.nextNode(); text; text = texts.nextNode())
+      for (const word of (text.textContent ?? '').matchAll(/[\p{L}\d]{2,12}/gu)) {
+        range.setStart(text, word.index);
+        range.setEnd(text, word.index + word[0].length);
+        const tops = new Set([...range.getClientRects()].map(({ top }) => Math.round(top)));
+        if (tops.size > 1) torn.push(`"${word[0]}" of "${text.textContent}" stands on ${tops.size} lines`);
+      }
+    const widest = [...document.querySelectorAll<HTMLElement>('#root *')].find(
+      (each) => !each.closest('[aria-label="Demo clock"]') && each.getBoundingClientRect().right > wide + 1,
+    );
+    const over =
+      document.documentElement.scrollWidth > wide
+        ? [`the page is wider than the screen: ${widest?.textContent?.slice(0, 40) ?? '?'}`]
+        : [];
+    return [...past, ...torn, ...over];
+  });
+}
+
+/** Letters of twice the usual size, as who needs them sets them in the browser; from before the app measures anything. */
+export async function largeLetters(page: Page) {
+  await page.addInitScript(() => {
+    const large = document.createElement('style');
+    large.id = 'large-letters';
+    large.textContent = 'html { font-size: 200% }';
+    new MutationObserver((_, watch) => {
+      if (!document.head) return;
+      document.head.append(large);
+      watch.disconnect();
+    }).observe(document, { childList: true, subtree: true });
+  });
+}
+
+const PHONE = { width: 390, height: 844 };
+export const WIDE = { width: 1280, height: 800 };
+/** A phone of 390 px as who enlarges the whole screen to 200 % sees it. */
+const NARROW = { width: 195, height: 422 };
+/** A screen that stands already is laid out anew at once. */
+const LAID_OUT_MS = 120;
+
+/**
+ * Looks at the screen that is open in every way: with large letters and on a narrow screen nothing is lost; on a phone and a wide screen
+ * nothing is cut or too small to hit; all rules of accessibility hold. Stands on a phone before and after.
+ */
+export async function seen(
+  page: Page,
+  path: string,
+  choose: (light: string) => Promise<void>,
+): Promise<void> {
+  await letters(page, '200%');
+  await still(page);
+  expect([`${path}, large letters`, ...(await lost(page))]).toEqual([`${path}, large letters`]);
+  await letters(page, '');
+  await page.setViewportSize(NARROW);
+  await still(page, LAID_OUT_MS);
+  expect([`${path}, narrow`, ...(await lost(page))]).toEqual([`${path}, narrow`]);
+  await page.setViewportSize(WIDE);
+  await still(page, LAID_OUT_MS);
+  await checkSizes(page, `${path}, wide`);
+  await page.setViewportSize(PHONE);
+  await still(page, LAID_OUT_MS);
+  await checkSizes(page, path);
+  await checkLights(page, path, choose);
+}
+
+const letters = (page: Page, size: string) =>
+  page.evaluate((wanted) => {
+    const sheet = document.getElementById('large-letters');
+    if (sheet) sheet.textContent = wanted === '' ? '' : `html { font-size: ${wanted} }`;
+  }, size);

@@ -1,8 +1,8 @@
 // Runs in the page of e2e/store.spec.ts: the store over this browser's own database, without the app.
-import { freezing } from '../core/ledger';
 import { seededRandom } from '../core/random';
 import { browserNeighbours, LedgerStore } from '../src/data/store';
 import { deviceBox } from '../src/data/store/deviceBox';
+import { partsHere } from '../src/data/store/testing/parts';
 import { runSchedule, type Schedule } from '../src/data/store/testing/schedule';
 
 /** Shorter than a write takes: the page still dies in the middle of one as often as not. */
@@ -16,7 +16,7 @@ const open = (name: string) =>
     random: seededRandom(Date.now() + ++opened),
     device: 'phone',
     by: () => 'Oda',
-    freezer: async () => freezing,
+    parts: partsHere,
     limits: { packAbove: 2, snapshotAbove: 3, snapshotEvery: 1, sealAfterDays: 0, undoDepth: 2 },
   }).open();
 

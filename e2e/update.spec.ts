@@ -23,7 +23,7 @@ test('a new version is offered, not forced, and kept back during a round', async
   const offer = page.getByText('A new version of Steady Trowel is ready.');
   try {
     await page.goto(`${base}/demo`);
-    await expect(page.getByRole('heading', { name: 'Dawn round' })).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByRole('heading', { name: 'Dawn round' })).toBeVisible();
     await page.evaluate(async () => {
       await navigator.serviceWorker.ready;
     });

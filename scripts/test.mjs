@@ -65,9 +65,10 @@ const waiting = [
   () => jest('core', { TEST_GROUPS: groupsFolder }),
   () => jest('ui'),
   () => check('lint', ['eslint', '.', '--max-warnings', '0']),
-  () => check('benches at their smallest size', ['tsx', 'bench/index.ts', '--smallest']),
+  () => check('benches at their smallest size', ['tsx', 'bench/index.ts', '--smallest', '--core']),
   // The router writes down the addresses of the screens while it is built.
   () => built.then(() => check('types', ['tsc', '--noEmit'])),
+  () => check('no circles of files', ['npm', 'run', '--silent', 'circles']),
   () => check('formatting', ['prettier', '--check', '--log-level', 'warn', '.']),
 ];
 async function lane() {

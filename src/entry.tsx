@@ -29,6 +29,10 @@ setTimeout(() => {
     .catch(() => undefined);
 }, QUIET_MS);
 
+// The first press may record something, and what judges an entry comes with them.
+for (const press of ['pointerdown', 'keydown'])
+  addEventListener(press, () => void others.fetch().catch(() => undefined), { capture: true, once: true });
+
 /** A route whose code comes when it is first opened; the router takes it for one that is here. */
 function whenHere(code: Piece<Route>): Route {
   return {

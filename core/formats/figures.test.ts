@@ -4,12 +4,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { logisticRegression } from '../fruitset';
 import { fold } from '../ledger';
-import { DEMO_PLACE, DEMO_TODAY, demoLog } from '../simulation';
+import { DEMO_PLACE, DEMO_TODAY } from '../simulation';
+import { demoSeason } from '../testLogs';
 import { ALL, allCases, study } from '../study';
 import { csvRows, toCsv, TABLES } from '.';
 import { columnWords } from './dictionary';
 
-const state = fold(demoLog());
+const state = fold(demoSeason());
 const question = {
   today: DEMO_TODAY,
   choice: ALL,

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Ajv from 'ajv/dist/2020';
-import { demoLog } from '../simulation';
+import { demoSeason } from '../testLogs';
 import { fileSchema, toJson } from '.';
 import versionOne from './fixtures/version-1.json';
 
@@ -16,7 +16,7 @@ test('the published schema is the one that the code gives', () => {
 });
 
 test('an independent validator accepts our files by it', () => {
-  expect([check(JSON.parse(toJson(demoLog(4)))), check.errors]).toEqual([true, null]);
+  expect([check(JSON.parse(toJson(demoSeason(4)))), check.errors]).toEqual([true, null]);
   expect(check(versionOne)).toBe(true);
 });
 
@@ -24,7 +24,7 @@ test.each([
   ['a bud of no sex we know', { kind: 'flowerSeen', sex: 'both' }],
   ['a negative count of males', { kind: 'malesCounted', count: -1 }],
 ])('and refuses %s', (_name, change) => {
-  const log = demoLog(4);
+  const log = demoSeason(4);
   const wrong = log.map((event) => (event.kind === change.kind ? { ...event, ...change } : event));
   expect(check({ format: 'steady-trowel', version: 1, events: wrong })).toBe(false);
 });

@@ -1,12 +1,13 @@
 import fc from 'fast-check';
 import { fold, SCHEMA_VERSION } from '../ledger';
-import { demoLog, practiceHistory } from '../simulation';
+import { practiceHistory } from '../simulation';
+import { demoSeason } from '../testLogs';
 import { arbitraryLog } from '../testing';
 import { compareEvents, type AnyEvent } from '../ledger';
 import { csvRows, csvText, FORMAT_VERSION, fromJson, MOST_BYTES, toCsv, toJson, tooLarge } from '.';
 import cases from './fixtures/csv.json';
 
-const good = demoLog(4).slice(0, 30) as AnyEvent[];
+const good = demoSeason(4).slice(0, 30) as AnyEvent[];
 const changed = (change: (event: Record<string, unknown>) => unknown, index = 3) =>
   JSON.stringify({
     format: 'steady-trowel',
@@ -142,7 +143,7 @@ describe('our file', () => {
     expect(
       fromJson(JSON.stringify({ format: 'steady-trowel', version: 1, events: [...good, ...good] })),
     ).toMatchObject({ ok: true, repeated: 30 });
-    const many = JSON.stringify({ format: 'steady-trowel', version: 1, events: demoLog(4) });
+    const many = JSON.stringify({ format: 'steady-trowel', version: 1, events: demoSeason(4) });
     expect(() =>
       fromJson(many, () => {
         throw new Error('stopped');
@@ -194,7 +195,7 @@ describe('CSV', () => {
   });
 
   test('a variety named like a formula is defused in the tables', () => {
-    const hostile = demoLog(4).map((event) =>
+    const hostile = demoSeason(4).map((event) =>
       event.kind === 'varietyAdded' ? { ...event, name: '=1+1' } : event,
     );
     const state = fold(hostile);

@@ -1,11 +1,12 @@
 import ICAL from 'ical.js';
 import { fold } from '../ledger';
-import { DEMO_PLACE, demoLog, demoStart } from '../simulation';
+import { DEMO_PLACE, demoStart } from '../simulation';
+import { demoSeason } from '../testLogs';
 import { nextRounds } from '../rounds';
 import { TestGarden } from '../testGarden';
 import { roundCalendar, toCalendar } from '.';
 
-const demo = fold(demoLog());
+const demo = fold(demoSeason());
 const now = demoStart();
 const read = (text: string) =>
   new ICAL.Component(ICAL.parse(text) as never)

@@ -1,9 +1,10 @@
 import { bloomOutlook } from '../bloom';
 import { fold } from '../ledger';
-import { demoLog, DEMO_PLACE, DEMO_TODAY } from '../simulation';
+import { DEMO_PLACE, DEMO_TODAY } from '../simulation';
+import { demoSeason } from '../testLogs';
 import { foresight, goalSums, perMorningOf, tonightPlan } from '.';
 
-const state = fold(demoLog());
+const state = fold(demoSeason());
 const told = foresight({ state, place: DEMO_PLACE, today: DEMO_TODAY, from: DEMO_TODAY });
 
 test('what is foretold goes to another thread and back unchanged', () => {

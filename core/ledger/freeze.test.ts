@@ -5,8 +5,8 @@ import { kitchenRound } from '../kitchen';
 import { walkOrder } from '../patch';
 import { fitForSeed, markIndexIn, rollOf } from '../purity';
 import { contradictions, leftFlowers, nextRounds, toLookAt } from '../rounds';
-import { demoLog, DEMO_PLACE, DEMO_TODAY, demoStart } from '../simulation';
-import { twoYears } from '../testLogs';
+import { DEMO_PLACE, DEMO_TODAY, demoStart } from '../simulation';
+import { demoSeason, twoYears } from '../testLogs';
 import { addDays, type LocalDate } from '../time';
 import { eventsOf, fold, freeze, LatePart, resume, Shards, type AnyEvent, type Flower, type State } from '.';
 import { saidOf } from './parts';
@@ -112,7 +112,7 @@ test('a part that is not the text that was frozen is refused', () => {
 });
 
 test('the males that a fruit rests on are there with it, though their plant is gone', () => {
-  const season = demoLog(5) as AnyEvent[];
+  const season = demoSeason(5);
   const before = fold(season);
   const father = [...before.flowers.values()].flatMap(({ plant, pollinations }) =>
     pollinations.flatMap(({ fathers }) =>

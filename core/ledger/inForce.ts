@@ -1,6 +1,6 @@
 import { compareEvents, isKnown, subjectOf, type AnyEvent, type LedgerEvent } from './events';
 import type { Corrected, Withdrawn } from './flowerEvents';
-import { validateEvent } from './validate';
+import { judged } from './judge';
 
 /** An event as it stands now, with what it said before any correction. */
 export interface Standing {
@@ -76,7 +76,7 @@ export function correctedEvent(
   changes: Readonly<Record<string, unknown>>,
 ): LedgerEvent | null {
   if (Object.keys(changes).some((key) => FIXED.has(key))) return null;
-  const result = validateEvent({ ...event, ...changes });
+  const result = judged({ ...event, ...changes });
   if (!result.ok) return null;
   const changed: AnyEvent = result.event;
   return isKnown(changed) && subjectOf(changed) === subjectOf(event) ? changed : null;

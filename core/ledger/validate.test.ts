@@ -1,5 +1,5 @@
 import { DEFAULT_SCHOOLS } from '../crops';
-import { demoLog } from '../simulation';
+import { demoSeason } from '../testLogs';
 import { SCHEMA_VERSION, SUBJECT_FIELD, validateEvent, eventSchema, type EventKind } from '.';
 
 const patch = 'patch:01J00000000000000000000001';
@@ -30,7 +30,7 @@ test('every kind has a schema and a subject', () => {
 });
 
 test('a whole demo season passes', () => {
-  expect(demoLog(5).filter((event) => !validateEvent(event).ok)).toEqual([]);
+  expect(demoSeason(5).filter((event) => !validateEvent(event).ok)).toEqual([]);
 });
 
 test.each([

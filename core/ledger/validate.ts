@@ -2,6 +2,7 @@ import Joi from 'joi';
 import { EVENT_ID } from '../ids';
 import { SCHEMA_VERSION, SUBJECT_FIELD, type AnyEvent, type EventKind } from './events';
 import type { GroupCounted } from './gardenEvents';
+import { judgeBy, type Validation } from './judge';
 import type { NeighbourNoted } from './planEvents';
 import { instant, text } from './payloadParts';
 import { payloads } from './payloads';
@@ -87,16 +88,6 @@ const unknownKind = Joi.object({
   .label('event')
   .prefs(options);
 
-/** An event that may go into the log, or the field that is wrong with it. */
-export type Validation =
-  | { readonly ok: true; readonly event: AnyEvent; readonly unknown: boolean }
-  | {
-      readonly ok: false;
-      readonly reason: 'invalid' | 'newer-version';
-      readonly field: string;
-      readonly message: string;
-    };
-
 /**
  * Checks one event from outside (a form, a file). Never throws and never changes the value. An unknown kind
  * with a sound envelope is valid, and kept; one from a newer schema version is refused by name.
@@ -132,6 +123,8 @@ export function validateEvent(value: unknown): Validation {
   const field = problem?.path.join('.') || 'event';
   return { ok: false, reason: 'invalid', field, message: `${problem?.message ?? error.message}.` };
 }
+
+judgeBy(validateEvent);
 
 /** Names that would reach into JavaScript's own objects if a copy were made carelessly; in no record of ours. */
 const HOSTILE = new Set(['__proto__', 'constructor', 'prototype']);

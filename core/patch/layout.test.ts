@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { catalogue, cropOf } from '../crops';
 import { fold } from '../ledger';
-import { demoLog } from '../simulation';
+import { demoSeason } from '../testLogs';
 import { DEFAULT_BED, nextBedCorner, nextPlantPlaces, walkOrder } from '.';
 
 const bed = { xM: 2, yM: 1, ...DEFAULT_BED };
@@ -39,7 +39,7 @@ test('a new bed lies below the others, a path between', () => {
 });
 
 test('the walk passes every living plant once, bed by bed, back along the next row', () => {
-  const state = fold(demoLog(3).slice(0, 60));
+  const state = fold(demoSeason(3).slice(0, 60));
   const walk = walkOrder(state);
   expect(new Set(walk.map(({ plant }) => plant.id)).size).toBe([...state.plants.values()].length);
   const beds = walk.map(({ bed: each }) => each.name).filter((name, i, all) => name !== all[i - 1]);

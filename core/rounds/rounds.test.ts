@@ -5,14 +5,15 @@ import { crossDay, selfingDay } from '../crosses';
 import { apply, fold, type AnyEvent, type State } from '../ledger';
 import { fateOf } from '../fruitset';
 import { walkOrder } from '../patch';
-import { DEMO_PLACE, DEMO_TODAY, demoLog, demoMeanwhile, demoStart } from '../simulation';
+import { DEMO_PLACE, DEMO_TODAY, demoMeanwhile, demoStart } from '../simulation';
+import { demoSeason } from '../testLogs';
 import { TestGarden } from '../testGarden';
 import { testIds } from '../testing';
 import { addDays } from '../time';
 import { eveningWalk, fathersFor, looksDue, nextRounds, pollinationRound, stopsOf, suggestFathers } from '.';
 
 const zone = DEMO_PLACE.zone;
-const log = demoLog();
+const log = demoSeason();
 const demo = fold(log);
 const ids = testIds(99);
 
@@ -107,7 +108,7 @@ describe('the dawn round', () => {
 });
 
 test('a bottle gourd shut before dusk is worked that same dusk, while there is light to see by', () => {
-  const gourd = demoLog(8).map((event) =>
+  const gourd = demoSeason(8).map((event) =>
     event.kind === 'varietyAdded' ? { ...event, crop: 'bottle-gourd' as const } : event,
   );
   const state = fold(gourd);

@@ -43,7 +43,7 @@ test('a whole flower by the main key: what its words name and nothing else', () 
     { kind: 'marked', flower, mark: '3-K' },
   ]);
   for (const draft of made) {
-    const event = { ...garden.events[0], ...draft };
+    const event = { ...(garden.events[0] as object), ...(draft as object) };
     delete (event as { patch?: unknown }).patch;
     delete (event as { name?: unknown }).name;
     expect(validateEvent(event)).toMatchObject({ ok: true });

@@ -21,7 +21,7 @@ export function Notices({ atWork, bare }: { atWork: boolean; bare: boolean }) {
   const garden = useMaybeGarden();
   const ledger = useLedger();
   const update = useUpdate(atWork);
-  const { trouble, unsaved = [], waiting = [], damaged = [] } = ledger ?? { trouble: null };
+  const { trouble, unjudged, unsaved = [], waiting = [], damaged = [] } = ledger ?? { trouble: null };
   const stuck = useLasting(waiting.length > 0, 2000);
   const latest = ledger?.latestAt ? Date.parse(ledger.latestAt) : null;
   const exportAll = async ({ store, space, today }: Garden) =>
@@ -41,6 +41,13 @@ export function Notices({ atWork, bare }: { atWork: boolean; bare: boolean }) {
           <Button title="Export now" small onPress={() => void exportAll(garden)} />
           <Button title="Save again" small onPress={() => void garden.store.saveAgain()} />
         </Notice>
+      ) : null}
+      {unjudged ? (
+        <Notice
+          tone="brick"
+          title="Not recorded"
+          text="The part of the app that checks entries could not be fetched. Enter it again once you are online."
+        />
       ) : null}
       {stuck && !trouble ? (
         <Notice

@@ -5,6 +5,7 @@ import type { AnyEvent } from '@core/ledger';
 import { seededRandom } from '@core/random';
 import { OpenGarden } from '@/data/garden/garden';
 import { LedgerStore, memoryBox, noNeighbours } from '@/data/store';
+import { partsHere } from '@/data/store/testing/parts';
 import type { Prefs } from '@/data/device/prefs';
 import { ControlsTheme, LightProvider } from './theme';
 
@@ -36,6 +37,7 @@ export async function gardenOf(events: readonly unknown[], now: number): Promise
     random: seededRandom(3),
     device: 'test',
     by: () => 'Oda',
+    parts: partsHere,
   }).open();
   await store.add(events as AnyEvent[]);
   return store;

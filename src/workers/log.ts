@@ -1,4 +1,4 @@
-import type { AnyEvent, State } from '@core/ledger';
+import { validateEvent, type AnyEvent, type State } from '@core/ledger';
 import { browserNeighbours, LogReader } from '../data/store';
 import { deviceBox } from '../data/store/deviceBox';
 
@@ -23,5 +23,6 @@ function opened(name: string): Promise<LogReader> {
   return new LogReader({
     box: deviceBox(name),
     neighbours: browserNeighbours(name),
+    parts: async () => ({ validateEvent }),
   }).open();
 }

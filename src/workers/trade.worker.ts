@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import { fromGeoJson, fromJson, type ReadFile, type ReadMap } from '@core/formats';
 import { idMaker } from '@core/ids';
-import { fold, type AnyEvent, type LedgerEvent, type Place, type State } from '@core/ledger';
+import { fold, judgeBy, validateEvent, type AnyEvent, type LedgerEvent, type Place, type State } from '@core/ledger';
 import { yearPurity, type YearPurity } from '@core/purity';
 import { foresight, type Foresight, type ForesightInput } from '@core/goals';
 import { planInPieces, type PlanRequest, type RoundPlan } from '@core/planning';
@@ -12,6 +12,9 @@ import type { LocalDate } from '@core/time';
 import { Latest } from './latest';
 import { stateOf } from './log';
 import { Quiet } from './quiet';
+
+// Here all code is at hand, and what comes in was judged by who sent it.
+judgeBy(validateEvent);
 
 const plans = new Latest();
 const quiet = new Quiet();

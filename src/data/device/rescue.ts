@@ -1,10 +1,11 @@
-import type { AnyEvent } from '@core/ledger';
+import { merge, type AnyEvent } from '@core/ledger';
 import { toInstant } from '@core/time';
 import { realClock } from './clock';
 import { exportEverything } from './exports';
 import { boxName, spaceNow } from './prefs';
-import { LedgerStore, noNeighbours } from '../store';
+import { noNeighbours, type LedgerStore } from '../store';
 import { deviceBox } from '../store/deviceBox';
+import { isBatch, Journal } from '../store/journal';
 
 let open: LedgerStore | null = null;
 
@@ -22,17 +23,15 @@ export async function rescue(): Promise<number> {
   return exportEverything(events, space, toInstant(realClock.now()).slice(0, 10));
 }
 
+/**
+ * Every stored entry as it stands: nothing is folded or judged, since the code for that may be just what is amiss. Reads only: nothing is
+ * packed, and no other tab is told.
+ */
 async function readStored(name: string): Promise<AnyEvent[]> {
-  const store = await new LedgerStore({
-    box: deviceBox(name),
-    // Reads only: nothing is packed, and no other tab is told, while something is amiss.
-    neighbours: { ...noNeighbours, canLock: false },
-    clock: realClock,
-    random: Math.random,
-    device: '',
-    by: () => '',
-  }).open();
-  const events = await store.allEvents();
-  store.close();
-  return events;
+  const box = deviceBox(name);
+  const asItStands = async () => (event: unknown) =>
+    ({ ok: true, event: event as AnyEvent, unknown: false }) as const;
+  const journal = new Journal(box, noNeighbours, () => undefined, asItStands);
+  const { events } = await journal.read((await box.keys()).filter(isBatch));
+  return merge(events, []);
 }

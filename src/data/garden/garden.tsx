@@ -58,7 +58,7 @@ async function openSpace(
     by: () => prefs().by || (space === 'demo' ? 'Visitor' : 'Grower'),
     early: true,
     pause: idle,
-    freezer: async () => (await later.fetch()).freezing,
+    parts: () => later.fetch(),
   });
   await store.open();
   rememberOpen(store);

@@ -1,4 +1,4 @@
-import { SCHEMA_VERSION, upcast, validateEvent, type AnyEvent } from '@core/ledger';
+import { SCHEMA_VERSION, upcast, type AnyEvent, type Judge } from '@core/ledger';
 import { hashText } from '@core/random';
 
 /** What one stored key holds, once read. */
@@ -17,25 +17,43 @@ export function batchText(events: readonly AnyEvent[]): string {
 }
 
 /**
- * Reads a stored batch; a bare list is how older versions wrote it. Every event is brought to today's version and checked
- * as a file's would be, so that nothing unsound gets into the state by the back door. Only text whose sum shows that it is
- * just what this schema's check let through is not checked a second time. Never throws.
+ * Reads a stored batch whose sum shows that it is just what this schema's check let through: such a one is not checked a second time.
+ * `null` for any other, which is for `readChecked`.
  */
-export function readBatch(text: string, toToday: (event: unknown) => unknown = upcast): ReadBatch {
+export function readSummed(text: string): ReadBatch | null {
+  const head = HEAD.exec(text);
+  if (!head || !text.endsWith('}') || Number(head[1]) !== SCHEMA_VERSION) return null;
+  const list = text.slice(head[0].length, -1);
+  if (Number(head[2]) !== hashText(list)) return null;
+  const items = listIn(list);
+  return items && { events: items as AnyEvent[], whole: true };
+}
+
+function listIn(text: string): unknown[] | null {
+  try {
+    const items: unknown = JSON.parse(text);
+    return Array.isArray(items) ? items : null;
+  } catch {
+    return null;
+  }
+}
+
+/**
+ * Reads any stored batch; a bare list is how older versions wrote it. Every event is brought to today's version and checked as a file's
+ * would be, so that nothing unsound gets into the state by the back door. Never throws.
+ */
+export function readChecked(
+  text: string,
+  judge: Judge,
+  toToday: (event: unknown) => unknown = upcast,
+): ReadBatch {
   const head = HEAD.exec(text);
   const list = head && text.endsWith('}') ? text.slice(head[0].length, -1) : text;
-  let items: unknown;
-  try {
-    items = JSON.parse(list);
-  } catch {
-    return { events: [], whole: false };
-  }
-  if (!Array.isArray(items)) return { events: [], whole: false };
-  if (head && Number(head[1]) === SCHEMA_VERSION && Number(head[2]) === hashText(list))
-    return { events: items as AnyEvent[], whole: true };
+  const items = listIn(list);
+  if (!items) return { events: [], whole: false };
   const events: AnyEvent[] = [];
   for (const item of items) {
-    const checked = validateEvent(toToday(item));
+    const checked = judge(toToday(item));
     if (checked.ok) events.push(checked.event);
   }
   return { events, whole: events.length === items.length };

@@ -1,9 +1,10 @@
-import { freezing, type AnyEvent, type Draft } from '@core/ledger';
+import { validateEvent, type AnyEvent, type Draft } from '@core/ledger';
 import { seededRandom } from '@core/random';
-import { batchText, readBatch } from './batch';
+import { batchText, readChecked, readSummed } from './batch';
 import { memoryBox, type Box } from './port';
 import { LedgerStore } from './ledgerStore';
 import { noNeighbours, type Neighbours } from './neighbours';
+import { partsHere } from './testing/parts';
 
 const T0 = Date.parse('2026-07-14T03:05:00.000Z');
 function opened(box: Box, neighbours: Neighbours = noNeighbours, seed = 1, device = 'a') {
@@ -15,7 +16,7 @@ function opened(box: Box, neighbours: Neighbours = noNeighbours, seed = 1, devic
     random: seededRandom(seed),
     device,
     by: () => 'Oda',
-    freezer: async () => freezing,
+    parts: partsHere,
   }).open();
 }
 const begin = (store: LedgerStore, name = 'Home'): Draft => ({
@@ -123,7 +124,7 @@ test('stored events are checked as a file’s are', async () => {
 
 test('an older version’s events are brought to today’s version when they are read', () => {
   const stored = JSON.stringify([{ kind: 'patchStarted', v: 1 }]);
-  const read = readBatch(stored, () => ({
+  const read = readChecked(stored, validateEvent, () => ({
     id: '01J00000000000000000000000',
     v: 3,
     at: '2026-07-14T03:05:00.000Z',
@@ -147,9 +148,11 @@ test('a batch is read without a second check only when its text is just what was
   const text = batchText([
     { ...event, kind: 'patchBegun', patch: 'patch:01J00000000000000000000000', name: 'Home' } as AnyEvent,
   ]);
-  expect(readBatch(text)).toMatchObject({ whole: true, events: [{ name: 'Home' }] });
-  expect(readBatch(text.replace('"name":"Home"', '"name":7'))).toEqual({ whole: false, events: [] });
-  expect(readBatch(text.slice(0, -9)).whole).toBe(false);
+  expect(readSummed(text)).toMatchObject({ whole: true, events: [{ name: 'Home' }] });
+  for (const other of [text.replace('"name":"Home"', '"name":7'), text.slice(0, -9)]) {
+    expect(readSummed(other)).toBe(null);
+    expect(readChecked(other, validateEvent)).toEqual({ whole: false, events: [] });
+  }
 });
 
 test('an entry on its way says that it waits; once stored, it waits no longer', async () => {

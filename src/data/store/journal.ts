@@ -1,5 +1,5 @@
-import type { AnyEvent } from '@core/ledger';
-import { batchText, readBatch } from './batch';
+import type { AnyEvent, Judge } from '@core/ledger';
+import { batchText, readChecked, readSummed } from './batch';
 import type { Neighbours } from './neighbours';
 import type { Box } from './port';
 
@@ -42,6 +42,7 @@ export class Journal {
     private readonly box: Box,
     private readonly neighbours: Neighbours,
     private readonly changed: () => void,
+    private readonly judge: () => Promise<Judge>,
   ) {}
 
   /** Entries that storage has not confirmed, oldest first. */
@@ -109,7 +110,7 @@ export class Journal {
         missing.push(key);
         continue;
       }
-      const batch = readBatch(text);
+      const batch = readSummed(text) ?? readChecked(text, await this.judge());
       for (const event of batch.events) events.push(event);
       if (batch.whole) batches.set(key, batch.events);
       else damaged.push(key);

@@ -35,6 +35,8 @@ export interface Ledger {
   /** Entries that storage refused; kept here, in the export, and tried again on the next tap. */
   readonly unsaved: readonly AnyEvent[];
   readonly trouble: 'full' | 'refused' | null;
+  /** What judges entries could not be fetched when it was last wanted: an entry made then was not recorded. */
+  readonly unjudged: boolean;
   /** When the latest entry happened by its own clock: past now, some device's clock is wrong. */
   readonly latestAt: string | null;
   /** Keys of stored batches that could not be read whole; their bytes stay where they are. */
@@ -50,6 +52,7 @@ export const EMPTY: Ledger = {
   waiting: [],
   unsaved: [],
   trouble: null,
+  unjudged: false,
   latestAt: null,
   damaged: [],
 };

@@ -1,10 +1,11 @@
-import { fold, freezing, isSealed, type AnyEvent, type Draft } from '@core/ledger';
+import { fold, isSealed, type AnyEvent, type Draft } from '@core/ledger';
 import { seededRandom } from '@core/random';
-import { demoLog } from '@core/simulation';
+import { demoSeason } from '@core/testLogs';
 import { batchText } from './batch';
 import { memoryBox, type Box } from './port';
 import { LedgerStore } from './ledgerStore';
 import { noNeighbours, type Neighbours } from './neighbours';
+import { partsHere } from './testing/parts';
 
 // The store's port to AsyncStorage needs a browser; its behaviour is held here against memory, and in Chromium in e2e/.
 const T0 = Date.parse('2026-07-14T03:05:00.000Z');
@@ -19,7 +20,7 @@ function opened(box: Box, neighbours: Neighbours = noNeighbours, seed = 1, devic
     random: seededRandom(seed),
     device,
     by: () => 'Oda',
-    freezer: async () => freezing,
+    parts: partsHere,
   }).open();
 }
 
@@ -170,7 +171,7 @@ test('a batch that cannot be read is set aside by name; the rest opens, and its 
 });
 
 describe('a long log', () => {
-  const season = demoLog() as AnyEvent[];
+  const season = demoSeason();
   const full = fold(season);
 
   test('many small batches are packed, and read back the same', async () => {
@@ -184,7 +185,7 @@ describe('a long log', () => {
   });
 
   let made: readonly AnyEvent[] | null = null;
-  const others = () => (made ??= [...(demoLog(2) as AnyEvent[]), ...(demoLog(3) as AnyEvent[])]);
+  const others = () => (made ??= [...demoSeason(2), ...demoSeason(3)]);
 
   /** The demo over and over with fresh ids, so that a snapshot is worth keeping. */
   async function withSnapshot() {
@@ -233,7 +234,7 @@ describe('a long log', () => {
 
 test('import adds what is new, once, and names ids that clash', async () => {
   const store = await opened(memoryBox());
-  const season = demoLog(6).slice(0, 50) as AnyEvent[];
+  const season = demoSeason(2).slice(0, 50);
   expect((await store.preview(season)).fresh).toHaveLength(50);
   await store.add(season);
   await store.add(season);
@@ -247,7 +248,7 @@ test('a log too short for a snapshot is not gone through for one with every tap'
   const memory = memoryBox();
   const box: Box = { ...memory, keys: () => (asked++, memory.keys()) };
   const store = await opened(box);
-  await store.add(demoLog(6).slice(0, 400) as AnyEvent[]);
+  await store.add(demoSeason(2).slice(0, 400));
   await settle();
   asked = 0;
   for (let i = 0; i < 20; i++) await store.record([begin(store, `P${i}`)]);

@@ -6,26 +6,30 @@ import {
   eventsOf,
   SCHEMA_VERSION,
   subjectOf,
-  validateEvent,
   type AnyEvent,
   type Draft,
   type freezing,
   type Frozen,
+  type Judge,
   type State,
 } from '@core/ledger';
 import type { Random } from '@core/random';
 import { toInstant, type Clock } from '@core/time';
 import { isBatch, isLoose, type Entry, type Origin } from './journal';
 import { beginsPatch } from './ledger';
-import { LogReader, type ReaderOptions } from './logReader';
+import { LogReader, type ReaderOptions, type ReaderParts } from './logReader';
+
+export interface StoreParts extends ReaderParts {
+  /** Makes a snapshot. */
+  readonly freezing: typeof freezing;
+}
 
 export interface StoreOptions extends ReaderOptions {
+  readonly parts: () => Promise<StoreParts>;
   readonly clock: Clock;
   readonly random: Random;
   readonly device: string;
   readonly by: () => string;
-  /** Brings the code that makes a snapshot, which no opening waits for. Without it none is kept. */
-  readonly freezer?: () => Promise<typeof freezing>;
 }
 
 function withdrawing(events: readonly AnyEvent[]): Draft[] {
@@ -34,6 +38,8 @@ function withdrawing(events: readonly AnyEvent[]): Draft[] {
     return subject === null ? [] : [{ kind: 'withdrawn', subject, target: event.id }];
   });
 }
+
+const isCorrection = ({ kind }: AnyEvent) => kind === 'corrected';
 
 /** What a snapshot is made of. */
 interface Base {
@@ -100,7 +106,7 @@ export class LedgerStore extends LogReader {
     drafts: readonly Draft[],
     at: number = this.options.clock.now(),
   ): Promise<readonly AnyEvent[]> {
-    const events = this.make(drafts, at);
+    const events = this.make(await this.judge(), drafts, at);
     const entry = events.filter(({ kind }) => kind !== 'withdrawn');
     const key = this.newKey('tap');
     const { undoable, state } = this.ledger;
@@ -112,6 +118,7 @@ export class LedgerStore extends LogReader {
 
   /** Takes in whole events that came checked from a file or the demo. Known ones change nothing; none can be undone by a tap. */
   async add(events: readonly AnyEvent[]): Promise<void> {
+    await this.readyFor(events);
     await this.journal.serially(async () => {
       await this.loadAll();
       const known = new Set(eventsOf(this.ledger.state).map(({ id }) => id));
@@ -129,10 +136,11 @@ export class LedgerStore extends LogReader {
    * back already is left alone, so that two quick presses on one line cannot take back two.
    */
   async undo(key?: string): Promise<void> {
+    const judge = await this.judge();
     const { undoable } = this.ledger;
     const tap = key === undefined ? undoable[undoable.length - 1] : undoable.find((each) => each.key === key);
     if (!tap) return;
-    const by = this.make(withdrawing(tap.events), this.options.clock.now());
+    const by = this.make(judge, withdrawing(tap.events), this.options.clock.now());
     this.change({
       undoable: undoable.filter((each) => each !== tap),
       redoable: [...this.ledger.redoable, { tap, by }].slice(-this.limits.undoDepth),
@@ -142,6 +150,7 @@ export class LedgerStore extends LogReader {
 
   /** Brings back the tap taken back last, unless its key says that it is another by now. */
   async redo(key: string): Promise<void> {
+    const judge = await this.judge();
     const last = this.ledger.redoable.at(-1);
     if (last?.tap.key !== key) return;
     this.change({
@@ -149,7 +158,8 @@ export class LedgerStore extends LogReader {
       redoable: this.ledger.redoable.slice(0, -1),
     });
     const drafts = withdrawing(last.by);
-    if (drafts.length > 0) await this.put(this.newKey('tap'), this.make(drafts, this.options.clock.now()));
+    if (drafts.length > 0)
+      await this.put(this.newKey('tap'), this.make(judge, drafts, this.options.clock.now()));
   }
 
   /** What an import would add, or the ids that clash. */
@@ -178,11 +188,11 @@ export class LedgerStore extends LogReader {
     return `${origin}/${this.ids.event(this.options.clock.now())}`;
   }
 
-  private make(drafts: readonly Draft[], at: number): AnyEvent[] {
+  private make(judge: Judge, drafts: readonly Draft[], at: number): AnyEvent[] {
     const { device, by, clock } = this.options;
     return drafts.map((draft) => {
       const id = this.ids.event(clock.now());
-      const result = validateEvent({ id, v: SCHEMA_VERSION, at: toInstant(at), by: by(), device, ...draft });
+      const result = judge({ id, v: SCHEMA_VERSION, at: toInstant(at), by: by(), device, ...draft });
       if (!result.ok) throw new TrowelError('invalid', result.message, { field: result.field });
       return result.event;
     });
@@ -230,12 +240,12 @@ export class LedgerStore extends LogReader {
   private async tidy(): Promise<void> {
     const { neighbours } = this.options;
     const base = await neighbours.locked('exclusive', () => this.packed());
-    const freeze = base && (await this.options.freezer?.());
-    if (!base || !freeze) return;
+    if (!base) return;
+    const { freezing } = await this.options.parts();
     // While it is written out other tabs go on, and this one answers: it is of a state that no entry changes.
     const { clock, pause } = this.options;
     const sealBefore = toInstant(clock.now() - this.limits.sealAfterDays * 86_400_000);
-    const steps = freeze(base.state, { sealBefore, partSize: this.limits.partSize });
+    const steps = freezing(base.state, { sealBefore, partSize: this.limits.partSize });
     let step = steps.next();
     for (; !step.done; step = steps.next()) await pause?.();
     await neighbours.locked('exclusive', () => this.keep(step.value as Frozen, base));
@@ -268,14 +278,18 @@ export class LedgerStore extends LogReader {
   }
 
   /** Late parts first, then the snapshot that rests on them, then what nothing rests on away: a cut in between leaves the one before. */
-  private async keep({ head, fresh, keys }: Frozen, { covers, tailLength }: Base): Promise<void> {
+  private async keep({ head, fresh, keys }: Frozen, { state, covers, tailLength }: Base): Promise<void> {
     const { box } = this.options;
     const there = new Set(await box.keys());
     // Packed, cleared or kept anew by another tab in the meantime: the next one will do it.
     if (!covers.every((key) => there.has(key))) return;
     if (!keys.every((key) => there.has(key) || fresh.has(key))) return;
+    const corrected = [...state.log.values()].some((events) => events.some(isCorrection));
     for (const [key, text] of fresh) if (!there.has(key)) await box.set(key, text);
-    await box.set('snapshot', `{"covers":${JSON.stringify(covers)},"snapshot":${head}}`);
+    await box.set(
+      'snapshot',
+      `{"covers":${JSON.stringify(covers)},"corrected":${corrected},"snapshot":${head}}`,
+    );
     this.tailLength -= tailLength;
     const wanted = new Set(keys);
     await box.remove([...there].filter((key) => key.startsWith(ATTIC) && !wanted.has(key)));

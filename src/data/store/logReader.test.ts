@@ -1,10 +1,11 @@
-import { freezing, isSealed, type AnyEvent, type Draft } from '@core/ledger';
+import { isSealed, type AnyEvent, type Draft } from '@core/ledger';
 import { seededRandom } from '@core/random';
-import { demoLog } from '@core/simulation';
+import { demoSeason } from '@core/testLogs';
 import { batchText } from './batch';
 import { LedgerStore } from './ledgerStore';
 import { LogReader } from './logReader';
 import { noNeighbours, type Neighbours } from './neighbours';
+import { partsHere } from './testing/parts';
 import { memoryBox, type Box } from './port';
 
 const T0 = Date.parse('2026-07-14T03:05:00.000Z');
@@ -19,7 +20,7 @@ function storeOn(box: Box, neighbours: Neighbours = noNeighbours) {
     random: seededRandom(1),
     device: 'a',
     by: () => 'Oda',
-    freezer: async () => freezing,
+    parts: partsHere,
   }).open();
 }
 
@@ -41,7 +42,7 @@ const begin = (store: LedgerStore, name: string): Draft => ({
   patch: store.newId('patch'),
   name,
 });
-const season = demoLog(1) as AnyEvent[];
+const season = demoSeason();
 
 test('a reader has what is stored, and hears of what comes', async () => {
   const ears = new Set<(message: unknown) => void>();
@@ -58,7 +59,7 @@ test('a reader has what is stored, and hears of what comes', async () => {
     tell: (message) => ears.forEach((hear) => hear(message)),
   });
   await store.record([begin(store, 'Home')]);
-  const reader = await new LogReader({ box, neighbours }).open();
+  const reader = await new LogReader({ box, neighbours, parts: partsHere }).open();
   expect(reader.ledger.state.count).toBe(1);
   await store.record([begin(store, 'Allotment')]);
   await reader.catchUp();
@@ -69,7 +70,7 @@ test('a reader is handed what storage has not taken yet, once or twice, and keep
   const box = memoryBox();
   const store = await storeOn({ ...box, set: async () => Promise.reject(new Error('quota')) });
   await store.record([begin(store, 'Home')]);
-  const reader = await new LogReader({ box, neighbours: noNeighbours }).open();
+  const reader = await new LogReader({ box, neighbours: noNeighbours, parts: partsHere }).open();
   expect(reader.ledger.state.count).toBe(0);
   await reader.takeIn(store.recent);
   await reader.takeIn(store.recent);
@@ -79,7 +80,7 @@ test('a reader is handed what storage has not taken yet, once or twice, and keep
 
 test('an entry about a flower that a snapshot sealed brings a reader the whole log', async () => {
   const contents = new Map([
-    ['log/01J00000000000000000000001', batchText([...season, ...demoLog(2), ...demoLog(3)])],
+    ['log/01J00000000000000000000001', batchText([...season, ...demoSeason(2), ...demoSeason(3)])],
   ]);
   const late = { now: () => T0 + 400 * 86_400_000 };
   await new LedgerStore({
@@ -89,14 +90,14 @@ test('an entry about a flower that a snapshot sealed brings a reader the whole l
     random: seededRandom(2),
     device: 'b',
     by: () => 'Oda',
-    freezer: async () => freezing,
+    parts: partsHere,
   }).open();
   while (!contents.has('snapshot')) await new Promise((resolve) => setTimeout(resolve, 20));
   const { box, touched } = watched(memoryBox(contents));
-  const reader = await new LogReader({ box, neighbours: noNeighbours }).open();
+  const reader = await new LogReader({ box, neighbours: noNeighbours, parts: partsHere }).open();
   const flower = [...reader.ledger.state.flowers.keys()].find((id) => isSealed(reader.ledger.state, id));
   expect(flower).toBeDefined();
-  const before = await new LogReader({ box, neighbours: noNeighbours }).open();
+  const before = await new LogReader({ box, neighbours: noNeighbours, parts: partsHere }).open();
   const note = {
     ...(season[0] as AnyEvent),
     id: '7ZZZZZZZZZZZZZZZZZZZZZZZZZ',

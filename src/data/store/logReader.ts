@@ -4,8 +4,10 @@ import {
   eventsOf,
   fold,
   latestAt,
+  judgeBy,
   resume,
   type AnyEvent,
+  type Judge,
   type LatePart,
   type State,
 } from '@core/ledger';
@@ -37,9 +39,16 @@ const LIMITS: Limits = {
   undoDepth: 20,
 };
 
+/** What an opening can mostly do without. */
+export interface ReaderParts {
+  readonly validateEvent: Judge;
+}
+
 export interface ReaderOptions {
   readonly box: Box;
   readonly neighbours: Neighbours;
+  /** Brings the code that is needed once something was put right or written by an older version, and for each entry. */
+  readonly parts: () => Promise<ReaderParts>;
   readonly limits?: Partial<Limits>;
   /** Opens with what stands here now; bygone plants' flowers come with `rest`, and `whole` says when they are here. */
   readonly early?: boolean;
@@ -77,7 +86,12 @@ export class LogReader {
 
   constructor(private readonly source: ReaderOptions) {
     this.limits = { ...LIMITS, ...source.limits };
-    this.journal = new Journal(source.box, source.neighbours, () => this.change({}));
+    this.journal = new Journal(
+      source.box,
+      source.neighbours,
+      () => this.change({}),
+      () => this.judge(),
+    );
   }
 
   get ledger(): Ledger {
@@ -141,6 +155,7 @@ export class LogReader {
 
   /** Takes in entries that another thread of this browser makes and stores: they may not be stored yet. */
   async takeIn(events: readonly AnyEvent[]): Promise<void> {
+    await this.readyFor(events);
     const heard = new Set(this.taps.map(({ id }) => id));
     const fresh = events.filter(({ id }) => !heard.has(id));
     this.taps.push(...fresh);
@@ -158,6 +173,22 @@ export class LogReader {
   /** The stored text of a batch that could not be read, to be saved by hand. */
   async rawText(key: string): Promise<string> {
     return (await this.source.box.getMany([key]))[key] ?? '';
+  }
+
+  /** Who judges entries; from here on what was put right can be folded, too. */
+  protected async judge(): Promise<Judge> {
+    const { validateEvent } = await this.source.parts().catch((cause: unknown) => {
+      this.change({ unjudged: true });
+      throw new Error('The part of the app that checks entries could not be fetched.', { cause });
+    });
+    if (this.current.unjudged) this.change({ unjudged: false });
+    judgeBy(validateEvent);
+    return validateEvent;
+  }
+
+  /** Waits for the judge where one of these corrects another. Whatever is folded has come this way. */
+  protected async readyFor(events: readonly AnyEvent[]): Promise<void> {
+    if (events.some(({ kind }) => kind === 'corrected')) await this.judge();
   }
 
   /** Applies events to the state; `false` when some speak of what is not here, and the whole log must be read first. */
@@ -221,6 +252,7 @@ export class LogReader {
   private async readIn(keys: readonly string[]): Promise<readonly string[]> {
     const { events, batches, damaged, missing } = await this.journal.read(keys);
     if (damaged.length > 0) this.change({ damaged: [...new Set([...this.current.damaged, ...damaged])] });
+    await this.readyFor(events);
     if (events.length > 0 && !this.take(events)) await this.load(false);
     else for (const key of batches.keys()) this.folded.add(key);
     return missing;
@@ -240,6 +272,8 @@ export class LogReader {
     const { events, batches, damaged } = await this.journal.read(
       logKeys.filter((key) => !resumed?.covered.has(key)),
     );
+    if (resumed?.corrected) await this.judge();
+    await this.readyFor(events);
     let state: State | null = null;
     this.late = [];
     if (resumed) {
@@ -263,14 +297,23 @@ export class LogReader {
 
   private async resumed(
     logKeys: readonly string[],
-  ): Promise<{ covered: ReadonlySet<string>; snapshot: unknown } | null> {
+  ): Promise<{ covered: ReadonlySet<string>; corrected: boolean; snapshot: unknown } | null> {
     const { box } = this.source;
     try {
       const text = (await box.getMany(['snapshot']))['snapshot'] ?? 'null';
-      const stored = JSON.parse(text) as { covers: string[]; snapshot: unknown } | null;
+      const stored = JSON.parse(text) as {
+        covers: string[];
+        corrected?: boolean;
+        snapshot: unknown;
+      } | null;
       const present = new Set(logKeys);
       if (!stored || !stored.covers.every((key) => present.has(key))) throw new Error('stale');
-      return { covered: new Set(stored.covers), snapshot: stored.snapshot };
+      // One that does not say may have something put right in it.
+      return {
+        covered: new Set(stored.covers),
+        corrected: stored.corrected !== false,
+        snapshot: stored.snapshot,
+      };
     } catch {
       await box.remove(['snapshot']).catch(() => undefined);
       return null;

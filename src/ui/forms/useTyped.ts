@@ -73,7 +73,8 @@ export function useTyped<T extends FieldValues, R>(
     [setValue, recheck],
   );
   const wrong = Object.fromEntries(
-    Object.entries(errors).map(([field, error]) => [field, String(error?.message ?? '')]),
+    // What the package knows of each field's error takes the compiler twenty seconds to work out.
+    Object.entries(errors as Readonly<Record<string, { readonly message?: unknown } | undefined>>).map(([field, error]) => [field, String(error?.message ?? '')]),
   );
   return {
     control,

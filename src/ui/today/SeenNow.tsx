@@ -4,6 +4,7 @@ import { CLOCK_NOTES, type ClockNote } from '@core/ledger';
 import type { StandId } from '@core/ids';
 import { walkOrder } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
+import { useRecording } from '@/data/garden/useRecording';
 import { useWeather } from '@/data/weather/weather';
 import { BESIDE, Row, Button, Card, Notice, Sheet, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
@@ -21,7 +22,8 @@ function offWords(offMin: number): string {
 
 /** A note of the moment: what opened, shut or flew just now. The windows of the next days learn from it. */
 export function SeenNow({ spreadMin }: { spreadMin: number }) {
-  const { state, place, now, record } = useGarden();
+  const { state, place, now } = useGarden();
+  const { save, problem } = useRecording();
   const { weatherOf } = useWeather();
   const [doubt, setDoubt] = useState<{ readonly what: ClockNote; readonly words: string } | null>(null);
   const [asking, setAsking] = useState(false);
@@ -38,7 +40,7 @@ export function SeenNow({ spreadMin }: { spreadMin: number }) {
     if (!seen) return;
     const offMin = certain ? null : clockDoubt(state, place, seen.crop, what, now, weatherOf);
     if (offMin !== null) return setDoubt({ what, words: offWords(offMin) });
-    await record({ kind: 'clockNoted', stand: seen.stand.id, what });
+    if (!(await save({ kind: 'clockNoted', stand: seen.stand.id, what }))) return;
     setDoubt(null);
     setAsking(false);
   };
@@ -76,6 +78,7 @@ export function SeenNow({ spreadMin }: { spreadMin: number }) {
             <Button title="No" small onPress={() => setDoubt(null)} />
           </Notice>
         ) : null}
+        {problem ? <Notice tone="brick" title="Not recorded" text={problem} /> : null}
         <Tiles question="What">
           {CLOCK_NOTES.map((what) => (
             <Tile

@@ -1,9 +1,10 @@
-import { fold, freezing, type AnyEvent, type Draft, type State } from '@core/ledger';
+import { fold, type AnyEvent, type Draft, type State } from '@core/ledger';
 import type { FlowerId, PlantId, StandId } from '@core/ids';
 import { seededRandom } from '@core/random';
 import { LedgerStore } from '../ledgerStore';
 import { noNeighbours } from '../neighbours';
 import type { Box } from '../port';
+import { partsHere } from './parts';
 import { World, type Luck } from './world';
 
 export const STEPS = [
@@ -84,7 +85,7 @@ export async function runSchedule(
       random: seededRandom(seed + id * 7919),
       device: 'phone',
       by: () => 'Oda',
-      freezer: async () => freezing,
+      parts: partsHere,
       limits: LIMITS,
       early,
       pause: settle,

@@ -10,7 +10,7 @@ import './seed';
 import './simulation';
 import './study';
 import './tags';
-import { cropOf } from './crops';
+import { cropOf, type Crop } from './crops';
 import type { PlantId } from './ids';
 import { applyAll, emptyState, fold, Shards, type AnyEvent, type Flower, type State } from './ledger';
 import { everyRemembered } from './remember';
@@ -96,6 +96,10 @@ const ASK: Readonly<Record<string, Ask>> = {
   }),
   'last seen': partsOf(),
   growth: (answer, state) => [answer(WARM), answer([{ date: '2026-07-02', meanC: 12 + (state.count % 9) }])],
+  'opening hours': (answer, state) =>
+    (['squash-maxima', 'tomato', 'bottle-gourd'] as const).map((crop) =>
+      (answer(state) as { of(crop: Crop, date: string): unknown }).of(cropOf(crop), '2026-07-05'),
+    ),
   clock: (answer, state) => sorted(answer(state, TEST_PLACE) as Iterable<unknown>),
   fate: eachFlower((flower, state) => {
     const kind = grownAs(flower, state);

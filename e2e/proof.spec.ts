@@ -36,7 +36,7 @@ test('a fruit with every link seen, and one with three broken: seen shut next da
   await takeOver(page, twoFruits());
   await page.getByRole('link', { name: 'Fruit' }).click();
   await button(page, 'Purity').click();
-  await expect(page.getByText('2 fruits: 1 good, 1 not pure.')).toBeVisible();
+  await expect(page.getByText('2 fruits: 1 good, 1 distance only.')).toBeVisible();
 
   // The closure can be seen today, and no more in three days.
   await page.getByRole('link', { name: /^1-A,/ }).click();
@@ -56,13 +56,13 @@ test('a fruit with every link seen, and one with three broken: seen shut next da
   await page.getByRole('button', { name: /^Slate Dome 1: growing$/ }).click();
   await page.getByRole('link', { name: 'Fruit' }).click();
   await button(page, 'Purity').click();
-  await expect(page.getByText('2 fruits: 1 sound, 1 not pure.')).toBeVisible();
+  await expect(page.getByText('2 fruits: 1 sound, 1 distance only.')).toBeVisible();
   await page.getByRole('link', { name: /^1-A,.*Proof sound; 9 of 9 links seen$/ }).click();
   await expect(page.getByText('Foreign fathers: likely under 0.5 % of its seed.')).toBeVisible();
   await expect(page.getByText('Still to do', { exact: false })).toHaveCount(0);
 
   await button(page, 'Purity').click();
-  await page.getByRole('link', { name: /^1-B,.*Proof not pure/ }).click();
+  await page.getByRole('link', { name: /^1-B,.*Proof distance only/ }).click();
   for (const [link, words] of [
     ['Whole at dawn: broken', 'closure found torn'],
     ['No insect while open: broken', 'a bee got in while it was worked'],
@@ -76,6 +76,28 @@ test('a fruit with every link seen, and one with three broken: seen shut next da
   expect(violations.map(({ id }) => id)).toEqual([]);
 });
 
+test('covered in the morning, while such flowers open: whether it was still shut is asked with one tap, and stands in its story', async ({
+  page,
+}) => {
+  const garden = new TestGarden();
+  const [plant] = garden.plant('squash-maxima', 'Slate Dome', 1).plants as [PlantId];
+  garden.see(garden.time('2026-07-13', 19), plant, 'female', 'coloured');
+  await setTime(page, '2026-07-14T06:30:00Z');
+  await takeOver(page, garden, '/walk');
+  await button(page, 'Shut this female with tape').click();
+  await expect(page.getByText(/^Its flowers open from about \d\d:\d\d today/)).toBeVisible();
+  await button(page, 'Yes, still shut').click();
+  await expect(page.getByText('Tonight on this plant: 1 flower')).toBeVisible();
+  // In the evening nothing is asked.
+  await setTime(page, '2026-07-14T17:30:00Z');
+  await page.reload();
+  await button(page, 'Shut this female with tape').click();
+  await expect(page.getByText('Tonight on this plant: 2 flowers')).toBeVisible();
+  await page.goto('/patch');
+  await page.getByRole('link', { name: /Slate Dome 1/ }).click();
+  await expect(page.getByText(/still shut when covered/)).toHaveCount(1);
+});
+
 test('the purity of a variety is saved as a table that says what the screen says', async ({ page }) => {
   await setTime(page, '2026-07-15T06:00:00Z');
   await takeOver(page, twoFruits());
@@ -87,7 +109,7 @@ test('the purity of a variety is saved as a table that says what the screen says
   for await (const chunk of stream) chunks.push(chunk as Buffer);
   const rows = Buffer.concat(chunks).toString('utf8').trim().split('\r\n');
   expect(rows).toHaveLength(3);
-  expect(rows[1]).toMatch(/^Slate Dome,1-B,.*not pure/);
+  expect(rows[1]).toMatch(/^Slate Dome,1-B,.*distance only/);
   expect(rows[2]).toMatch(/^Slate Dome,1-A,.*good/);
 });
 
@@ -103,7 +125,7 @@ test('the proof of a variety goes on paper: a line for each fruit, a shape for e
   await expect(sheet.getByText('2 fruits of 2 mothers and 1 father', { exact: false })).toBeVisible();
   const broken = sheet.getByRole('row', { name: /^1-B/ });
   await expect(broken.getByLabel('broken')).toHaveCount(3);
-  await expect(broken).toContainText('not pure');
+  await expect(broken).toContainText('distance only');
   await expect(sheet.getByRole('row', { name: /^1-A/ }).getByLabel('broken')).toHaveCount(0);
 });
 

@@ -194,7 +194,7 @@ function shiftsFrom({
  * @example new Date(bloomDayOf(state, place, '2026-07-06').window(crop).closes).toISOString() // '2026-07-06T08:06:24.914Z'
  */
 export function bloomDayOf(
-  state: State,
+  state: Pick<State, 'stands' | 'varieties' | 'patches'>,
   place: Place,
   date: LocalDate,
   weatherOf: WeatherOf = NO_WEATHER,

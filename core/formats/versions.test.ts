@@ -1,6 +1,7 @@
 import { fold } from '../ledger';
 import { fromJson } from '.';
 import versionEight from './fixtures/version-8.json';
+import versionFourteen from './fixtures/version-14.json';
 import versionEleven from './fixtures/version-11.json';
 import versionFive from './fixtures/version-5.json';
 import versionFour from './fixtures/version-4.json';
@@ -197,4 +198,15 @@ test('events of version 13 are read for ever: a lot, what was sown from it, a ke
   expect([...state.stands.values()]).toMatchObject([{ cares: [], sown: { lot: [...state.lots.keys()][0] } }]);
   expect([...state.plants.values()].flatMap(({ keepers }) => keepers)).toMatchObject([{ trait: 'early' }]);
   expect([...state.flowers.values()].map(({ propped }) => propped)).toEqual([null, null]);
+});
+
+test('events of version 14 are read for ever: a board under a fruit; of no cover is it said that the flower was still shut', () => {
+  const read = fromJson(JSON.stringify(versionFourteen));
+  if (!read.ok) throw new Error(read.message);
+  const flowers = [...fold(read.events).flowers.values()];
+  expect(flowers.flatMap(({ propped }) => propped ?? [])).toMatchObject([{ prop: 'board' }]);
+  expect(flowers.flatMap(({ shuttings }) => shuttings.map(({ stillShut }) => stillShut))).toEqual([
+    false,
+    false,
+  ]);
 });

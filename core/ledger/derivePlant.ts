@@ -129,7 +129,13 @@ function flowerChange(event: LedgerEvent, now: FlowerParts): Partial<FlowerParts
       return {
         shuttings: [
           ...now.shuttings,
-          { event: event.id, at: event.at, closure: event.closure, by: event.by },
+          {
+            event: event.id,
+            at: event.at,
+            closure: event.closure,
+            by: event.by,
+            stillShut: event.stillShut === true,
+          },
         ],
       };
     case 'closureChecked':

@@ -64,7 +64,7 @@ import type {
 } from './planEvents';
 
 /** The version written into new events. Older ones are read for ever (`upcast`). */
-export const SCHEMA_VERSION = 14;
+export const SCHEMA_VERSION = 15;
 
 /** Every event there is. */
 export type LedgerEvent =

@@ -26,6 +26,8 @@ export interface FlowerSeen extends Recorded<'flowerSeen'> {
 export interface FlowerShut extends Recorded<'flowerShut'> {
   readonly flower: FlowerId;
   readonly closure: Closure;
+  /** Seen to be still shut when it was covered: said where the hour alone would not tell. Since version 15. */
+  readonly stillShut?: true;
 }
 /** A coloured thread tied on, to tell flowers of one plant apart. Since version 7. */
 export interface Threaded extends Recorded<'threaded'> {

@@ -23,7 +23,7 @@ export const flowerPayloads = {
     node: count.max(200).allow(null).required(),
     ovaryMm: Joi.number().greater(0).max(500).allow(null).optional(),
   }),
-  flowerShut: () => ({ flower: id('flower'), closure: oneOf(CLOSURES) }),
+  flowerShut: () => ({ flower: id('flower'), closure: oneOf(CLOSURES), stillShut: Joi.valid(true) }),
   threaded: () => ({ flower: id('flower'), colour: oneOf(THREAD_COLOURS) }),
   closureChecked: () => ({ flower: id('flower'), result: oneOf(CHECK_RESULTS) }),
   missed: () => ({ flower: id('flower'), why: oneOf(MISSED_WHY) }),

@@ -20,6 +20,8 @@ export interface Shutting {
   readonly at: Instant;
   readonly closure: Closure;
   readonly by: string;
+  /** Whether somebody saw that the flower was still shut when it was covered. */
+  readonly stillShut: boolean;
 }
 /** How a closure was found, when and by whom. */
 export interface Check {

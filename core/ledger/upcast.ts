@@ -34,6 +34,8 @@ const STEPS: readonly (((event: Loose) => Loose) | null)[] = [
   null,
   // 14: watering, feeding and sprays with their waiting times; heavy fruit propped.
   null,
+  // 15: stillShut on flowerShut, optional.
+  null,
 ];
 
 if (STEPS.length !== SCHEMA_VERSION - 1)

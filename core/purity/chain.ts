@@ -1,10 +1,11 @@
-import { DEFAULT_SCHOOLS, hasCone, type Crop, type SchoolChoices } from '../crops';
+import { DEFAULT_SCHOOLS, hasCone, type SchoolChoices } from '../crops';
 import type { EventId } from '../ids';
 import type { Flower, State } from '../ledger';
 import { growing, mainPatch, type Growing } from '../patch';
 import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
 import { fitForSeed, type FitReason, type SeedTables } from './fitForSeed';
 import { FATHER_ODD, odditiesOf, twinsOf, type Oddity } from './oddities';
+import { SHUT_DAYS } from './keptShut';
 import { offspringOff } from './offspring';
 import { PROOF_LINKS, type GradedLink, type ProofInput, type ProofLinkKind, type Share } from './gradeProof';
 
@@ -42,18 +43,6 @@ export interface ProofChain extends ProofInput {
   /** What can't be so as it was written. */
   readonly oddities: readonly Oddity[];
 }
-
-/**
- * How many days after the work a closure must be seen whole: next day, until the silk is brown, or until the petals have fallen [M].
- * What has no rounds, beans and lettuce, selfs in a flower that shuts by itself next day.
- */
-const SHUT_DAYS: Readonly<Record<Crop['family'], number>> = {
-  cucurbit: 1,
-  corn: 7,
-  nightshade: 3,
-  strawberry: 3,
-  quiet: 1,
-};
 
 /**
  * The chain of evidence of a flower or fruit on a day, from its own entries and those of its fathers. What nobody answered is not
@@ -100,9 +89,11 @@ export function chainOf(
   const { reasons } = fitForSeed(flower, state, schools);
   const way = wayOf(flower, found, reasons);
   const about = { flower, found, today, day, schools };
+  // How its closure failed, of one that was left to the insects by that.
+  const failed = flower.shuttings.length > 0 ? reasons.filter(({ state: how }) => how === 'broken') : [];
   const links =
     way === 'open'
-      ? [markedLink(about), readLink(about)]
+      ? [...fromReasons(failed, flower, state), markedLink(about), readLink(about)]
       : [
           ...fromReasons(reasons, flower, state),
           ...(flower.pollinations.length > 0
@@ -152,11 +143,17 @@ interface About {
   readonly schools: SchoolChoices;
 }
 
+/** Links that say whether a flower stood open, as long as nobody had worked it. */
+const CLOSURE: ReadonlySet<FitReason['link']> = new Set(['shut-before', 'whole', 'kept-shut']);
+
 function wayOf(flower: Flower, found: Growing | null, reasons: readonly FitReason[]): ProofChain['way'] {
   const first = reasons.find(({ link }) => link === 'shut-before');
   if (first?.what === 'closed-cone') return 'cone';
   if (first?.what === 'worked-as-it-opened') return 'practical';
-  const covered = flower.shuttings.length > 0 || first?.what === 'no-insects-here';
+  const covered =
+    (flower.shuttings.length > 0 &&
+      !reasons.some(({ link, state }) => CLOSURE.has(link) && state === 'broken')) ||
+    first?.what === 'no-insects-here';
   if (flower.pollinations.length === 0 && !covered)
     return found && hasCone(found.crop) && flower.sex === 'perfect' ? 'cone' : 'open';
   return 'by-hand';
@@ -217,6 +214,7 @@ function offTypeFather({ pollinations, plant }: Flower, state: Evidence): ProofL
           says: 'offspring-off',
           events: [state.offspring],
           until: null,
+          foreign: true,
         };
   return {
     link: 'fathers',
@@ -236,7 +234,14 @@ function cleanLink({ pollinations }: Flower): ProofLink {
     : unsaid
       ? (['not-recorded', 'nobody-said', unsaid] as const)
       : (['seen', 'clean', pollinations[pollinations.length - 1]] as const);
-  return { link: 'clean', state, says, events: of ? [of.event] : [], until: null };
+  return {
+    link: 'clean',
+    state,
+    says,
+    events: of ? [of.event] : [],
+    until: null,
+    ...(dirty ? { foreign: true } : {}),
+  };
 }
 
 function keptShutLink({ flower, found, today, day }: About, reasons: readonly FitReason[]): ProofLink {
@@ -245,16 +250,13 @@ function keptShutLink({ flower, found, today, day }: About, reasons: readonly Fi
   const link = 'kept-shut';
   const house = reasons.find(({ what }) => what === 'no-insects-here');
   if (house) return { link, state: 'seen', says: 'no-insects-here', events: house.events, until: null };
+  if (opened) return { link, state: opened.state, says: opened.what, events: opened.events, until: null };
   const need = found ? SHUT_DAYS[found.crop.family] : 1;
   const wholeLater = worked
     ? flower.checks.find(
         ({ result, at }) => result === 'whole' && daysBetween(day(worked.at), day(at)) >= need,
       )
     : undefined;
-  // A tear found once it need not be shut any more lets nothing in.
-  const openedInTime = opened && (!wholeLater || !before(flower, wholeLater.event, opened.events[0]));
-  if (opened && openedInTime)
-    return { link, state: 'broken', says: opened.what, events: opened.events, until: null };
   if (wholeLater)
     return { link, state: 'seen', says: 'stayed-shut', events: [wholeLater.event], until: null };
   const last = worked ? addDays(day(worked.at), need + 1) : null;
@@ -267,18 +269,20 @@ function keptShutLink({ flower, found, today, day }: About, reasons: readonly Fi
   };
 }
 
-function before({ checks }: Flower, first: EventId, then: EventId | undefined): boolean {
-  const at = (id: EventId | undefined) => checks.findIndex(({ event }) => event === id);
-  return at(first) < at(then);
-}
-
 function markedLink({ flower, today, day, schools }: About): ProofLink {
   const [first] = flower.markings;
   const worked = flower.pollinations.at(-1);
   const link = 'marked';
   if (!first) {
     const over = flower.lost !== null || flower.harvested !== null;
-    return { link, state: 'not-recorded', says: 'no-mark', events: [], until: over ? null : today };
+    return {
+      link,
+      state: 'not-recorded',
+      says: 'no-mark',
+      events: [],
+      until: over ? null : today,
+      ...(over ? { never: true } : {}),
+    };
   }
   const atOnce = !worked || day(first.at) <= day(worked.at);
   const whenGrowing = schools.marking === 'when-growing';
@@ -314,6 +318,7 @@ function readLink({ flower, today }: About): ProofLink {
     says: last?.markRead === false || markLost ? 'unreadable' : 'not-read',
     events: last ? [last.event] : [],
     until: over ? null : today,
+    ...(over ? { never: true } : {}),
     ...(markLost ? { doubtful: true } : {}),
   };
 }

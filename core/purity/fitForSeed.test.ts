@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { DEFAULT_SCHOOLS } from '../crops';
 import type { FlowerId, PlantId } from '../ids';
+import type { Flower } from '../ledger';
 import { TestGarden } from '../testGarden';
-import { fitForSeed, type FitReason } from '.';
+import { fitForSeed, proofOf, type FitReason } from '.';
 
 const EVENING = '2026-07-13';
 const DAWN = '2026-07-14';
@@ -91,6 +92,165 @@ test('the practical school takes a flower worked as it opened and tied shut; it 
   expect(told(practical.reasons, 'seen')).toContain('shut-before: worked-as-it-opened');
   const open = worked({ shut: false, pollinated: { shutAgain: null } });
   expect(of(open.garden, open.female, PRACTICAL).verdict).toBe('unfit');
+});
+
+describe('a closure counts by the opening hours of its flower', () => {
+  /** A bud seen in the evening, covered at this hour of the next morning, and worked at that. */
+  function shutAt([hour, minute]: readonly number[], work: readonly number[], more: object = {}) {
+    const garden = new TestGarden();
+    const [mother, father] = garden.plant('squash-maxima', 'Slate Dome', 2).plants as [PlantId, PlantId];
+    const male = garden.shut(EVENING, father, 'male');
+    const female = garden.see(garden.time(EVENING, 19), mother, 'female', 'coloured');
+    const at = (given: readonly number[], later = 0) =>
+      garden.time(DAWN, given[0] ?? 0, (given[1] ?? 0) + later);
+    garden.check(at([5, 5]), male, 'whole');
+    garden.write(at([hour ?? 0, minute ?? 0]), {
+      kind: 'flowerShut',
+      flower: female,
+      closure: 'tape',
+      ...more,
+    });
+    garden.check(at(work), female, 'whole');
+    garden.work(at(work, 2), female, [male], { beeIn: false } as never);
+    return { garden, female };
+  }
+  const first = ({ garden, female }: ReturnType<typeof shutAt>) => {
+    const { reasons, verdict } = of(garden, female);
+    const { state, what } = reasons.find(({ link }) => link === 'shut-before') as FitReason;
+    return `${state}: ${what}, ${verdict}`;
+  };
+
+  // Sunrise is at 05:22 there: squash opens with it, honeybees fly an hour after it.
+  test.each([
+    ['half past nine, long after insects flew', [9, 30], [9, 40], 'broken: shut-after-insects, unfit'],
+    ['after it opened, before they flew', [5, 50], [6, 5], 'not-recorded: shut-after-opening, not-recorded'],
+    ['before it opened that morning', [4, 30], [5, 40], 'seen: shut, fit'],
+  ])('%s', (_what, shut, work, wanted) => {
+    expect(first(shutAt(shut, work))).toBe(wanted);
+  });
+
+  test('seen to be still shut when it was covered it is as good as before it opened', () => {
+    expect(first(shutAt([9, 30], [9, 40], { stillShut: true }))).toBe('seen: shut, fit');
+  });
+
+  test('a morning noted to be late moves the hours: what opened at seven was shut in time at half past five', () => {
+    const early = shutAt([5, 50], [7, 30]);
+    for (let day = 1; day < 9; day++)
+      early.garden.write(early.garden.time(`2026-07-0${day}`, 7, 30), {
+        kind: 'clockNoted',
+        stand: [...early.garden.state.stands.keys()][0] as never,
+        what: 'opened',
+      });
+    expect(first(early)).toBe('seen: shut, fit');
+  });
+
+  test('what opens at dusk is shut in the afternoon', () => {
+    const garden = new TestGarden();
+    const [mother, father] = garden.plant('bottle-gourd', 'Long Halyard', 2).plants as [PlantId, PlantId];
+    const shut = (plant: PlantId, sex: 'male' | 'female', hour: number) =>
+      garden.shut(DAWN, plant, sex, 'tape', hour);
+    const male = shut(father, 'male', 16);
+    const females = [shut(mother, 'female', 16), shut(mother, 'female', 22)];
+    for (const flower of [male, ...females]) garden.check(garden.time(DAWN, 22, 30), flower, 'whole');
+    for (const female of females)
+      garden.work(garden.time(DAWN, 22, 35), female, [male], { beeIn: false } as never);
+    expect(females.map((female) => of(garden, female).verdict)).toEqual(['fit', 'unfit']);
+  });
+
+  test('the practical school takes what was worked before that day’s insects: at three in the afternoon it was an open flower', () => {
+    const at = (hour: number) => {
+      const garden = new TestGarden();
+      const [mother, father] = garden.plant('squash-maxima', 'Slate Dome', 2).plants as [PlantId, PlantId];
+      const female = garden.see(garden.time(DAWN, hour), mother, 'female', 'open');
+      const male = garden.see(garden.time(DAWN, hour), father, 'male', 'open');
+      garden.work(garden.time(DAWN, hour, 5), female, [male], { beeIn: false } as never);
+      const { reasons } = of(garden, female, PRACTICAL);
+      return reasons.find(({ link }) => link === 'shut-before')?.what;
+    };
+    expect([at(5), at(15)]).toEqual(['worked-as-it-opened', 'worked-after-insects']);
+  });
+
+  test('put on later a cover never proves more', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 590 }), fc.integer({ min: 0, max: 590 }), (a, b) => {
+        const rank = (minute: number) =>
+          ['seen', 'not-recorded', 'broken'].indexOf(
+            first(shutAt([0, minute], [9, 55])).split(':')[0] as string,
+          );
+        expect(rank(Math.min(a, b))).toBeLessThanOrEqual(rank(Math.max(a, b)));
+      }),
+      { numRuns: 15 },
+    );
+  });
+});
+
+test('anthers taken out of a flower that stood open came out too late, bagged or not; of one still shut in time', () => {
+  const cross = (crop: 'tomato' | 'melon', stage: 'coloured' | 'open', bagged: boolean) => {
+    const garden = new TestGarden();
+    const system = crop === 'melon' ? ({ system: 'andromonoecious' } as const) : {};
+    const [mother] = garden.plant(crop, 'Red Quay', 1, { reason: 'cross', ...system }).plants as [PlantId];
+    const flower = garden.shut(EVENING, mother, crop === 'melon' ? 'female' : 'perfect', 'mesh-bag', 17);
+    if (!bagged) garden.write(garden.time(EVENING, 17, 30), { kind: 'coverOff', flower });
+    garden.write(garden.time(DAWN, 10), {
+      kind: 'flowerSeen',
+      flower,
+      plant: mother,
+      sex: crop === 'melon' ? 'female' : 'perfect',
+      stage,
+      node: null,
+    });
+    garden.write(garden.time(DAWN, 10, 1), { kind: 'emasculated', flower });
+    garden.work(garden.time(DAWN, 10, 5), flower, [], { beeIn: false } as never);
+    const { reasons, verdict } = of(garden, flower);
+    const link = reasons.find((each) => each.link === 'anthers-out');
+    return `${link?.state}: ${link?.what}${verdict === 'unfit' ? ', unfit' : ''}`;
+  };
+  for (const crop of ['tomato', 'melon'] as const) {
+    expect(cross(crop, 'open', true)).toBe('broken: anthers-late, unfit');
+    expect(cross(crop, 'open', false)).toBe('broken: anthers-late, unfit');
+    expect(cross(crop, 'coloured', true)).toMatch(/^seen: anthers-out/);
+  }
+});
+
+test('a tassel’s bag counts once it stood overnight: poured on the day it went on it holds other pollen', () => {
+  const poured = (hour: number, date: string) => {
+    const garden = new TestGarden();
+    const [mother, father] = garden.plant('corn', 'Weir Copper', 2).plants as [PlantId, PlantId];
+    const ear = garden.shut('2026-07-10', mother, 'female', 'shoot-bag');
+    const tassel = garden.see(garden.time(date, hour), father, 'male', 'open');
+    garden.write(garden.time(date, hour, 5), { kind: 'flowerShut', flower: tassel, closure: 'tassel-bag' });
+    for (const flower of [ear, tassel]) garden.check(garden.time(DAWN, 9, 20), flower, 'whole');
+    garden.work(garden.time(DAWN, 9, 30), ear, [tassel], { beeIn: false } as never);
+    const { reasons } = of(garden, ear);
+    return reasons.find(({ link }) => link === 'fathers')?.what;
+  };
+  expect(poured(9, DAWN)).toBe('bagged-that-day');
+  expect(poured(16, EVENING)).toBe('pure-fathers');
+});
+
+test('torn within the days in which it must keep shut it is broken; later by a swelling fruit it says nothing, or leaves it open', () => {
+  const torn = (crop: 'squash-maxima' | 'tomato', day: string, ...whole: readonly string[]) => {
+    const garden = new TestGarden();
+    const [mother, father] = garden.plant(crop, 'Slate Dome', 2).plants as [PlantId, PlantId];
+    const sex = crop === 'tomato' ? 'perfect' : 'female';
+    const female = garden.shut(EVENING, mother, sex);
+    const male = garden.shut(EVENING, father, sex === 'perfect' ? 'perfect' : 'male');
+    for (const flower of [female, male]) garden.check(garden.time(DAWN, 5), flower, 'whole');
+    garden.work(garden.time(DAWN, 5, 10), female, sex === 'perfect' ? [] : [male], { beeIn: false } as never);
+    for (const date of whole) garden.check(garden.time(date, 8), female, 'whole');
+    garden.check(garden.time(day, 9), female, 'torn');
+    const { verdict, reasons } = of(garden, female);
+    const chain = proofOf(garden.state.flowers.get(female) as Flower, garden.state, '2026-07-25', null);
+    const link = chain.links.find((each) => each.link === 'kept-shut');
+    // One fruit never has two verdicts.
+    expect(link?.state === 'broken').toBe(verdict === 'unfit');
+    return reasons.find((each) => each.link === 'kept-shut')?.state ?? 'nothing';
+  };
+  expect(torn('squash-maxima', '2026-07-15')).toBe('broken');
+  expect(torn('squash-maxima', '2026-07-18')).toBe('not-recorded');
+  expect(torn('squash-maxima', '2026-07-18', '2026-07-15')).toBe('nothing');
+  expect(torn('tomato', '2026-07-16', '2026-07-15')).toBe('broken');
+  expect(torn('tomato', '2026-07-20', '2026-07-17')).toBe('nothing');
 });
 
 test('pollen of another variety is a cross, and so is the wrong father in a cross', () => {

@@ -11,6 +11,8 @@ import {
   type Planted,
 } from '../patch';
 import { localDateOf } from '../time';
+import { openedLater, OPENED } from './keptShut';
+import { shutBefore } from './shutBefore';
 
 /**
  * fit: every link that could be seen by now was seen. not-recorded: nothing speaks against it, and something nobody wrote down.
@@ -40,6 +42,9 @@ export interface FitReason {
     | 'no-insects-here'
     | 'never-shut'
     | 'stood-open'
+    | 'shut-after-opening'
+    | 'shut-after-insects'
+    | 'worked-after-insects'
     | 'worked-as-it-opened'
     | 'closed-cone'
     | CheckResult
@@ -55,7 +60,9 @@ export interface FitReason {
     | 'father-not-recorded'
     | 'pure-fathers'
     | 'other-variety'
-    | 'anthers-out';
+    | 'anthers-out'
+    | 'anthers-late'
+    | 'bagged-that-day';
   readonly events: readonly EventId[];
 }
 
@@ -67,9 +74,6 @@ export interface SeedFitness {
 
 /** The tables that say what a flower is good for. */
 export type SeedTables = Planted & Pick<State, 'patches' | 'flowers'>;
-
-/** How a closure looks that lets other pollen in. */
-const OPENED: ReadonlySet<CheckResult> = new Set(['torn', 'holed', 'insect']);
 
 /**
  * What a flower is good for as seed, from what was recorded of it alone: a female from her closure to her fathers, a male as a
@@ -91,9 +95,9 @@ export function fitForSeed(
     ...(cone
       ? [closedCone(flower)]
       : [
-          under(shutBefore(flower, schools, found?.crop.family === 'corn')),
+          under(shutBefore(flower, schools, found, state)),
           under(whole(flower)),
-          ...openedLater(flower).map(under),
+          ...openedLater(flower, found, state).map(under),
         ]),
     ...kept(flower),
     ...(found && mustLoseAnthers(flower, found, schools) && flower.pollinations.length > 0
@@ -157,30 +161,6 @@ function underCover(reason: FitReason, shelter: EventId): FitReason {
   return { link, state: 'seen', what: 'no-insects-here', events: [shelter] };
 }
 
-function shutBefore(flower: Flower, schools: SchoolChoices, corn: boolean): FitReason {
-  const shut = flower.shuttings[0];
-  // A tassel is bagged while it sheds; what counts is the bag over it.
-  if (corn && flower.sex === 'male' && shut)
-    return { link: 'shut-before', state: 'seen', what: 'shut', events: [shut.event] };
-  const worked = flower.pollinations[0];
-  const open = flower.sightings.find(({ stage }) => stage === 'open' || stage === 'spent');
-  const inTime = shut && (!open || shut.at <= open.at) && (!worked || shut.at <= worked.at);
-  if (inTime) return { link: 'shut-before', state: 'seen', what: 'shut', events: [shut.event] };
-  const events = [...(open ? [open.event] : []), ...(worked ? [worked.event] : [])];
-  if (!open && !worked)
-    // A bud that may still be shut, or a male of which nothing more is known.
-    return { link: 'shut-before', state: 'not-recorded', what: 'never-shut', events };
-  // Tied shut after it was worked, or a male taken as it opened: all that the practical school asks.
-  if (schools.proof === 'practical' && (worked ? worked.shutAgain !== 'open' : flower.sex === 'male'))
-    return { link: 'shut-before', state: 'seen', what: 'worked-as-it-opened', events };
-  return {
-    link: 'shut-before',
-    state: 'broken',
-    what: shut ? 'stood-open' : 'never-shut',
-    events: [...events, ...(shut ? [shut.event] : [])],
-  };
-}
-
 /** What is seen of a closure so long after the work still belongs to that visit, ms [M]. */
 const SAME_VISIT_MS = 6 * 3_600_000;
 
@@ -198,13 +178,6 @@ function whole({ checks, pollinations }: Flower): FitReason {
     what: 'not-looked-at',
     events: checks.map(({ event }) => event),
   };
-}
-
-/** A closure found open after the flower was worked and shut again. */
-function openedLater({ checks, pollinations }: Flower): FitReason[] {
-  const worked = pollinations.at(-1);
-  const opened = worked && checks.find(({ result, at }) => OPENED.has(result) && at > worked.at);
-  return opened ? [{ link: 'kept-shut', state: 'broken', what: opened.result, events: [opened.event] }] : [];
 }
 
 /** Whether there still is such a flower, for a male: what is lost or picked for the kitchen gives no pollen. */
@@ -233,15 +206,22 @@ function mustLoseAnthers(flower: Flower, found: Growing, schools: SchoolChoices)
   );
 }
 
-function anthersOut({ emasculatedAt, pollinations }: Flower): FitReason {
-  return emasculatedAt !== null
-    ? { link: 'anthers-out', state: 'seen', what: 'anthers-out', events: [] }
-    : {
-        link: 'anthers-out',
-        state: 'not-recorded',
-        what: 'nobody-said',
-        events: pollinations.map(({ event }) => event),
-      };
+/** Taken out of a flower that stood open they have shed already: bagged or not, it has selfed. */
+function anthersOut({ emasculatedAt, pollinations, sightings }: Flower): FitReason {
+  const link = 'anthers-out';
+  if (emasculatedAt === null)
+    return {
+      link,
+      state: 'not-recorded',
+      what: 'nobody-said',
+      events: pollinations.map(({ event }) => event),
+    };
+  const open = sightings.find(
+    ({ stage, at }) => (stage === 'open' || stage === 'spent') && at <= emasculatedAt,
+  );
+  return open
+    ? { link, state: 'broken', what: 'anthers-late', events: [open.event] }
+    : { link, state: 'seen', what: 'anthers-out', events: [] };
 }
 
 function insect({ event, beeIn }: Pollination): FitReason {
@@ -284,6 +264,15 @@ function fathersOf(
   ];
 }
 
+/** The bag of a corn tassel that was poured on the day it went on: it still holds what flew about the day before. */
+function bagOfThatDay(male: Flower, pouredAt: string, state: SeedTables): EventId | null {
+  const [bag] = male.shuttings;
+  if (!bag || growing(state, male.plant)?.crop.family !== 'corn') return null;
+  const zone = mainPatch(state)?.place?.zone ?? 'UTC';
+  const day = (at: string) => localDateOf(Date.parse(at), zone);
+  return day(bag.at) >= day(pouredAt) ? bag.event : null;
+}
+
 /** Whether the males of one father are known and fit. */
 function pollenOf(
   father: Father,
@@ -298,6 +287,9 @@ function pollenOf(
   let known = father.flowers.length >= father.males || house !== null;
   for (const id of father.flowers) {
     const male = state.flowers.get(id);
+    const sameDay = male && bagOfThatDay(male, at, state);
+    if (sameDay)
+      return { link: 'fathers', state: 'broken', what: 'bagged-that-day', events: [...cited, sameDay] };
     // What was pollinated itself is a mother and no father: so this goes no deeper than one step.
     const fit = male && male.pollinations.length === 0 ? fitForSeed(male, state, schools) : null;
     if (fit?.verdict === 'unfit')

@@ -1,5 +1,5 @@
 import type { LinkState } from './fitForSeed';
-import { likelyShare, mixed, quantile, unsure, type ShareDistribution } from './shares';
+import { atMost, likelyShare, mixed, quantile, unsure, type ShareDistribution } from './shares';
 
 /** The links that make a fruit pure, in the order in which they are made (common practice). */
 export const PROOF_LINKS = [
@@ -16,7 +16,10 @@ export const PROOF_LINKS = [
 /** One link of the proof of a fruit. */
 export type ProofLinkKind = (typeof PROOF_LINKS)[number];
 
-/** sound: every link seen. good: one or two not recorded. fair: more, or worked as it opened. distance-only: open to insects. */
+/**
+ * sound: every link seen. good: one or two not recorded. fair: more, or worked as it opened. distance-only: open to insects, or a closure
+ * that failed. not-pure: known foreign pollen, or a parent not true to its variety.
+ */
 export const GRADES = ['sound', 'good', 'fair', 'distance-only', 'not-pure'] as const;
 export type Grade = (typeof GRADES)[number];
 
@@ -26,8 +29,12 @@ export interface GradedLink {
   readonly state: LinkState;
   /** Pollen of another variety was used: all that this father gave may be foreign. */
   readonly otherVariety?: boolean;
+  /** Foreign pollen is known to have been there: what only failed to keep it out is no better and no worse than an open flower. */
+  readonly foreign?: boolean;
   /** It is not certain that this is the fruit that was worked. */
   readonly doubtful?: boolean;
+  /** Nothing ever told this fruit from its neighbours, and nothing will: it was picked, and its mark not read. */
+  readonly never?: boolean;
 }
 
 /** What is known of a fruit: its links (those that do not apply to its crop left out), and what foreign pollen is about. */
@@ -108,7 +115,7 @@ const HIGH_AT = 0.95;
  * and what then comes in. A default is no evidence: what nobody recorded counts as such. Grades and links: common practice (the
  * numbers are our modelling choice).
  *
- * @example gradeProof({ links: [{ link: 'whole', state: 'broken' }], way: 'by-hand', pressure: null }).grade // 'not-pure'
+ * @example gradeProof({ links: [{ link: 'whole', state: 'broken' }], way: 'by-hand', pressure: null }).grade // 'distance-only'
  */
 export function gradeProof(chain: ProofInput): Proof {
   const { likely: about } = chain.pressure ?? UNKNOWN;
@@ -130,10 +137,11 @@ export function gradeProof(chain: ProofInput): Proof {
 }
 
 function gradeOf({ links, way }: ProofInput): Grade {
-  if (way === 'open') return 'distance-only';
-  if (links.some(({ state }) => state === 'broken')) return 'not-pure';
+  if (links.some(({ otherVariety, foreign }) => otherVariety || foreign)) return 'not-pure';
+  if (way === 'open' || links.some(({ state }) => state === 'broken')) return 'distance-only';
   const wanting = links.filter(({ state }) => state === 'not-recorded').length;
-  if (way !== 'by-hand' || wanting > 2 || links.some(({ doubtful }) => doubtful)) return 'fair';
+  if (way !== 'by-hand' || wanting > 2 || links.some(({ doubtful, never }) => doubtful || never))
+    return 'fair';
   return wanting > 0 ? 'good' : 'sound';
 }
 
@@ -188,11 +196,18 @@ function keyOf({ links, way, pressure }: ProofInput): string {
 
 function reckoned({ links, way, pressure }: ProofInput): ShareDistribution {
   const about = pressure ?? UNKNOWN;
+  const given = (link: GradedLink) => link.otherVariety === true || FAILING[link.link].of === 'all';
   return mixed(
-    ABOUT.map(([which, chance]) => [
-      chance,
-      unsure([...links.map((link) => failureOf(link, about[which])), ...wayOf(way, about[which])]),
-    ]),
+    ABOUT.map(([which, chance]) => {
+      const flying = about[which];
+      const ofThem = (those: readonly GradedLink[]) => those.map((link) => failureOf(link, flying));
+      // However much failed, what flies about brings no more than it brings to an open flower; what was given by hand comes on top.
+      const open = atMost(
+        unsure([...ofThem(links.filter((link) => !given(link))), ...wayOf(way, flying)]),
+        flying,
+      );
+      return [chance, unsure(ofThem(links.filter(given)), open)];
+    }),
   );
 }
 

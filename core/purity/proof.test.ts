@@ -6,6 +6,7 @@ import { upperBound } from '../fruitset';
 import {
   closuresDue,
   gradeProof,
+  GRADES,
   growOutSize,
   lotShare,
   PROOF_LINKS,
@@ -30,7 +31,7 @@ describe('the grade of a proof', () => {
     ['one not recorded', ['not-recorded'], 'good'],
     ['two not recorded', ['seen', 'not-recorded', 'not-recorded'], 'good'],
     ['three not recorded', ['not-recorded', 'not-recorded', 'not-recorded'], 'fair'],
-    ['one broken', ['seen', 'broken'], 'not-pure'],
+    ['a closure that failed', ['seen', 'broken'], 'distance-only'],
   ] as const)('%s: %s is %s', (_what, states, wanted) => {
     expect(grade(states).grade).toBe(wanted);
   });
@@ -63,6 +64,62 @@ describe('the grade of a proof', () => {
       }),
       { numRuns: 40 },
     );
+  });
+
+  test('recording a link as seen, or any better, never lowers the grade or raises the likely share; a failed closure is no worse than none', () => {
+    const rank = (of: readonly GradedLink['state'][]) => GRADES.indexOf(grade(of).grade);
+    const likely = (of: readonly GradedLink['state'][]) => grade(of).foreignShare.likely;
+    const order = ['seen', 'not-recorded', 'broken'] as const;
+    fc.assert(
+      fc.property(
+        nine,
+        fc.nat(8),
+        fc.nat(2),
+        fc.double({ min: 0.0001, max: 0.6, noNaN: true }),
+        (states, at, how, about) => {
+          const worse = order.indexOf(states[at] ?? 'seen');
+          const better = states.map((each, i) => (i === at ? (order[Math.min(how, worse)] ?? 'seen') : each));
+          const pressure = { low: about / 3, likely: about, high: Math.min(1, about * 3) };
+          const of = (those: readonly GradedLink['state'][]) =>
+            gradeProof({ links: links(those), way: 'by-hand', pressure });
+          expect(GRADES.indexOf(of(better).grade)).toBeLessThanOrEqual(GRADES.indexOf(of(states).grade));
+          expect(of(better).foreignShare.likely).toBeLessThanOrEqual(of(states).foreignShare.likely + 1e-9);
+        },
+      ),
+      { numRuns: 60 },
+    );
+    // Never shut: the first link broken, and nobody saw a closure that was not there. Shut and torn: seen, and broken at dawn.
+    const never = ['broken', 'not-recorded', 'seen', 'seen', 'seen', 'broken'] as const;
+    for (const failed of [
+      ['seen', 'broken'],
+      ['seen', 'seen', 'seen', 'seen', 'broken'],
+      ['seen', 'seen', 'seen', 'seen', 'seen', 'seen', 'broken'],
+    ] as const) {
+      expect(rank(failed)).toBeLessThanOrEqual(rank(never));
+      expect(likely(failed)).toBeLessThanOrEqual(likely(never));
+    }
+  });
+
+  test('however much failed, what flies about brings no more than to an open flower', () => {
+    const broken = PROOF_LINKS.flatMap((link) =>
+      link === 'fathers' || link === 'clean' ? [] : [{ link, state: 'broken' as const }],
+    );
+    const failed = gradeProof({ links: broken, way: 'by-hand', pressure: ABOUT }).foreignShare;
+    const open = gradeProof({ links: [], way: 'open', pressure: ABOUT }).foreignShare;
+    expect(failed.likely).toBeLessThanOrEqual(open.likely + 1e-9);
+    expect(failed.high).toBeLessThanOrEqual(open.high + 1e-9);
+    expect(failed.likely).toBeGreaterThan(open.likely * 0.9);
+  });
+
+  test('not pure is for foreign pollen that is known, and parents that are not true', () => {
+    for (const known of [{ otherVariety: true }, { foreign: true }])
+      expect(
+        gradeProof({
+          links: [{ link: 'fathers', state: 'broken', ...known }],
+          way: 'by-hand',
+          pressure: null,
+        }).grade,
+      ).toBe('not-pure');
   });
 
   test('more that flies about never makes an open link better', () => {
@@ -195,7 +252,7 @@ describe('the chain of a fruit', () => {
     made.garden.check(at(made.garden, 15, 6), made.female, 'torn');
     const found = chain(made);
     expect(told(found)).toMatchObject({ whole: 'whole', 'kept-shut': 'torn' });
-    expect(gradeProof(found)).toMatchObject({ grade: 'not-pure', weakest: 'kept-shut' });
+    expect(gradeProof(found)).toMatchObject({ grade: 'distance-only', weakest: 'kept-shut' });
   });
 
   test('whole the next day says nothing of a dawn at which nobody looked', () => {
@@ -233,6 +290,20 @@ describe('the chain of a fruit', () => {
     garden.write(at(garden, 23, 8), { kind: 'markLost', flower: female });
     garden.write(at(garden, 23, 8), { kind: 'marked', flower: female, mark: '1-C' });
     expect(told(chain(made))).toMatchObject({ 'mark-read': 'marked-again' });
+  });
+
+  test('never marked, or its mark not read when it was picked, it is fair at best', () => {
+    for (const markRead of [true, false, undefined]) {
+      const made = seen();
+      made.garden.write(at(made.garden, 30, 8), {
+        kind: 'harvested',
+        flower: made.female,
+        harvestFor: 'seed',
+        weightG: null,
+        ...(markRead === undefined ? {} : { markRead }),
+      });
+      expect(gradeProof(chain(made)).grade).toBe(markRead ? 'sound' : 'fair');
+    }
   });
 
   test('a father found off-type later flags every fruit that he served', () => {
@@ -282,7 +353,7 @@ describe('the chain of a fruit', () => {
     const { year, years, varieties } = yearPurity(made.garden.state, '2026-07-20', null);
     expect([year, years]).toEqual(['2026', ['2026']]);
     expect(varieties).toMatchObject([
-      { name: 'Slate Dome', grade: 'not-pure', mothers: 2, fathers: 1, fruits: [{ flower: other }, {}] },
+      { name: 'Slate Dome', grade: 'distance-only', mothers: 2, fathers: 1, fruits: [{ flower: other }, {}] },
     ]);
     expect(varieties[0]?.fruits[1]).toMatchObject({ grade: 'sound', weakest: null });
     expect(yearPurity(made.garden.state, '2026-07-20', '2025').varieties).toEqual([]);
@@ -295,14 +366,14 @@ describe('the chain of a fruit', () => {
     expect(gradeProof(chain({ garden, female })).grade).toBe('distance-only');
   });
 
-  test('the school moves the threshold and never the facts: worked as it opened is fair or not pure', () => {
+  test('the school moves the threshold and never the facts: worked as it opened is fair, or no better than open', () => {
     const garden = new TestGarden();
     const [mother, father] = garden.plant('squash-maxima', 'Slate Dome', 2).plants as [PlantId, PlantId];
     const male = garden.shut('2026-07-13', father, 'male');
     garden.check(garden.time(DAWN, 5), male, 'whole');
     const female = garden.see(garden.time(DAWN, 5), mother, 'female', 'open');
     garden.work(garden.time(DAWN, 5, 10), female, [male], { beeIn: false, clean: true } as never);
-    expect(gradeProof(chain({ garden, female })).grade).toBe('not-pure');
+    expect(gradeProof(chain({ garden, female })).grade).toBe('distance-only');
     garden.school('proof', 'practical');
     expect(gradeProof(chain({ garden, female })).grade).toBe('fair');
   });

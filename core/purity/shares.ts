@@ -5,8 +5,10 @@ export type ShareDistribution = Float64Array;
 const { ceil, floor, max, min } = Math;
 
 const STEPS = 250;
-/** What is less likely than this is left out. */
+/** What is less likely than this is left out of a sum over many fruits. */
 const NEGLIGIBLE = 1e-6;
+/** What is less likely than this is moved no further: a link more that was seen must never count against a fruit, be it by a hair. */
+const TINY = 1e-12;
 
 /** Something that may have happened, and what share then is foreign: as usual, or (as often) as bad as it gets. */
 export interface Failure {
@@ -15,11 +17,13 @@ export interface Failure {
   readonly worst: number;
 }
 
-/** All of them together, each for itself: what one lets in takes the room of what was clean before. */
-export function unsure(failures: readonly Failure[]): ShareDistribution {
-  let now = new Float64Array(STEPS + 1);
-  now[0] = 1;
-  let top = 0;
+const CLEAN: ShareDistribution = new Float64Array(STEPS + 1);
+CLEAN[0] = 1;
+
+/** All of them together, each for itself: what one lets in takes the room of what was clean before. `from`: what had come in already. */
+export function unsure(failures: readonly Failure[], from: ShareDistribution = CLEAN): ShareDistribution {
+  let now = from;
+  let top = from === CLEAN ? 0 : from.findLastIndex((chance) => chance > 0);
   for (const { chance, usual, worst } of failures) {
     if (chance <= 0 || worst <= 0) continue;
     const next = new Float64Array(STEPS + 1);
@@ -27,7 +31,10 @@ export function unsure(failures: readonly Failure[]): ShareDistribution {
     const [some, most] = [min(1, usual), min(1, worst)];
     for (let bin = 0; bin <= top; bin++) {
       const had = now[bin] as number;
-      if (had <= NEGLIGIBLE) continue;
+      if (had <= TINY) {
+        next[bin] = (next[bin] as number) + had;
+        continue;
+      }
       // Of what is still clean a part goes: as far up as that part of the way to the top.
       const clean = STEPS - bin;
       next[bin] = (next[bin] as number) + had * holds;
@@ -38,6 +45,17 @@ export function unsure(failures: readonly Failure[]): ShareDistribution {
     now = next;
   }
   return now;
+}
+
+/** The same where it can't be more than this. */
+export function atMost(shares: ShareDistribution, most: number): ShareDistribution {
+  const end = STEPS * min(1, most);
+  const next = new Float64Array(STEPS + 1);
+  for (let bin = 0; bin <= STEPS; bin++) {
+    const chance = shares[bin] as number;
+    if (chance > 0) spread(next, min(bin, end), chance);
+  }
+  return next;
 }
 
 /** One of several, by their chances. */

@@ -68,6 +68,8 @@ export function eveningDrafts(
   newFlower: () => FlowerId,
   /** A mother of a cross, laid bare before the bag goes on. */
   anthersOut = false,
+  /** Somebody saw that it was still shut when it was covered. */
+  stillShut = false,
 ): Draft[] {
   const { sex, stage, node, ovaryMm } = sight;
   if (sex === 'male' && !closure) return [{ kind: 'malesCounted', plant, stage, count: sight.count }];
@@ -83,7 +85,9 @@ export function eveningDrafts(
         ...(ovaryMm === null ? {} : { ovaryMm }),
       },
       ...(anthersOut ? [{ kind: 'emasculated', flower } as const] : []),
-      ...(closure ? [{ kind: 'flowerShut', flower, closure } as const] : []),
+      ...(closure
+        ? [{ kind: 'flowerShut', flower, closure, ...(stillShut ? { stillShut } : {}) } as const]
+        : []),
     ],
   );
 }

@@ -50,7 +50,7 @@ test('a lot is as pure as its weakest fruit, says who stands behind it, and what
   garden.check(garden.time('2026-07-15', 6), fruits[0] as FlowerId, 'torn');
   const standing = lotStanding(garden.state, begin(1), TODAY);
   expect(standing).toMatchObject({
-    grade: 'not-pure',
+    grade: 'distance-only',
     generation: { kind: 'pure' },
     mixture: { mothers: 1, fathers: 1, fruits: 2 },
     sown: 0,

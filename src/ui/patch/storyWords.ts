@@ -25,7 +25,10 @@ export function storyWords(state: State, event: LedgerEvent): string {
         event.ovaryMm ? `ovary ${event.ovaryMm} mm` : null,
       );
     case 'flowerShut':
-      return `Shut with ${closureWords[event.closure]}`;
+      return join(
+        `Shut with ${closureWords[event.closure]}`,
+        event.stillShut ? 'still shut when covered' : null,
+      );
     case 'closureChecked':
       return event.result === 'no-pollen'
         ? 'Looked at: no loose pollen'

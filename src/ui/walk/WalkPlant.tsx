@@ -9,6 +9,7 @@ import {
 } from '@core/crops';
 import { coversFor, hasFlowersOf, plantName, type Growing } from '@core/patch';
 import { lookedOverOn } from '@core/rounds';
+import { clockText } from '@core/time';
 import type { PlantTonight } from '@core/goals';
 import { useGarden } from '@/data/garden/garden';
 import { Card, Button, Notice, Row, Sheet } from '../controls';
@@ -52,7 +53,7 @@ export interface WalkPlantProps {
 /** One plant of the walk: what is on it tonight, by tapping sex and stage. */
 export function WalkPlant(props: WalkPlantProps) {
   const { growing, tonight: plan, planKnown, over, side, onLeave } = props;
-  const { state, place, today, demo } = useGarden();
+  const { state, place, today, demo, prefs } = useGarden();
   const entry = useWalkEntry(growing);
   const { value, change, first, flowers, tonight, awaited, busy, problem } = entry;
   const { crop, stand } = growing;
@@ -151,6 +152,13 @@ export function WalkPlant(props: WalkPlantProps) {
         <Txt>{entry.doubted?.doubt.words}</Txt>
         <Button title="Look again" look="main" onPress={entry.lookAgain} />
         <Button title="Keep it as I saw it" onPress={entry.keepDoubted} />
+      </Sheet>
+      <Sheet open={entry.asked !== null} onClose={entry.dropAsked} title="Was it still shut?">
+        <Txt>
+          {`Its flowers open from about ${entry.asked ? clockText(entry.asked.since, place.zone, prefs.clock === '12') : ''} today. A cover put on later proves nothing, unless the flower was still shut.`}
+        </Txt>
+        <Button title="Yes, still shut" look="main" onPress={() => entry.answer(true)} />
+        <Button title="No, or I can’t say" onPress={() => entry.answer(false)} />
       </Sheet>
     </Page>
   );

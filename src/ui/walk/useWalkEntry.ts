@@ -13,6 +13,7 @@ import {
   writtenOn,
   type EveningSight,
 } from '@core/rounds';
+import { openSince } from '@core/purity';
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
@@ -30,6 +31,8 @@ interface Entry {
   readonly how: EntryHow;
   /** The bud's own record, where it was picked from those awaited. */
   readonly bud?: Flower;
+  /** Said to have been still shut when it was covered. */
+  readonly stillShut?: boolean;
 }
 
 /** What is being looked at on one plant of the walk, and the ways to write it down. */
@@ -47,6 +50,7 @@ export function useWalkEntry(growing: Growing) {
   const wanted = (patch?.schools.closure ?? 'tape') as Closure;
   const closure = closures.includes(wanted) ? wanted : (closures[0] as Closure);
   const [again, setAgain] = useState<Entry | null>(null);
+  const [asked, setAsked] = useState<(Entry & { readonly since: number }) | null>(null);
   const [doubted, setDoubted] = useState<(Entry & { readonly doubt: Doubt }) | null>(null);
   const savedAt = useRef(-Infinity);
   const tonight = useMemo(() => writtenOn(flowers, today, place.zone), [flowers, today, place.zone]);
@@ -57,8 +61,9 @@ export function useWalkEntry(growing: Growing) {
   // Flowers that a record is open for: work on one of these nodes is work on that very flower.
   const unworked = useMemo(() => unworkedOn(flowers, crop), [flowers, crop]);
 
-  const store = async ({ sight, how, bud }: Entry) => {
+  const store = async ({ sight, how, bud, stillShut }: Entry) => {
     setDoubted(null);
+    setAsked(null);
     const known = bud ?? sameBud(sight, awaited);
     const drafts = eveningDrafts(
       sight,
@@ -67,10 +72,18 @@ export function useWalkEntry(growing: Growing) {
       known,
       () => newId('flower'),
       how === 'mother',
+      stillShut,
     );
     if (!(await record(...drafts))) return;
     setAgain({ sight: { ...sight, node: null, ovaryMm: null }, how });
     clear();
+  };
+  /** A cover that goes on while such flowers open proves something only if this one was still shut: one tap says so. */
+  const hourAsked = (entry: Entry) => {
+    const since = entry.how === 'shut' ? openSince(state, crop, now) : null;
+    setDoubted(null);
+    if (since === null) void store(entry);
+    else setAsked({ ...entry, since });
   };
   const enter = (sight: EveningSight, how: EntryHow, bud?: Flower) => {
     // A second tap of the same press is no second flower.
@@ -81,7 +94,7 @@ export function useWalkEntry(growing: Growing) {
       doubtAbout({ ...sight, crop: crop.id, at: now }, known, now, place.zone) ??
       (known ? null : nodeTaken(sight, flowers));
     if (doubt) setDoubted({ sight, how, bud, doubt });
-    else void store({ sight, how, bud });
+    else hourAsked({ sight, how, bud });
   };
   const openNow = { ...value, sex: bearer, stage: 'open' as const };
   const workOpen = async (how: 'kitchen' | 'tied', bud: Flower | null = sameBud(openNow, unworked)) => {
@@ -104,7 +117,10 @@ export function useWalkEntry(growing: Growing) {
     workOpen: (how: 'kitchen' | 'tied', bud?: Flower) => void workOpen(how, bud),
     doubted,
     lookAgain: () => setDoubted(null),
-    keepDoubted: () => (doubted ? void store(doubted) : undefined),
+    keepDoubted: () => (doubted ? hourAsked(doubted) : undefined),
+    asked,
+    dropAsked: () => setAsked(null),
+    answer: (stillShut: boolean) => (asked ? void store({ ...asked, stillShut }) : undefined),
   };
 }
 

@@ -1,7 +1,15 @@
 import { expose } from 'comlink';
 import { fromGeoJson, fromJson, type ReadFile, type ReadMap } from '@core/formats';
 import { idMaker } from '@core/ids';
-import { fold, judgeBy, validateEvent, type AnyEvent, type LedgerEvent, type Place, type State } from '@core/ledger';
+import {
+  fold,
+  judgeBy,
+  validateEvent,
+  type AnyEvent,
+  type LedgerEvent,
+  type Place,
+  type State,
+} from '@core/ledger';
 import { yearPurity, type YearPurity } from '@core/purity';
 import { foresight, type Foresight, type ForesightInput } from '@core/goals';
 import { planInPieces, type PlanRequest, type RoundPlan } from '@core/planning';

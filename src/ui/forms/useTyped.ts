@@ -74,7 +74,9 @@ export function useTyped<T extends FieldValues, R>(
   );
   const wrong = Object.fromEntries(
     // What the package knows of each field's error takes the compiler twenty seconds to work out.
-    Object.entries(errors as Readonly<Record<string, { readonly message?: unknown } | undefined>>).map(([field, error]) => [field, String(error?.message ?? '')]),
+    Object.entries(errors as Readonly<Record<string, { readonly message?: unknown } | undefined>>).map(
+      ([field, error]) => [field, String(error?.message ?? '')],
+    ),
   );
   return {
     control,

@@ -1,4 +1,4 @@
-import { merge, type AnyEvent } from '@core/ledger';
+import { merge, type AnyEvent, type Judge } from '@core/ledger';
 import { toInstant } from '@core/time';
 import { realClock } from './clock';
 import { exportEverything } from './exports';
@@ -29,9 +29,16 @@ export async function rescue(): Promise<number> {
  */
 async function readStored(name: string): Promise<AnyEvent[]> {
   const box = deviceBox(name);
-  const asItStands = async () => (event: unknown) =>
-    ({ ok: true, event: event as AnyEvent, unknown: false }) as const;
-  const journal = new Journal(box, noNeighbours, () => undefined, asItStands);
+  const asItStands: Judge = (event) =>
+    typeof (event as Partial<AnyEvent> | null)?.id === 'string'
+      ? { ok: true, event: event as AnyEvent, unknown: false }
+      : { ok: false, reason: 'invalid', field: 'id', message: 'Not an entry.' };
+  const journal = new Journal(
+    box,
+    noNeighbours,
+    () => undefined,
+    async () => asItStands,
+  );
   const { events } = await journal.read((await box.keys()).filter(isBatch));
   return merge(events, []);
 }

@@ -25,6 +25,8 @@ export interface Reading {
   readonly batches: ReadonlyMap<string, readonly AnyEvent[]>;
   /** Keys that could not be read whole. */
   readonly damaged: readonly string[];
+  /** Keys that were read whole and had to be judged: an older version wrote them. */
+  readonly old: readonly string[];
   /** Keys that were no longer there: packed by another tab in the meantime. */
   readonly missing: readonly string[];
 }
@@ -104,18 +106,27 @@ export class Journal {
     const batches = new Map<string, readonly AnyEvent[]>();
     const damaged: string[] = [];
     const missing: string[] = [];
+    const old: string[] = [];
     for (const key of keys) {
       const text = texts[key];
       if (text === null || text === undefined) {
         missing.push(key);
         continue;
       }
-      const batch = readSummed(text) ?? readChecked(text, await this.judge());
+      const summed = readSummed(text);
+      const batch = summed ?? readChecked(text, await this.judge());
       for (const event of batch.events) events.push(event);
       if (batch.whole) batches.set(key, batch.events);
       else damaged.push(key);
+      if (batch.whole && !summed) old.push(key);
     }
-    return { events, batches, damaged, missing };
+    return { events, batches, damaged, missing, old };
+  }
+
+  /** Writes what an older version wrote as this one does, each under its own key: the next opening need not judge it again. */
+  async renew(keys: readonly string[]): Promise<void> {
+    const { batches, old } = await this.read(keys);
+    for (const key of old) await this.box.set(key, batchText(batches.get(key) ?? []));
   }
 
   /** Packs loose keys into one. The new key first, then the old ones away: a cut in between leaves repeats, which a fold ignores. */

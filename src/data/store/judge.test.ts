@@ -3,7 +3,8 @@ import { seededRandom } from '@core/random';
 import { demoSeason } from '@core/testLogs';
 import { batchText } from './batch';
 import { LedgerStore, type StoreParts } from './ledgerStore';
-import { LogReader, type Limits } from './logReader';
+import type { Limits } from './limits';
+import { LogReader } from './logReader';
 import { noNeighbours, type Neighbours } from './neighbours';
 import { memoryBox, type Box } from './port';
 import { partsHere } from './testing/parts';
@@ -72,6 +73,27 @@ test.each([
   letGo();
   await opening;
   expect(patchIn(reader)).toEqual([name]);
+});
+
+test('what an older version wrote is judged once: the next opening needs nobody', async () => {
+  const contents = new Map([
+    ['log/01KS22Y8C047C4FEZDQK8Y1000', JSON.stringify([{ ...begun, v: 1 }])],
+    [
+      'tap/01KS22Y8C047C4FEZDQK8Y1001',
+      JSON.stringify([{ ...begun, id: '01KS22Y8C047C4FEZDQK8Y2009', v: 2 }]),
+    ],
+    ['log/01KS22Y8C047C4FEZDQK8Y1002', '[{"id":"01J0'],
+  ]);
+  const box = memoryBox(contents);
+  const before = await storeOn(box, partsHere).open();
+  while ([...contents.values()].some((text) => text.endsWith(']'))) await turn();
+  expect(contents.get('log/01KS22Y8C047C4FEZDQK8Y1002')).toBe('[{"id":"01J0');
+  contents.delete('log/01KS22Y8C047C4FEZDQK8Y1002');
+  const { parts, asked } = late();
+  const reader = await readerOn(box, parts).open();
+  expect(asked.times).toBe(0);
+  expect(reader.ledger.state.count).toBe(2);
+  expect(await reader.allEvents()).toEqual(await before.allEvents());
 });
 
 test('what another tab puts right waits for him, too', async () => {

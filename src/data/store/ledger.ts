@@ -1,4 +1,15 @@
-import { emptyState, isKnown, standings, subjectOf, type AnyEvent, type State } from '@core/ledger';
+import {
+  applyAll,
+  emptyState,
+  eventsOf,
+  fold,
+  isKnown,
+  standings,
+  subjectOf,
+  type AnyEvent,
+  type Draft,
+  type State,
+} from '@core/ledger';
 import { mainPatch } from '@core/patch';
 
 /** The events of one tap made in this browser. */
@@ -66,4 +77,25 @@ export function stands(state: State, event: AnyEvent): boolean {
     events !== undefined &&
     standings(events).some(({ original, withdrawnBy }) => original.id === event.id && withdrawnBy === null)
   );
+}
+
+/** What takes events back. */
+export function withdrawing(events: readonly AnyEvent[]): Draft[] {
+  return events.flatMap((event): Draft[] => {
+    const subject = subjectOf(event);
+    return subject === null ? [] : [{ kind: 'withdrawn', subject, target: event.id }];
+  });
+}
+
+/** The state with more events. */
+export function applied(state: State, events: readonly AnyEvent[]): State {
+  // Past some hundred, building the tables once is cheaper than looking each subject's list through.
+  if (events.length > 500 && state.sealed === 0) return fold([...eventsOf(state), ...events]);
+  return applyAll(state, events);
+}
+
+/** Whether storage refused for want of room. */
+export function isFull(error: unknown): boolean {
+  const { name, message } = (error ?? {}) as { name?: unknown; message?: unknown };
+  return /quota|full|space/i.test(`${String(name)} ${String(message)}`);
 }

@@ -5,7 +5,6 @@ import {
   conflicts,
   eventsOf,
   SCHEMA_VERSION,
-  subjectOf,
   type AnyEvent,
   type Draft,
   type freezing,
@@ -16,7 +15,7 @@ import {
 import type { Random } from '@core/random';
 import { toInstant, type Clock } from '@core/time';
 import { isBatch, isLoose, type Entry, type Origin } from './journal';
-import { beginsPatch } from './ledger';
+import { beginsPatch, withdrawing } from './ledger';
 import { LogReader, type ReaderOptions, type ReaderParts } from './logReader';
 
 export interface StoreParts extends ReaderParts {
@@ -30,13 +29,6 @@ export interface StoreOptions extends ReaderOptions {
   readonly random: Random;
   readonly device: string;
   readonly by: () => string;
-}
-
-function withdrawing(events: readonly AnyEvent[]): Draft[] {
-  return events.flatMap((event): Draft[] => {
-    const subject = subjectOf(event);
-    return subject === null ? [] : [{ kind: 'withdrawn', subject, target: event.id }];
-  });
 }
 
 const isCorrection = ({ kind }: AnyEvent) => kind === 'corrected';
@@ -106,7 +98,7 @@ export class LedgerStore extends LogReader {
     drafts: readonly Draft[],
     at: number = this.options.clock.now(),
   ): Promise<readonly AnyEvent[]> {
-    const events = this.make(await this.judge(), drafts, at);
+    const events = this.make(await this.entryJudge(), drafts, at);
     const entry = events.filter(({ kind }) => kind !== 'withdrawn');
     const key = this.newKey('tap');
     const { undoable, state } = this.ledger;
@@ -136,7 +128,7 @@ export class LedgerStore extends LogReader {
    * back already is left alone, so that two quick presses on one line cannot take back two.
    */
   async undo(key?: string): Promise<void> {
-    const judge = await this.judge();
+    const judge = await this.entryJudge();
     const { undoable } = this.ledger;
     const tap = key === undefined ? undoable[undoable.length - 1] : undoable.find((each) => each.key === key);
     if (!tap) return;
@@ -150,7 +142,7 @@ export class LedgerStore extends LogReader {
 
   /** Brings back the tap taken back last, unless its key says that it is another by now. */
   async redo(key: string): Promise<void> {
-    const judge = await this.judge();
+    const judge = await this.entryJudge();
     const last = this.ledger.redoable.at(-1);
     if (last?.tap.key !== key) return;
     this.change({
@@ -186,6 +178,18 @@ export class LedgerStore extends LogReader {
 
   private newKey(origin: Origin | 'pack'): string {
     return `${origin}/${this.ids.event(this.options.clock.now())}`;
+  }
+
+  /** The judge of an entry: where he can't be had it says so, since the entry is not recorded then. */
+  private async entryJudge(): Promise<Judge> {
+    try {
+      const judge = await this.judge();
+      if (this.ledger.unjudged) this.change({ unjudged: false });
+      return judge;
+    } catch (fault) {
+      this.change({ unjudged: true });
+      throw fault;
+    }
   }
 
   private make(judge: Judge, drafts: readonly Draft[], at: number): AnyEvent[] {
@@ -251,9 +255,11 @@ export class LedgerStore extends LogReader {
     await neighbours.locked('exclusive', () => this.keep(step.value as Frozen, base));
   }
 
-  /** Packs loose keys; then gives a state worth a snapshot with the keys that it was folded from, or `null`. */
+  /** Renews what an older version wrote, packs loose keys; then gives a state worth a snapshot with the keys that it was folded from, or `null`. */
   private async packed(): Promise<Base | null> {
     const { box } = this.options;
+    await this.journal.renew(this.old);
+    this.old = [];
     await this.readNew();
     const keys = (await box.keys()).filter(isBatch).sort();
     const kept = new Set(keys.filter((key) => key.startsWith('tap/')).slice(-2 * this.limits.undoDepth));

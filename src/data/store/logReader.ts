@@ -1,6 +1,5 @@
 import { TrowelError } from '@core/errors';
 import {
-  applyAll,
   eventsOf,
   fold,
   latestAt,
@@ -12,32 +11,10 @@ import {
   type State,
 } from '@core/ledger';
 import { isBatch, Journal } from './journal';
-import { beginsPatch, EMPTY, stands, type Ledger, type Tap } from './ledger';
+import { applied, beginsPatch, EMPTY, isFull, stands, type Ledger, type Tap } from './ledger';
+import { LIMITS, type Limits } from './limits';
 import type { Neighbours } from './neighbours';
 import type { Box } from './port';
-
-export interface Limits {
-  /** Loose batches past this many are packed together at the next opening. */
-  readonly packAbove: number;
-  /** A log shorter than this folds faster than a snapshot reads. */
-  readonly snapshotAbove: number;
-  /** A snapshot is written anew when so many events have come since. */
-  readonly snapshotEvery: number;
-  readonly sealAfterDays: number;
-  /** So many flowers of bygone plants lie in one part of the snapshot. */
-  readonly partSize: number;
-  /** Taps that can be taken back; as many stay loose, so that this is so after a reload too. */
-  readonly undoDepth: number;
-}
-
-const LIMITS: Limits = {
-  packAbove: 64,
-  snapshotAbove: 5_000,
-  snapshotEvery: 300,
-  sealAfterDays: 60,
-  partSize: 256,
-  undoDepth: 20,
-};
 
 /** What an opening can mostly do without. */
 export interface ReaderParts {
@@ -78,6 +55,8 @@ export class LogReader {
   protected tailLength = 0;
   /** The parts of the snapshot that the state rests on and that come late. */
   private late: readonly LatePart<unknown>[] = [];
+  /** Keys that an older version wrote. */
+  protected old: readonly string[] = [];
   /** Keys of own taps that are not in the state yet. */
   protected readonly owed = new Set<string>();
   /** Something stored could not be read when it was wanted; tried again with the next entry. */
@@ -178,10 +157,8 @@ export class LogReader {
   /** Who judges entries; from here on what was put right can be folded, too. */
   protected async judge(): Promise<Judge> {
     const { validateEvent } = await this.source.parts().catch((cause: unknown) => {
-      this.change({ unjudged: true });
       throw new Error('The part of the app that checks entries could not be fetched.', { cause });
     });
-    if (this.current.unjudged) this.change({ unjudged: false });
     judgeBy(validateEvent);
     return validateEvent;
   }
@@ -269,7 +246,7 @@ export class LogReader {
     const keys = (await box.keys()).sort();
     const logKeys = keys.filter(isBatch);
     const resumed = opening && keys.includes('snapshot') ? await this.resumed(logKeys) : null;
-    const { events, batches, damaged } = await this.journal.read(
+    const { events, batches, damaged, old } = await this.journal.read(
       logKeys.filter((key) => !resumed?.covered.has(key)),
     );
     if (resumed?.corrected) await this.judge();
@@ -284,6 +261,7 @@ export class LogReader {
     state ??= fold([...events, ...this.taps]);
     this.folded = new Set([...(resumed?.covered ?? []), ...batches.keys(), ...this.stored]);
     this.owed.clear();
+    this.old = old;
     this.tailLength = events.length;
     this.change({ state, damaged, latestAt: latestAt(state), whole: this.late.length === 0 });
     if (opening) this.change({ undoable: await this.tapsToUndo(logKeys, state) });
@@ -329,15 +307,4 @@ export class LogReader {
       .filter(({ events }) => events.length > 0 && !beginsPatch(state, events))
       .slice(-this.limits.undoDepth);
   }
-}
-
-function applied(state: State, events: readonly AnyEvent[]): State {
-  // Past some hundred, building the tables once is cheaper than looking each subject's list through.
-  if (events.length > 500 && state.sealed === 0) return fold([...eventsOf(state), ...events]);
-  return applyAll(state, events);
-}
-
-function isFull(error: unknown): boolean {
-  const { name, message } = (error ?? {}) as { name?: unknown; message?: unknown };
-  return /quota|full|space/i.test(`${String(name)} ${String(message)}`);
 }

@@ -19,7 +19,8 @@ const server = spawn(process.execPath, ['--import', 'tsx', 'server/index.ts'], {
   env: { ...process.env, PORT: String(port), STRICT_PORT: '1' },
   stdio: 'ignore',
 });
-await new Promise((resolve) => setTimeout(resolve, 2500));
+// A busy machine takes its time to start it.
+while (!(await fetch(base).catch(() => null))?.ok) await new Promise((resolve) => setTimeout(resolve, 200));
 const browser = await chromium.launch({
   executablePath,
   args: JSON.parse(readFileSync(join(root, 'scripts/chromium-args.json'), 'utf8')),

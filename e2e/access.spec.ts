@@ -12,7 +12,7 @@ test('the first screen passes the accessibility rules, on a wide screen too', as
 
 // Each is opened once and looked at in every way: opening it takes longer than looking.
 for (const [part, screens] of PARTS.entries())
-  test(`every screen is read and reached in another light and at every size, part ${part + 1}`, async ({
+  test(`every screen is read and reached in every light and at every size, part ${part + 1}`, async ({
     page,
   }) => {
     await openDemo(page);
@@ -24,7 +24,7 @@ for (const [part, screens] of PARTS.entries())
     }
   });
 
-test('a goal and a plant pass the accessibility rules', async ({ page }) => {
+test('a goal and a plant pass the accessibility rules in every light', async ({ page }) => {
   await openDemo(page, '/goals');
   const choose = await otherTab(page);
   await page.getByRole('button', { name: 'Open the goal of Long Halyard' }).click();

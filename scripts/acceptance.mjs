@@ -27,7 +27,7 @@ for (const args of [
   ['jest', 'src/data/store/acceptance', '--selectProjects', 'core'],
   // Every property, ten times as often as it says and from a seed of its own: npm test runs few, from fixed ones.
   ['jest', '--selectProjects', 'core', '--silent', '--testPathIgnorePatterns', 'src/data/store/acceptance'],
-  ['playwright', 'test', 'store.spec.ts', 'late.spec.ts', 'access.spec.ts', '--project', 'phone'],
+  ['playwright', 'test', 'store.spec.ts', 'late.spec.ts', '--project', 'phone'],
   ['playwright', 'test', '--project', 'wide'],
   ['tsx', 'bench/index.ts', '--smallest'],
 ]) {

@@ -131,7 +131,7 @@ const MUTANTS = [
   {
     rule: 'the practical school is over once insects fly',
     file: 'core/purity/shutBefore.ts',
-    from: "Date.parse(worked?.at ?? '') > insects",
+    from: 'workedAt && hours && Date.parse(workedAt) > hours.insectsFrom',
     to: 'false',
     tests: ['core/purity'],
   },

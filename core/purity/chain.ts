@@ -144,7 +144,7 @@ interface About {
 }
 
 /** Links that say whether a flower stood open, as long as nobody had worked it. */
-const CLOSURE: ReadonlySet<FitReason['link']> = new Set(['shut-before', 'whole', 'kept-shut']);
+const CLOSURE: ReadonlySet<FitReason['link']> = new Set(['shut-before', 'whole']);
 
 function wayOf(flower: Flower, found: Growing | null, reasons: readonly FitReason[]): ProofChain['way'] {
   const first = reasons.find(({ link }) => link === 'shut-before');

@@ -86,6 +86,8 @@ export function fitForSeed(
   flower: Flower,
   state: SeedTables,
   schools: SchoolChoices = mainPatch(state)?.schools ?? DEFAULT_SCHOOLS,
+  /** When its pollen was used, where that is asked of a male. */
+  usedAt: string | null = null,
 ): SeedFitness {
   const found = growing(state, flower.plant);
   const house = found && closedHouse(flower, found, state);
@@ -95,7 +97,7 @@ export function fitForSeed(
     ...(cone
       ? [closedCone(flower)]
       : [
-          under(shutBefore(flower, schools, found, state)),
+          under(shutBefore(flower, schools, found, state, usedAt)),
           under(whole(flower)),
           ...openedLater(flower, found, state).map(under),
         ]),
@@ -291,7 +293,7 @@ function pollenOf(
     if (sameDay)
       return { link: 'fathers', state: 'broken', what: 'bagged-that-day', events: [...cited, sameDay] };
     // What was pollinated itself is a mother and no father: so this goes no deeper than one step.
-    const fit = male && male.pollinations.length === 0 ? fitForSeed(male, state, schools) : null;
+    const fit = male && male.pollinations.length === 0 ? fitForSeed(male, state, schools, at) : null;
     if (fit?.verdict === 'unfit')
       return {
         link: 'fathers',

@@ -19,7 +19,7 @@ type HourTables = Pick<State, 'patches' | 'stands' | 'varieties'>;
 /**
  * The opening hours of the day on which a flower stood open at `at` (epoch ms): by the sun, the weather that was noted, and what was noted
  * by the clock; never by a forecast, which is no record. `null` for corn, whose silks come out over days, and where the place is not known.
- * A flower of the night belongs to the evening on which it opened; what flies at night is about from then on.
+ * A flower of the night belongs to the evening on which it opened; what flies at night is about from then on [M].
  * @example openingHours(state, crop, Date.UTC(2026, 6, 6, 4))?.date // '2026-07-06'
  */
 export function openingHours(state: HourTables, crop: Crop, at: number): OpeningHours | null {

@@ -13,4 +13,4 @@ export * from './findMark';
 export * from './lostMark';
 export * from './oddities';
 export * from './offspring';
-export { openingHours, openSince, type OpeningHours } from './hours';
+export { openSince } from './hours';

@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import type { CropId } from '../core/crops';
 import { TestGarden } from '../core/testGarden';
 import { setTime, takeOver } from './helpers';
-import { checkSizes, PARTS } from './screens';
+import { checkSizes, PARTS, still } from './screens';
 
 /** The most nodes that a screen may draw. */
 const MOST_NODES = 4_000;
@@ -40,9 +40,8 @@ for (const [part, screens] of PARTS.entries())
     await takeOver(page, largeGarden());
     for (const path of screens) {
       await page.goto(path);
-      await expect(page.getByRole('heading').first()).toBeVisible();
+      await still(page);
       await expect(page.getByText(/^(Adding up …|Opening)$/)).toHaveCount(0);
-      await page.waitForLoadState('networkidle');
       await checkSizes(page, path);
       const nodes = () => page.evaluate(() => document.querySelectorAll('*').length);
       expect([path, Math.max(await nodes(), MOST_NODES)]).toEqual([path, MOST_NODES]);

@@ -1,4 +1,4 @@
-import { monotonicFactory } from 'ulid';
+import { decodeTime, monotonicFactory } from 'ulid';
 import type { Random } from './random';
 
 declare const brand: unique symbol;
@@ -72,4 +72,12 @@ export function idMaker(random: Random): IdMaker {
     subject: <Kind extends SubjectKind>(kind: Kind, epochMs: number) =>
       `${kind}:${next(epochMs)}` as IdByKind[Kind],
   };
+}
+
+/**
+ * When an entry was written, by the clock of the device that wrote it (epoch ms): its own time may be an earlier one.
+ * @example writtenAt('01J2P8A0000000000000000000') // 1720889344000
+ */
+export function writtenAt(event: EventId): number {
+  return decodeTime(event);
 }

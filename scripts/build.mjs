@@ -23,6 +23,7 @@ const SOURCES = [
   'scripts/demoLog.ts',
   'scripts/firstPage.ts',
   'scripts/barrels.cjs',
+  'scripts/minifier.cjs',
   'scripts/routerStub.js',
   'scripts/routerNative.js',
   'app.json',

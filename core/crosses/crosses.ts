@@ -75,7 +75,7 @@ function standDay(
   const bagsOff: CrossFlower[] = [];
   for (const each of plants)
     for (const flower of standing(state, each)) {
-      if (flower.emasculatedAt === null) {
+      if (flower.emasculated === null) {
         if (seenAtStage(flower, 'coloured', date, place.zone) && flower.pollinations.length === 0)
           toEmasculate.push({ flower, growing: each });
         continue;
@@ -107,7 +107,7 @@ function standDay(
 
 function motherOf(flower: Flower, growing: Growing, place: Place, date: LocalDate): Mother {
   const on = (at: string) => localDateOf(Date.parse(at), place.zone);
-  const emasculated = flower.emasculatedAt as string;
+  const emasculated = flower.emasculated?.at as string;
   const takesUntil = addDays(on(emasculated), growing.crop.stigmaDays?.value[0] ?? RECEPTIVE_DAYS);
   const last = flower.pollinations.at(-1);
   return {
@@ -128,7 +128,7 @@ function nextVisit(flower: Flower, place: Place, date: LocalDate): number | null
   const last = flower.pollinations.at(-1);
   // A cone pushed over the stigma stays there: one visit is enough.
   if (last?.tool === 'anthers' || flower.pollinations.length >= VISITS_A_DAY) return null;
-  const due = last ? Date.parse(last.at) + HOURS_BETWEEN * HOUR : Date.parse(flower.emasculatedAt as string);
+  const due = last ? Date.parse(last.at) + HOURS_BETWEEN * HOUR : Date.parse(flower.emasculated?.at as string);
   // Missed yesterday, it is due this morning.
   const sinceDawn = Math.max(due, gardenDay(place, date).sunrise);
   return last || sinceDawn > due ? byDay(place, sinceDawn) : due;

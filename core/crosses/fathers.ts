@@ -45,7 +45,7 @@ export function fathersOf(
   const ready: ReadyFather[] = [];
   for (const growing of plants)
     for (const flower of standing(state, growing)) {
-      if (flower.emasculatedAt !== null || flower.pollinations.length > 0) continue;
+      if (flower.emasculated !== null || flower.pollinations.length > 0) continue;
       const shut = flower.shuttings[0];
       if (!shut) {
         if (seenAtStage(flower, 'coloured', date, place.zone)) toBag.push({ flower, growing });

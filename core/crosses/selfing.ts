@@ -64,7 +64,7 @@ function plantDay(
   const withoutBags = coversFor(state, growing, date).needed ? (school ? 'school' : null) : 'shelter';
   for (const flower of flowers) {
     const each = { flower, growing };
-    if (flower.emasculatedAt !== null) continue;
+    if (flower.emasculated !== null) continue;
     if (flower.mark !== null) marked.push(each);
     else if (flower.looks.some(({ result }) => result === 'growing' || result === 'bent')) toMark.push(each);
     else if (flower.shuttings.length === 0 && withoutBags === null) {

@@ -81,7 +81,7 @@ test('events of version 3 are read for ever: goals, weather, clock notes, tallie
   expect(flowers.flatMap(({ pollinations }) => pollinations)).toMatchObject([
     { lobes: 2, openS: 120, beeIn: true },
   ]);
-  expect(flowers.filter(({ emasculatedAt }) => emasculatedAt !== null)).toHaveLength(1);
+  expect(flowers.filter(({ emasculated }) => emasculated !== null)).toHaveLength(1);
   expect([...state.plants.values()].flatMap(({ tallies }) => tallies)).toMatchObject([
     { tool: 'vibration', flowers: 6, truss: 2 },
   ]);

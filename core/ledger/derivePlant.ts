@@ -1,6 +1,7 @@
 import { noteOf, sownOf } from './derive';
 import type { EventOf, LedgerEvent } from './events';
 import type { Flower, LookView } from './flowerViews';
+import { standings } from './inForce';
 import type { Note, Plant } from './views';
 
 /** What later events change of a plant, but for its lists. */
@@ -77,7 +78,7 @@ function plantChange(event: LedgerEvent): Partial<PlantParts> | null {
 }
 
 /** What later events change of a flower. */
-type FlowerParts = Omit<Flower, 'id' | 'plant' | 'sex' | 'node' | 'sightings'>;
+type FlowerParts = Omit<Flower, 'id' | 'plant' | 'sex' | 'node' | 'sightings' | 'putRight'>;
 
 const UNWORKED: FlowerParts = {
   shuttings: NONE,
@@ -86,7 +87,7 @@ const UNWORKED: FlowerParts = {
   missed: null,
   left: null,
   thread: null,
-  emasculatedAt: null,
+  emasculated: null,
   pollinations: NONE,
   mark: null,
   marking: null,
@@ -101,8 +102,12 @@ const UNWORKED: FlowerParts = {
   notes: NONE,
 };
 
-/** A flower from the events in force that speak of it; `null` where it was never seen. */
-export function deriveFlower(id: string, events: readonly LedgerEvent[]): Flower | null {
+/** A flower from the events in force that speak of it; `null` where it was never seen. `written`: all of them, with what was put right. */
+export function deriveFlower(
+  id: string,
+  events: readonly LedgerEvent[],
+  written: readonly LedgerEvent[],
+): Flower | null {
   let founding: Extract<LedgerEvent, { kind: 'flowerSeen' }> | null = null;
   let node: number | null = null;
   const sightings: Flower['sightings'][number][] = [];
@@ -120,7 +125,25 @@ export function deriveFlower(id: string, events: readonly LedgerEvent[]): Flower
   }
   if (!founding) return null;
   const { plant, sex } = founding;
-  return { id, plant, sex, node, sightings, ...parts };
+  // Where nothing was put right or taken back, the events in force are those that were written.
+  const putRight = written === events ? NONE : corrections(written);
+  return { id, plant, sex, node, sightings, ...parts, putRight };
+}
+
+function corrections(written: readonly LedgerEvent[]): Flower['putRight'] {
+  return standings(written).flatMap(({ event, original, corrections: made, withdrawnBy }) => {
+    if (withdrawnBy !== null) return [];
+    const moved =
+      original.kind === 'flowerSeen' && event.kind === 'flowerSeen' && original.plant !== event.plant;
+    return made.map(({ id, target, at, by, changes }) => ({
+      event: id,
+      target,
+      at,
+      by,
+      fields: Object.keys(changes),
+      from: moved && 'plant' in changes ? original.plant : null,
+    }));
+  });
 }
 
 function flowerChange(event: LedgerEvent, now: FlowerParts): Partial<FlowerParts> | null {
@@ -153,7 +176,7 @@ function flowerChange(event: LedgerEvent, now: FlowerParts): Partial<FlowerParts
     case 'leftOpen':
       return { left: { event: event.id, at: event.at, by: event.by } };
     case 'emasculated':
-      return { emasculatedAt: event.at };
+      return { emasculated: { event: event.id, at: event.at } };
     case 'marked':
       return markedAs(event, now);
     case 'markLost':

@@ -58,6 +58,16 @@ export interface LookView {
   /** Whether its mark was read; `null`: not recorded. */
   readonly markRead: boolean | null;
 }
+/** Something that was put right of what was written of a flower, or added to it. */
+export interface PutRight {
+  readonly event: EventId;
+  readonly target: EventId;
+  readonly at: Instant;
+  readonly by: string;
+  readonly fields: readonly string[];
+  /** The plant that it was said to grow on before, where that was put right. */
+  readonly from: PlantId | null;
+}
 /** A mark put on, when and by whom. */
 export interface Marking {
   readonly event: EventId;
@@ -83,7 +93,8 @@ export interface Flower {
   readonly left: { readonly event: EventId; readonly at: Instant; readonly by: string } | null;
   /** The thread that tells it from its neighbours. */
   readonly thread: ThreadColour | null;
-  readonly emasculatedAt: Instant | null;
+  /** When its anthers were taken out. */
+  readonly emasculated: { readonly event: EventId; readonly at: Instant } | null;
   readonly pollinations: readonly Pollination[];
   readonly mark: string | null;
   /** When the mark went on. */
@@ -106,5 +117,7 @@ export interface Flower {
     readonly weightG: number | null;
     readonly markRead: boolean | null;
   } | null;
+  /** What was put right or added later, the oldest first. */
+  readonly putRight: readonly PutRight[];
   readonly notes: readonly Note[];
 }

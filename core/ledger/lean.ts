@@ -40,7 +40,7 @@ export function wholeFlower(view: LeanFlower): Flower {
     missed: view.missed ?? null,
     left: view.left ?? null,
     thread: view.thread ?? null,
-    emasculatedAt: view.emasculatedAt ?? null,
+    emasculated: view.emasculated ?? null,
     pollinations: view.pollinations ?? [],
     mark: view.mark ?? null,
     marking: view.marking ?? null,
@@ -53,6 +53,7 @@ export function wholeFlower(view: LeanFlower): Flower {
     lost: view.lost ?? null,
     harvested: view.harvested ?? null,
     notes: view.notes ?? [],
+    putRight: view.putRight ?? [],
   };
 }
 

@@ -186,7 +186,7 @@ function putView(
   const { table: key, derive } = SUBJECTS[kind];
   const table = (fresh ? own(next, fresh, key) : next[key]) as Table<SubjectId, unknown>;
   const before = table.get(subject);
-  const view = derive(subject, standing);
+  const view = derive(subject, standing, events);
   if (view) table.set(subject, view);
   else table.delete(subject);
   // While a whole log is folded the lists of each plant's flowers are made once, at the end.

@@ -22,8 +22,15 @@ interface ViewOf {
 interface Subject<View, Table extends string> {
   /** The table of the state in which its views stand. */
   readonly table: Table;
-  /** Its view, from its own events in force; `null` while the event that begins it is missing. */
-  readonly derive: (id: SubjectId, events: readonly LedgerEvent[]) => View | null;
+  /**
+   * Its view, from its own events in force (`written`: all of them, what was put right or taken back too); `null` while the event that
+   * begins it is missing.
+   */
+  readonly derive: (
+    id: SubjectId,
+    events: readonly LedgerEvent[],
+    written: readonly LedgerEvent[],
+  ) => View | null;
 }
 
 /** Every kind of subject, and all that the ledger has to know of it: the state's tables and the snapshot follow from here. */

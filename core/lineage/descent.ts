@@ -75,7 +75,7 @@ export function fruitPairs(
   if (all > 0) return males.map(({ plant, males: n }) => ({ mother, father: self(plant), weight: n / all }));
   const selfed =
     flower.sex === 'perfect' &&
-    flower.emasculatedAt === null &&
+    flower.emasculated === null &&
     (plant?.reason ?? (plant && stands.get(plant.stand))?.reason) !== 'cross';
   return [{ mother, father: selfed ? mother : null, weight: 1 }];
 }

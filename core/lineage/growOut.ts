@@ -2,6 +2,7 @@ import { proportionInterval, upperBound, type Interval } from '../fruitset';
 import type { FlowerId, LotId, PlantId } from '../ids';
 import type { GrowOutStage, Lot, OffTypes, State } from '../ledger';
 import { sownFrom } from '../patch';
+import { countedIn } from '../purity';
 import { plantsOfLot } from './generation';
 
 /** Plants grown from seed, and how many of them were off. */
@@ -45,7 +46,7 @@ const CONFIDENCE = 0.95;
  * many plants as its largest count, and all off-types of its stages. By fruit and father the plants on record stand with them.
  */
 export function growOutOf(state: State, lot: Lot): GrowOutFinding {
-  const [sown, single] = [counted(lot), recorded(state, lot.id)];
+  const [sown, single] = [countedIn(lot), recorded(state, lot.id)];
   const all = added(sown);
   const fruits = byFruit([...sown, ...single]);
   return {
@@ -82,16 +83,6 @@ function added(sowings: readonly Grown[]): Grown {
 
 interface Sowing extends Grown {
   readonly fruit: FlowerId | null;
-}
-
-function counted(lot: Lot): Sowing[] {
-  const by = new Map<FlowerId | null, { grown: number; off: number }>();
-  for (const { fruit, grown, off } of lot.growOuts) {
-    const had = by.get(fruit) ?? { grown: 0, off: 0 };
-    const now = off.reduce((sum, { count }) => sum + count, 0);
-    by.set(fruit, { grown: Math.max(had.grown, grown), off: had.off + now });
-  }
-  return [...by].map(([fruit, { grown, off }]) => ({ fruit, grown: Math.max(grown, off), off }));
 }
 
 /** Plants on record that were sown from the lot: each one grown, and off where it was found so. */

@@ -1,47 +1,31 @@
 import { DEFAULT_SCHOOLS, hasCone, type SchoolChoices } from '../crops';
-import type { EventId } from '../ids';
-import type { Flower, State } from '../ledger';
+import { writtenAt } from '../ids';
+import type { Flower, PutRight, State } from '../ledger';
 import { growing, mainPatch, type Growing } from '../patch';
-import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
+import { localDateOf, type LocalDate } from '../time';
 import { fitForSeed, type FitReason, type SeedTables } from './fitForSeed';
+import {
+  gradeProof,
+  PROOF_LINKS,
+  type GradedLink,
+  type ProofInput,
+  type ProofLinkKind,
+  type Share,
+} from './gradeProof';
 import { FATHER_ODD, odditiesOf, twinsOf, type Oddity } from './oddities';
-import { SHUT_DAYS } from './keptShut';
-import { offspringOff } from './offspring';
-import { PROOF_LINKS, type GradedLink, type ProofInput, type ProofLinkKind, type Share } from './gradeProof';
-
-/** What a link says, for words: as `fitForSeed` has it, and what only the whole chain knows. */
-export type LinkSays =
-  | FitReason['what']
-  | 'clean'
-  | 'carried-over'
-  | 'stayed-shut'
-  | 'at-once'
-  | 'late'
-  | 'no-mark'
-  | 'read'
-  | 'unreadable'
-  | 'not-read'
-  | 'marked-again'
-  | 'father-off-type'
-  | 'mother-off-type'
-  | 'offspring-off'
-  | 'father-odd'
-  | 'two-mothers'
-  | 'mark-on-two';
-
-/** One link of a fruit's proof: how it stands, on what entries it rests, and until when it can still be made good. */
-export interface ProofLink extends GradedLink {
-  readonly says: LinkSays;
-  readonly events: readonly EventId[];
-  /** The last day on which somebody can still see to it; `null`: it is as it is. */
-  readonly until: LocalDate | null;
-}
+import { offShare, offspringOff, type Offspring } from './offspring';
+import { cleanLink, keptShutLink, markedLink, readLink } from './ownLinks';
+import { untrueParent } from './parents';
+import type { ProofLink } from './proofLink';
+import { withItsWriting } from './writtenLate';
 
 /** The proof of one fruit, link by link. */
 export interface ProofChain extends ProofInput {
   readonly links: readonly ProofLink[];
   /** What can't be so as it was written. */
   readonly oddities: readonly Oddity[];
+  /** Plants grown from its seed, where some were not true; `null`: none was found so. */
+  readonly offspring: Offspring | null;
 }
 
 /**
@@ -56,8 +40,8 @@ export function proofOf(flower: Flower, state: State, today: LocalDate, pressure
 export interface Evidence extends SeedTables {
   /** The flowers whose mark is its own too, itself among them; none: its mark hangs on it alone. */
   readonly twins: readonly Flower[];
-  /** The entry that says its offspring were not true; `null`: none says so. */
-  readonly offspring: EventId | null;
+  /** What came of its seed, where that was not all true; `null`: nobody found a fault. */
+  readonly offspring: Offspring | null;
 }
 
 /** All of it that a state holds of a flower. */
@@ -91,11 +75,12 @@ export function chainOf(
   const about = { flower, found, today, day, schools };
   // How its closure failed, of one that was left to the insects by that.
   const failed = flower.shuttings.length > 0 ? reasons.filter(({ state: how }) => how === 'broken') : [];
-  const links =
+  const stranger = untrueParent(flower, state);
+  const own =
     way === 'open'
-      ? [...fromReasons(failed, flower, state), markedLink(about), readLink(about)]
+      ? [...fromReasons(failed), markedLink(about), readLink(about)]
       : [
-          ...fromReasons(reasons, flower, state),
+          ...fromReasons(reasons),
           ...(flower.pollinations.length > 0
             ? [cleanLink(flower)]
             : flower.sex === 'perfect'
@@ -105,14 +90,44 @@ export function chainOf(
           markedLink(about),
           readLink(about),
         ];
+  const parents = stranger ? [...own.filter(({ link }) => link !== 'fathers'), stranger] : own;
   const rank = (link: ProofLinkKind) => PROOF_LINKS.indexOf(link);
   const oddities = odditiesOf(flower, state, day);
+  const males = flower.pollinations.flatMap(({ fathers }) =>
+    fathers.flatMap(({ flowers }) => flowers.flatMap((id) => state.flowers.get(id) ?? [])),
+  );
+  const links = parents
+    .map((link) => moved(doubted(link, oddities), flower))
+    .map((link) => withItsWriting(link, [flower, ...males], (at) => localDateOf(at, zone)));
+  const { offspring } = state;
   return {
-    links: links.map((link) => doubted(link, oddities)).sort((a, b) => rank(a.link) - rank(b.link)),
+    links: grownOut({ links, way, pressure }, offspring).sort((x, y) => rank(x.link) - rank(y.link)),
     way,
     pressure,
     oddities,
+    offspring,
   };
+}
+
+/** Where more came untrue of its seed than its evidence leaves room for, the evidence is wrong somewhere. */
+function grownOut(
+  chain: Omit<ProofInput, 'links'> & { readonly links: readonly ProofLink[] },
+  offspring: Offspring | null,
+): ProofLink[] {
+  if (!offspring || offShare(offspring).atLeast <= gradeProof(chain).foreignShare.high)
+    return [...chain.links];
+  return [
+    ...chain.links.filter(({ link }) => link !== 'fathers'),
+    {
+      link: 'fathers',
+      state: 'broken',
+      says: 'offspring-off',
+      events: offspring.events,
+      until: null,
+      foreign: true,
+      untrue: true,
+    },
+  ];
 }
 
 /** A link that rests on what can't be so is not seen, whatever was written. */
@@ -126,6 +141,17 @@ function doubted(link: ProofLink, oddities: readonly Oddity[]): ProofLink {
   return { ...link, state: 'not-recorded', says, events: which.events, doubtful: true };
 }
 
+/** Said to grow on another plant once it had been worked: it may be that other flower after all. */
+function moved(link: ProofLink, { putRight, pollinations, plant }: Flower): ProofLink {
+  if (link.link !== 'mark-read') return link;
+  const [worked] = pollinations;
+  const since = (each: PutRight) => !worked || writtenAt(each.event) >= Date.parse(worked.at);
+  const move = putRight.findLast((each) => each.from !== null && each.from !== plant && since(each));
+  return move
+    ? { ...link, state: 'not-recorded', says: 'moved', events: [move.event], until: null, doubtful: true }
+    : link;
+}
+
 /** Shut, and no work written down: somebody's pollen it must have had, if it bears seed. */
 const noFather: ProofLink = {
   link: 'fathers',
@@ -134,14 +160,6 @@ const noFather: ProofLink = {
   events: [],
   until: null,
 };
-
-interface About {
-  readonly flower: Flower;
-  readonly found: Growing | null;
-  readonly today: LocalDate;
-  readonly day: (at: string) => LocalDate;
-  readonly schools: SchoolChoices;
-}
 
 /** Links that say whether a flower stood open, as long as nobody had worked it. */
 const CLOSURE: ReadonlySet<FitReason['link']> = new Set(['shut-before', 'whole']);
@@ -175,7 +193,7 @@ const LINK_OF: Readonly<Record<FitReason['link'], ProofLinkKind | null>> = {
 const WORSE: readonly GradedLink['state'][] = ['seen', 'not-recorded', 'broken'];
 
 /** One link each, the worst of what several visits say. */
-function fromReasons(reasons: readonly FitReason[], flower: Flower, state: Evidence): ProofLink[] {
+function fromReasons(reasons: readonly FitReason[]): ProofLink[] {
   const links = new Map<ProofLinkKind, ProofLink>();
   for (const { link, state: how, what, events } of reasons) {
     const kind = LINK_OF[link];
@@ -192,133 +210,5 @@ function fromReasons(reasons: readonly FitReason[], flower: Flower, state: Evide
     const had = links.get(kind);
     if (!had || WORSE.indexOf(how) > WORSE.indexOf(had.state) || otherVariety) links.set(kind, next);
   }
-  const stranger = offTypeFather(flower, state);
-  if (stranger) links.set('fathers', stranger);
   return [...links.values()];
-}
-
-/** A father, or the mother, found later not to be true to the variety, or what came of its seed. */
-function offTypeFather({ pollinations, plant }: Flower, state: Evidence): ProofLink | null {
-  const mother = state.plants.get(plant)?.offType ?? null;
-  const father = pollinations
-    .flatMap(({ fathers }) => fathers)
-    .map((each) => state.plants.get(each.plant)?.offType ?? null)
-    .find((found) => found !== null);
-  const found = mother ?? father;
-  if (!found)
-    return state.offspring === null
-      ? null
-      : {
-          link: 'fathers',
-          state: 'broken',
-          says: 'offspring-off',
-          events: [state.offspring],
-          until: null,
-          foreign: true,
-        };
-  return {
-    link: 'fathers',
-    state: 'broken',
-    says: mother ? 'mother-off-type' : 'father-off-type',
-    events: [found.event],
-    until: null,
-    otherVariety: true,
-  };
-}
-
-function cleanLink({ pollinations }: Flower): ProofLink {
-  const dirty = pollinations.find(({ clean }) => clean === false);
-  const unsaid = pollinations.find(({ clean }) => clean === null);
-  const [state, says, of] = dirty
-    ? (['broken', 'carried-over', dirty] as const)
-    : unsaid
-      ? (['not-recorded', 'nobody-said', unsaid] as const)
-      : (['seen', 'clean', pollinations[pollinations.length - 1]] as const);
-  return {
-    link: 'clean',
-    state,
-    says,
-    events: of ? [of.event] : [],
-    until: null,
-    ...(dirty ? { foreign: true } : {}),
-  };
-}
-
-function keptShutLink({ flower, found, today, day }: About, reasons: readonly FitReason[]): ProofLink {
-  const opened = reasons.find(({ link }) => link === 'kept-shut');
-  const worked = flower.pollinations.at(-1) ?? flower.shuttings.at(-1);
-  const link = 'kept-shut';
-  const house = reasons.find(({ what }) => what === 'no-insects-here');
-  if (house) return { link, state: 'seen', says: 'no-insects-here', events: house.events, until: null };
-  if (opened) return { link, state: opened.state, says: opened.what, events: opened.events, until: null };
-  const need = found ? SHUT_DAYS[found.crop.family] : 1;
-  const wholeLater = worked
-    ? flower.checks.find(
-        ({ result, at }) => result === 'whole' && daysBetween(day(worked.at), day(at)) >= need,
-      )
-    : undefined;
-  if (wholeLater)
-    return { link, state: 'seen', says: 'stayed-shut', events: [wholeLater.event], until: null };
-  const last = worked ? addDays(day(worked.at), need + 1) : null;
-  return {
-    link,
-    state: 'not-recorded',
-    says: 'not-looked-at',
-    events: [],
-    until: last !== null && today <= last && flower.coverOffAt === null ? last : null,
-  };
-}
-
-function markedLink({ flower, today, day, schools }: About): ProofLink {
-  const [first] = flower.markings;
-  const worked = flower.pollinations.at(-1);
-  const link = 'marked';
-  if (!first) {
-    const over = flower.lost !== null || flower.harvested !== null;
-    return {
-      link,
-      state: 'not-recorded',
-      says: 'no-mark',
-      events: [],
-      until: over ? null : today,
-      ...(over ? { never: true } : {}),
-    };
-  }
-  const atOnce = !worked || day(first.at) <= day(worked.at);
-  const whenGrowing = schools.marking === 'when-growing';
-  return {
-    link,
-    state: atOnce || whenGrowing ? 'seen' : 'not-recorded',
-    says: atOnce ? 'at-once' : 'late',
-    events: [first.event],
-    until: null,
-  };
-}
-
-function readLink({ flower, today }: About): ProofLink {
-  const { harvested, looks, markLost, marking } = flower;
-  const link = 'mark-read';
-  // For a while nothing told it from its neighbours; of two marks one may go.
-  if (marking && markLost)
-    return {
-      link,
-      state: 'not-recorded',
-      says: 'marked-again',
-      events: [markLost.event, marking.event],
-      until: null,
-      doubtful: true,
-    };
-  const last = harvested ?? looks.at(-1);
-  if (last?.markRead === true)
-    return { link, state: 'seen', says: 'read', events: [last.event], until: null };
-  const over = harvested !== null || flower.lost !== null;
-  return {
-    link,
-    state: 'not-recorded',
-    says: last?.markRead === false || markLost ? 'unreadable' : 'not-read',
-    events: last ? [last.event] : [],
-    until: over ? null : today,
-    ...(over ? { never: true } : {}),
-    ...(markLost ? { doubtful: true } : {}),
-  };
 }

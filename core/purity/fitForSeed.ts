@@ -124,7 +124,7 @@ function selfsInItsCone(flower: Flower, found: Growing, schools: SchoolChoices):
     hasCone(found.crop) &&
     flower.sex === 'perfect' &&
     flower.shuttings.length === 0 &&
-    flower.emasculatedAt === null &&
+    flower.emasculated === null &&
     reasonFor(flower, found) === 'seed'
   );
 }
@@ -209,9 +209,9 @@ function mustLoseAnthers(flower: Flower, found: Growing, schools: SchoolChoices)
 }
 
 /** Taken out of a flower that stood open they have shed already: bagged or not, it has selfed. */
-function anthersOut({ emasculatedAt, pollinations, sightings }: Flower): FitReason {
+function anthersOut({ emasculated, pollinations, sightings }: Flower): FitReason {
   const link = 'anthers-out';
-  if (emasculatedAt === null)
+  if (emasculated === null)
     return {
       link,
       state: 'not-recorded',
@@ -219,11 +219,11 @@ function anthersOut({ emasculatedAt, pollinations, sightings }: Flower): FitReas
       events: pollinations.map(({ event }) => event),
     };
   const open = sightings.find(
-    ({ stage, at }) => (stage === 'open' || stage === 'spent') && at <= emasculatedAt,
+    ({ stage, at }) => (stage === 'open' || stage === 'spent') && at <= emasculated.at,
   );
   return open
     ? { link, state: 'broken', what: 'anthers-late', events: [open.event] }
-    : { link, state: 'seen', what: 'anthers-out', events: [] };
+    : { link, state: 'seen', what: 'anthers-out', events: [emasculated.event] };
 }
 
 function insect({ event, beeIn }: Pollination): FitReason {

@@ -17,7 +17,7 @@ export const PROOF_LINKS = [
 export type ProofLinkKind = (typeof PROOF_LINKS)[number];
 
 /**
- * sound: every link seen. good: one or two not recorded. fair: more, or worked as it opened. distance-only: open to insects, or a closure
+ * sound: every link seen. good: one or two not recorded, or written from memory. fair: more, or worked as it opened. distance-only: open to insects, or a closure
  * that failed. not-pure: known foreign pollen, or a parent not true to its variety.
  */
 export const GRADES = ['sound', 'good', 'fair', 'distance-only', 'not-pure'] as const;
@@ -33,6 +33,10 @@ export interface GradedLink {
   readonly foreign?: boolean;
   /** It is not certain that this is the fruit that was worked. */
   readonly doubtful?: boolean;
+  /** It was seen, but only written down after the day that followed: from memory. */
+  readonly late?: boolean;
+  /** A parent, or what came of the seed, was not true to the variety. */
+  readonly untrue?: boolean;
   /** Nothing ever told this fruit from its neighbours, and nothing will: it was picked, and its mark not read. */
   readonly never?: boolean;
 }
@@ -56,6 +60,8 @@ export interface Share {
 /** What a proof comes to. */
 export interface Proof {
   readonly grade: Grade;
+  /** A parent, or what came of the seed, was not true to the variety: whatever its closures were. */
+  readonly untrue: boolean;
   /** Share of seeds with a foreign father. */
   readonly foreignShare: Share;
   /** The link that weighs most against it; `null` where every link was seen. */
@@ -130,6 +136,7 @@ export function gradeProof(chain: ProofInput): Proof {
     .map(({ link }) => link);
   return {
     grade: gradeOf(chain),
+    untrue: chain.links.some(({ untrue }) => untrue),
     foreignShare: known(chain).range,
     weakest: reasons[0]?.link ?? null,
     reasons,
@@ -142,7 +149,7 @@ function gradeOf({ links, way }: ProofInput): Grade {
   const wanting = links.filter(({ state }) => state === 'not-recorded').length;
   if (way !== 'by-hand' || wanting > 2 || links.some(({ doubtful, never }) => doubtful || never))
     return 'fair';
-  return wanting > 0 ? 'good' : 'sound';
+  return wanting > 0 || links.some(({ late }) => late) ? 'good' : 'sound';
 }
 
 /** The range and the mean of a share that is not known for certain. */
@@ -188,8 +195,8 @@ function known(chain: ProofInput): Known {
 function keyOf({ links, way, pressure }: ProofInput): string {
   const { low, likely, high } = pressure ?? UNKNOWN;
   const said = links.map(
-    ({ link, state, otherVariety, doubtful }) =>
-      `${link}${state}${otherVariety ? 'o' : ''}${doubtful ? 'd' : ''}`,
+    ({ link, state, otherVariety, doubtful, late }) =>
+      `${link}${state}${otherVariety ? 'o' : ''}${doubtful ? 'd' : ''}${late ? 'l' : ''}`,
   );
   return `${way} ${low} ${likely} ${high} ${said.join()}`;
 }
@@ -213,10 +220,12 @@ function reckoned({ links, way, pressure }: ProofInput): ShareDistribution {
 
 type Failure = Parameters<typeof unsure>[0][number];
 
-function failureOf({ link, state, otherVariety, doubtful }: GradedLink, about: number): Failure {
+function failureOf({ link, state, otherVariety, doubtful, late }: GradedLink, about: number): Failure {
   const { seen, unrecorded, usual, worst, of } = FAILING[link];
   if (otherVariety) return { chance: 1, ...OTHER_VARIETY };
-  const chance = state === 'broken' ? 1 : state === 'seen' ? seen : doubtful ? DOUBTFUL : unrecorded;
+  // What was written from memory is worth half of what was written on the spot [M].
+  const held = late ? (seen + unrecorded) / 2 : seen;
+  const chance = state === 'broken' ? 1 : state === 'seen' ? held : doubtful ? DOUBTFUL : unrecorded;
   const part = of === 'about' ? about : 1;
   return { chance, usual: usual * part, worst: worst * part };
 }

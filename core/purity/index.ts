@@ -4,6 +4,7 @@ export * from './onTool';
 export * from './gradeProof';
 export * from './growOut';
 export * from './chain';
+export type { LinkSays, ProofLink } from './proofLink';
 export * from './lotProof';
 export * from './report';
 export * from './closuresDue';

@@ -4,9 +4,10 @@ import type { Flower, State, Variety } from '../ledger';
 import { growing, plantedIn } from '../patch';
 import { remembered, sameUnder, some, steady } from '../remember';
 import type { LocalDate } from '../time';
-import { chainOf, evidenceFor, type ProofChain, type ProofLink } from './chain';
+import { chainOf, evidenceFor, type ProofChain } from './chain';
 import { GRADES, gradeProof, type Grade, type Proof, type Share } from './gradeProof';
 import { lotShare, weakestGrade } from './lotProof';
+import type { ProofLink } from './proofLink';
 
 /** One fruit with its evidence and what that comes to. */
 export interface FruitProof {
@@ -16,7 +17,7 @@ export interface FruitProof {
 }
 
 /** What a list says of a fruit's proof: plain and small, since a year's fruits come from a worker. */
-export interface ListedFruit extends Pick<Proof, 'grade' | 'foreignShare' | 'weakest'> {
+export interface ListedFruit extends Pick<Proof, 'grade' | 'untrue' | 'foreignShare' | 'weakest'> {
   readonly flower: FlowerId;
   readonly links: readonly Pick<ProofLink, 'link' | 'state'>[];
 }
@@ -156,9 +157,10 @@ function varietyPurity(
   return {
     variety: id,
     name,
-    fruits: fruits.map(({ flower, chain, proof: { grade, foreignShare, weakest } }) => ({
+    fruits: fruits.map(({ flower, chain, proof: { grade, untrue, foreignShare, weakest } }) => ({
       flower: flower.id,
       grade,
+      untrue,
       foreignShare,
       weakest,
       links: chain.links.map(({ link, state: how }) => ({ link, state: how })),

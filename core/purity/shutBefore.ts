@@ -47,7 +47,7 @@ export function shutBefore(
  * One put on later proves nothing, unless somebody saw that the flower was still shut; once insects flew it came too late.
  */
 function byItsHours(
-  { emasculatedAt }: Flower,
+  { emasculated }: Flower,
   shut: Shutting,
   hours: OpeningHours | null,
   opened: readonly EventId[],
@@ -55,7 +55,7 @@ function byItsHours(
   const link = 'shut-before';
   const at = Date.parse(shut.at);
   // The anthers come out of a flower that is still shut, and its bag goes on at the same visit.
-  if (shut.stillShut || emasculatedAt !== null || !hours || at <= hours.opens)
+  if (shut.stillShut || emasculated !== null || !hours || at <= hours.opens)
     return { link, state: 'seen', what: 'shut', events: [shut.event] };
   const events = [shut.event, ...opened];
   return at > hours.insectsFrom

@@ -156,9 +156,9 @@ function Opening({ cross: { growing: first, plants, toEmasculate }, busy, onSave
   };
   const othersOn = (growing: Growing) =>
     standing(state, growing).filter(
-      ({ coverOffAt, shuttings, emasculatedAt, sightings }) =>
+      ({ coverOffAt, shuttings, emasculated, sightings }) =>
         coverOffAt === null &&
-        (shuttings.length > 0 || emasculatedAt !== null || sightings.at(-1)?.stage === 'coloured'),
+        (shuttings.length > 0 || emasculated !== null || sightings.at(-1)?.stage === 'coloured'),
     );
   return (
     <Card>

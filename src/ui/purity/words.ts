@@ -48,6 +48,7 @@ export const reasonText: Record<LinkSays, string> = {
   unreadable: 'its mark was gone, or could not be read',
   'not-read': 'nobody noted that its mark was read',
   'marked-again': 'its mark was lost and put on again: it may be another fruit',
+  moved: 'somebody put right which plant it grows on: it may be another flower',
   'father-off-type': 'a father turned out not to be true to the variety',
   'mother-off-type': 'its plant turned out not to be true to the variety',
   'offspring-off': 'plants that were not true came of its seed',

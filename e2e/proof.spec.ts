@@ -72,7 +72,10 @@ test('a fruit with every link seen, and one with three broken: seen shut next da
     await expect(page.getByText(words)).toBeVisible();
   }
   await expect(page.getByText(/^Closure: torn · 14 July .* · Oda$/)).toBeVisible();
-  const { violations } = await new AxeBuilder({ page }).setLegacyMode().withTags(['wcag2a', 'wcag2aa', 'wcag22aa']).analyze();
+  const { violations } = await new AxeBuilder({ page })
+    .setLegacyMode()
+    .withTags(['wcag2a', 'wcag2aa', 'wcag22aa'])
+    .analyze();
   expect(violations.map(({ id }) => id)).toEqual([]);
 });
 
@@ -162,7 +165,7 @@ test('a plant found not true to its variety takes the purity of every fruit that
   await expect(page.getByText(/^Not true to its variety, by its fruit:/)).toBeVisible();
   await page.getByRole('link', { name: 'Seed' }).click();
   await button(page, 'Purity').click();
-  await page.getByRole('link', { name: /^1-A,.*Proof not pure/ }).click();
+  await page.getByRole('link', { name: /^1-A,.*Proof not true to the variety/ }).click();
   await expect(page.getByText('a father turned out not to be true to the variety')).toBeVisible();
 });
 
@@ -176,4 +179,44 @@ test('a look that asks for its cause keeps what was said of the mark', async ({ 
   await page.getByRole('link', { name: 'Fruit' }).click();
   await page.getByRole('link', { name: /^Slate Dome 1: / }).click();
   await expect(page.getByText('Looked at: yellowing; its mark read')).toBeVisible();
+});
+
+test('what was seen and not written down is added weeks later, with its day: good, and no better', async ({
+  page,
+}) => {
+  const garden = new TestGarden();
+  const [mother, father] = garden.plant('squash-maxima', 'Slate Dome', 2).plants as [PlantId, PlantId];
+  const female = garden.shut('2026-07-13', mother, 'female');
+  const male = garden.shut('2026-07-13', father, 'male');
+  garden.check(garden.time(DAWN, 5), male, 'whole');
+  garden.check(garden.time(DAWN, 5, 5), female, 'whole');
+  garden.work(garden.time(DAWN, 5, 10), female, [male], {} as never);
+  garden.write(garden.time(DAWN, 5, 11), { kind: 'marked', flower: female, mark: '1-A' });
+  garden.write(garden.time('2026-07-22', 8), {
+    kind: 'lookedAt',
+    flower: female,
+    result: 'growing',
+    sizeMm: null,
+    markRead: true,
+  });
+  await setTime(page, '2026-08-20T06:00:00Z');
+  await takeOver(page, garden, '/purity');
+  await page.getByRole('link', { name: /^1-A,.*Proof fair/ }).click();
+  await expect(
+    page.getByText(/^On 14 July such flowers opened from about 0\d:\d\d, and insects/),
+  ).toBeVisible();
+  await button(page, 'Add what was seen, and not written down').click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByText('clean', { exact: true }).click();
+  await button(page, 'Did a bee get in?: no').click();
+  await expect(sheet.getByText('Did a bee get in?')).toHaveCount(0);
+  await sheet.getByText('15 July', { exact: true }).click();
+  await sheet.getByText('about 08:00', { exact: true }).click();
+  await button(page, 'Its closure on 15 July: whole').click();
+  await expect(sheet.getByText('All of it is answered.')).toBeVisible();
+  await button(page, 'Done').click();
+  await expect(page.getByText('good', { exact: true })).toBeVisible();
+  await expect(page.getByText('hands and tool clean, written down from memory')).toBeVisible();
+  await expect(page.getByText(/^Closure: whole · 15 July 08:00 · .* · written 20 August$/)).toBeVisible();
+  await expect(page.getByText(/^Added: no bee got in · 20 August/)).toBeVisible();
 });

@@ -183,10 +183,15 @@ function pairsOf(
 }
 
 /**
- * The facts of one swap, as its key says them: the ear's bag and the tassel's were whole, its pollen poured, the tassel bag over the
- * ear, the mark on.
+ * The facts of one swap, as its key says them: the ear's bag and the tassel's were whole, its pollen poured and nothing else got in, the
+ * tassel bag over the ear, the mark on.
  */
-export function pourDrafts({ ear, tassel }: EarPair, mark: string): Draft[] {
+export function pourDrafts(
+  { ear, tassel }: EarPair,
+  mark: string,
+  /** Whether nothing else got in while it was poured; `null`: nobody said. */
+  onlyThis: boolean | null = true,
+): Draft[] {
   const whole = ({ flower }: Ear): Draft => ({ kind: 'closureChecked', flower: flower.id, result: 'whole' });
   return [
     whole(ear),
@@ -198,6 +203,7 @@ export function pourDrafts({ ear, tassel }: EarPair, mark: string): Draft[] {
       tool: 'pouring',
       shutAgain: 'tassel-bag',
       purpose: 'seed',
+      ...(onlyThis === null ? {} : { beeIn: !onlyThis, clean: onlyThis }),
     },
     { kind: 'marked', flower: ear.flower.id, mark },
   ];

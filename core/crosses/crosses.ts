@@ -128,7 +128,9 @@ function nextVisit(flower: Flower, place: Place, date: LocalDate): number | null
   const last = flower.pollinations.at(-1);
   // A cone pushed over the stigma stays there: one visit is enough.
   if (last?.tool === 'anthers' || flower.pollinations.length >= VISITS_A_DAY) return null;
-  const due = last ? Date.parse(last.at) + HOURS_BETWEEN * HOUR : Date.parse(flower.emasculated?.at as string);
+  const due = last
+    ? Date.parse(last.at) + HOURS_BETWEEN * HOUR
+    : Date.parse(flower.emasculated?.at as string);
   // Missed yesterday, it is due this morning.
   const sinceDawn = Math.max(due, gardenDay(place, date).sunrise);
   return last || sinceDawn > due ? byDay(place, sinceDawn) : due;

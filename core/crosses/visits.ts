@@ -12,6 +12,8 @@ export function visitDrafts(
   tool: Tool,
   bag: Closure,
   mark: string | null,
+  /** How it went, as far as it was said. */
+  went: { readonly beeIn?: boolean; readonly clean?: boolean } = {},
 ): Draft[] {
   const flower = mother.flower.id;
   return [
@@ -22,6 +24,7 @@ export function visitDrafts(
       tool,
       shutAgain: bag,
       purpose: 'seed',
+      ...went,
     },
     ...(mark === null ? [] : [{ kind: 'marked' as const, flower, mark }]),
   ];

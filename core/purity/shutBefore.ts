@@ -22,8 +22,7 @@ export function shutBefore(
   const workedAt = worked?.at ?? usedAt;
   const open = flower.sightings.find(({ stage }) => stage === 'open' || stage === 'spent');
   const events = [...(open ? [open.event] : []), ...(worked ? [worked.event] : [])];
-  const openAt = workedAt ?? open?.at;
-  const hours = found && openAt ? openingHours(state, found.crop, Date.parse(openAt)) : null;
+  const hours = hoursOf(flower, found, state, usedAt);
   if (shut && (!open || shut.at <= open.at) && (!worked || shut.at <= worked.at))
     return byItsHours(flower, shut, hours, events);
   if (!open && !worked)
@@ -40,6 +39,18 @@ export function shutBefore(
     what: shut ? 'stood-open' : 'never-shut',
     events: [...events, ...(shut ? [shut.event] : [])],
   };
+}
+
+/** The opening hours of the day on which a flower was worked, its pollen used, or it was seen open; `null` before any of that. */
+export function hoursOf(
+  { pollinations, sightings }: Flower,
+  found: Growing | null,
+  state: SeedTables,
+  usedAt: string | null = null,
+): OpeningHours | null {
+  const open = sightings.find(({ stage }) => stage === 'open' || stage === 'spent');
+  const at = pollinations[0]?.at ?? usedAt ?? open?.at;
+  return found && at ? openingHours(state, found.crop, Date.parse(at)) : null;
 }
 
 /**

@@ -39,6 +39,9 @@ test('a whole flower by the main key: what its words name and nothing else', () 
       fathers: [{ plant: father, males: 2, flowers: offer.offers[0]?.free }],
       shutAgain: 'tape',
       purpose: 'seed',
+      // As its words say: clean hands, no bee in.
+      beeIn: false,
+      clean: true,
     },
     { kind: 'marked', flower, mark: '3-K' },
   ]);
@@ -56,6 +59,19 @@ test('answers tapped are recorded as they are', () => {
       .drafts({ found: 'whole', tool: 'brush', shutAgain: 'mesh-bag', lobes: 3, openS: 40, beeIn: false })
       .at(-2),
   ).toMatchObject({ tool: 'brush', shutAgain: 'mesh-bag', lobes: 3, openS: 40, beeIn: false });
+});
+
+test('once the single questions are open, only what is answered there is recorded', () => {
+  const worked = (answers: Partial<StopAnswers>) =>
+    morning()
+      .drafts({ found: 'whole', ...answers })
+      .find(({ kind }) => kind === 'pollinated');
+  for (const answers of [{ went: true }, { shutAgain: 'open' as const }]) {
+    expect(worked(answers)).not.toHaveProperty('beeIn');
+    expect(worked(answers)).not.toHaveProperty('clean');
+  }
+  expect(worked({ handsClean: false })).toMatchObject({ clean: false });
+  expect(worked({ handsClean: false })).not.toHaveProperty('beeIn');
 });
 
 test('a bee in it: no mark, and the wish stays seed, as nobody said otherwise', () => {

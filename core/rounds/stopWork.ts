@@ -22,6 +22,8 @@ export interface StopAnswers {
   readonly anthersOut: boolean | null;
   /** Whether hands and tool were clean of other varieties' pollen. */
   readonly handsClean: boolean | null;
+  /** Whether the single questions of how it went are open: then only what is answered there is recorded. */
+  readonly went: boolean;
 }
 
 /** A stop at which nothing has been answered yet. */
@@ -37,6 +39,7 @@ export const NO_ANSWERS: StopAnswers = {
   maleInside: null,
   anthersOut: null,
   handsClean: null,
+  went: false,
 };
 
 /** What the work at a flower comes to by the answers so far: just what the main key says in words, and records. */
@@ -51,6 +54,8 @@ export interface StopWork {
   readonly tool: Tool | null;
   readonly shutAgain: Closure | 'open';
   readonly purpose: Purpose;
+  /** Whether the main key says that nothing went wrong: no bee in, hands and tool clean. */
+  readonly faultless: boolean;
   /** Put on now; `null`: none. A kitchen fruit, or one that a bee got at, gets none. */
   readonly mark: string | null;
 }
@@ -96,6 +101,8 @@ export function stopWork(stop: Stop, answers: StopAnswers, offer: StopOffer): St
     tool: answers.tool ?? offer.saidTool,
     shutAgain: answers.shutAgain ?? (good ? shutAgainWith(stop) : 'open'),
     purpose: forKitchen ? 'kitchen' : 'seed',
+    faultless:
+      good && !answers.went && beeIn === null && answers.handsClean === null && answers.shutAgain !== 'open',
     mark: good ? offer.mark : null,
   };
 }
@@ -108,7 +115,9 @@ export function stopDrafts({ flower: { id } }: Stop, answers: StopAnswers, work:
   if (answers.found === null) return [];
   const drafts: Draft[] = [{ kind: 'closureChecked', flower: id, result: answers.found }];
   if (!work.pollinating) return drafts;
-  const { lobes, openS, beeIn, maleInside, anthersOut, handsClean } = answers;
+  const { lobes, openS, maleInside, anthersOut } = answers;
+  const beeIn = work.faultless ? false : answers.beeIn;
+  const handsClean = work.faultless ? true : answers.handsClean;
   if (anthersOut) drafts.push({ kind: 'emasculated', flower: id });
   drafts.push({
     kind: 'pollinated',

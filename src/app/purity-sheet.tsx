@@ -10,7 +10,7 @@ import { Button } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
 import { NotHere } from '@/ui/NotHere';
 import { Page } from '@/ui/Page';
-import { fruitName, gradeWords, linkNames, rangeWords, shareWords } from '@/ui/purity/words';
+import { fruitName, gradeText, gradeWords, linkNames, rangeWords, shareWords } from '@/ui/purity/words';
 import { Txt } from '@/ui/theme';
 import { plural } from '@/ui/words';
 
@@ -40,7 +40,7 @@ function PuritySheetPage() {
           return {
             mark: mark ?? 'no mark',
             place: where,
-            grade: gradeWords[fruit.grade],
+            grade: gradeText(fruit),
             states: fruit.links.map((link) => link.state),
             foreign: rangeWords(fruit.foreignShare),
           };

@@ -14,6 +14,7 @@ import { ProofDrawing } from '@/ui/purity/ProofDrawing';
 import {
   chainWords,
   fruitName,
+  gradeText,
   gradeTone,
   gradeWords,
   linkNames,
@@ -108,8 +109,10 @@ function ReportCard({
 }) {
   const [all, setAll] = useState(false);
   const counts = GRADES.flatMap((each) => {
-    const many = fruits.filter((fruit) => fruit.grade === each).length;
-    return many > 0 ? [`${many} ${gradeWords[each]}`] : [];
+    const of = fruits.filter((fruit) => fruit.grade === each);
+    return [...new Set(of.map(gradeText))].map(
+      (words) => `${of.filter((fruit) => gradeText(fruit) === words).length} ${words}`,
+    );
   });
   return (
     <Card>
@@ -139,7 +142,7 @@ function ReportCard({
 }
 
 function FruitRow({
-  fruit: { links, grade },
+  fruit: { links, grade, untrue },
   name,
   onOpen,
 }: {
@@ -152,7 +155,7 @@ function FruitRow({
   return (
     <Pressable
       role="link"
-      aria-label={`${mark}, ${name.place}: ${chainWords(links, grade)}`}
+      aria-label={`${mark}, ${name.place}: ${chainWords(links, grade, untrue)}`}
       onPress={onOpen}
       style={{ borderTopWidth: 1, borderTopColor: colours.rule, paddingVertical: 8, gap: 4, minHeight: 48 }}
     >
@@ -160,9 +163,9 @@ function FruitRow({
         <Txt size="strong" style={BESIDE}>
           {`${mark} · ${name.place}`}
         </Txt>
-        <Badge text={gradeWords[grade]} tone={gradeTone[grade]} />
+        <Badge text={gradeText({ grade, untrue })} tone={gradeTone[grade]} />
       </Row>
-      <ProofDrawing links={links} grade={grade} height={18} />
+      <ProofDrawing links={links} grade={grade} untrue={untrue} height={18} />
     </Pressable>
   );
 }
@@ -184,13 +187,13 @@ function rowsOf(reports: readonly VarietyPurity[], nameOf: (fruit: ListedFruit) 
     HEADS,
     ...reports.flatMap(({ name, fruits }) =>
       fruits.map((fruit) => {
-        const { grade, weakest, foreignShare } = fruit;
+        const { weakest, foreignShare } = fruit;
         const { mark, place } = nameOf(fruit);
         return [
           name,
           mark,
           place,
-          gradeWords[grade],
+          gradeText(fruit),
           weakest ? linkNames[weakest] : null,
           foreignShare.low.toFixed(4),
           foreignShare.likely.toFixed(4),

@@ -61,8 +61,13 @@ export function workWords(state: State, work: StopWork): string {
   return [
     `Pollinated: ${fathers}${work.tool ? ` by ${toolWords[work.tool]}` : ''}`,
     shutWords(work.shutAgain),
+    ...(work.faultless ? [faultlessWords(work.tool)] : []),
     ...(work.mark === null ? [] : [`mark ${work.mark}`]),
   ].join(', ');
+}
+/** What a key says that records a flower worked without a fault. */
+export function faultlessWords(tool: Tool | null): string {
+  return `${tool === 'brush' || tool === 'swab' ? `clean ${tool}` : 'clean hands'}, no bee in`;
 }
 /** How a flower was left: `taped`, `mesh bag on`, `left open`. */
 export function shutWords(closure: Closure | 'open'): string {

@@ -1,7 +1,8 @@
 import { View } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { growing } from '@core/patch';
-import { fruitProof, type ProofLink } from '@core/purity';
+import { writtenAt } from '@core/ids';
+import { fruitProof, hoursOf, type OpeningHours, type ProofLink } from '@core/purity';
 import type { Flower, LedgerEvent, State } from '@core/ledger';
 import { addDays, clockText, localDateOf, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
@@ -11,12 +12,15 @@ import { ShutRow } from '@/ui/fruit/ShutRow';
 import { NotHere } from '@/ui/NotHere';
 import { Page } from '@/ui/Page';
 import { storyWords } from '@/ui/patch/storyWords';
+import { AddLater } from '@/ui/purity/AddLater';
 import { FruitLife } from '@/ui/purity/FruitLife';
 import { LinkMark, ProofDrawing } from '@/ui/purity/ProofDrawing';
 import {
   gradeTone,
-  gradeWords,
+  gradeText,
+  linkName,
   linkNames,
+  offspringWords,
   oddityText,
   reasonText,
   shareWords,
@@ -41,6 +45,7 @@ function ProofPage() {
   const lookable = chain.links.some(
     ({ link, until }) => link === 'kept-shut' && until !== null && today >= addDays(until, -1),
   );
+  const hours = hoursOf(flower, found, state);
   const todo = chain.links.flatMap((link) => (link.state === 'not-recorded' ? (stillToDo(link) ?? []) : []));
   return (
     <Page
@@ -60,10 +65,11 @@ function ProofPage() {
       <Card>
         <Row gap={0} style={BETWEEN}>
           <Txt size="heading">{found.variety.name}</Txt>
-          <Badge text={gradeWords[proof.grade]} tone={gradeTone[proof.grade]} />
+          <Badge text={gradeText(proof)} tone={gradeTone[proof.grade]} />
         </Row>
-        <ProofDrawing links={chain.links} grade={proof.grade} height={34} />
+        <ProofDrawing links={chain.links} grade={proof.grade} untrue={proof.untrue} height={34} />
         <Txt>{shareWords(proof.foreignShare)}</Txt>
+        {chain.offspring ? <Txt>{offspringWords(chain.offspring)}</Txt> : null}
         <Txt size="label" tone="muted">
           {chain.pressure === null
             ? 'Nobody wrote down what grows about, so it is reckoned as if something might.'
@@ -92,9 +98,16 @@ function ProofPage() {
       {lookable ? <ShutRow flower={flower} growing={found} /> : null}
       <Card>
         {chain.links.map((link) => (
-          <LinkRow key={link.link} link={link} state={state} entries={entries} />
+          <LinkRow
+            key={link.link}
+            link={link}
+            state={state}
+            entries={entries}
+            hours={link.link === 'shut-before' ? hours : null}
+          />
         ))}
       </Card>
+      <AddLater flower={flower} growing={found} chain={chain} />
       <Txt size="label" tone="muted">
         What nobody answered is not recorded. It breaks nothing, and proves nothing: with one or two such
         links a fruit is good at best, with more of them fair.
@@ -124,14 +137,19 @@ function LinkRow({
   link,
   state,
   entries,
+  hours,
 }: {
   link: ProofLink;
   state: State;
   entries: ReadonlyMap<string, LedgerEvent>;
+  /** When such flowers opened on its day, where the link hangs on it. */
+  hours: OpeningHours | null;
 }) {
   const { place, prefs } = useGarden();
   const colours = useColours();
   const cited = link.events.flatMap((id) => entries.get(id) ?? []);
+  const time = (at: number) => clockText(at, place.zone, prefs.clock === '12');
+  const dayOf = (at: number) => localDateOf(at, place.zone);
   return (
     <View
       style={{
@@ -145,11 +163,19 @@ function LinkRow({
     >
       <LinkMark link={link} />
       <View style={BESIDE}>
-        <Txt size="strong">{`${linkNames[link.link]}: ${stateWords[link.state]}`}</Txt>
-        <Txt>{reasonText[link.says]}</Txt>
+        <Txt size="strong">{`${linkName(link)}: ${stateWords[link.state]}`}</Txt>
+        <Txt>{link.late ? `${reasonText[link.says]}, written down from memory` : reasonText[link.says]}</Txt>
+        {hours ? (
+          <Txt size="label" tone="muted">
+            {`On ${shortDayText(hours.date)} such flowers opened from about ${time(hours.opens)}, and insects flew from about ${time(hours.insectsFrom)}.`}
+          </Txt>
+        ) : null}
         {cited.slice(0, 4).map((event) => (
           <Txt key={event.id} size="label" tone="muted">
-            {`${storyWords(state, event)} · ${shortDayText(localDateOf(Date.parse(event.at), place.zone))} ${clockText(Date.parse(event.at), place.zone, prefs.clock === '12')} · ${event.by}`}
+            {`${storyWords(state, event)} · ${shortDayText(dayOf(Date.parse(event.at)))} ${time(Date.parse(event.at))} · ${event.by}`}
+            {dayOf(writtenAt(event.id)) > dayOf(Date.parse(event.at))
+              ? ` · written ${shortDayText(dayOf(writtenAt(event.id)))}`
+              : ''}
           </Txt>
         ))}
       </View>

@@ -12,6 +12,8 @@ export interface Recording {
   readonly problem: string | null;
   /** Records one tap's facts; `false` when they were refused, and `problem` says why. */
   save(...drafts: Draft[]): Promise<boolean>;
+  /** The same with a time of their own: of what was seen then, and is only written down now. `null`: now. */
+  saveAt(at: number | null, ...drafts: Draft[]): Promise<boolean>;
 }
 
 /** What an entry says, whatever id a flower was given that begins with it: two presses of one key say the same. */
@@ -22,13 +24,13 @@ function same(drafts: readonly Draft[]): string {
 
 /** Recording from a screen: one entry at a time, and what is refused is said, not thrown. */
 export function useRecording(): Recording {
-  const { record } = useGarden();
+  const { record, recordAt } = useGarden();
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const under = useRef<{ readonly what: string; readonly stored: Promise<unknown> } | null>(null);
-  const save = useCallback(
-    async (...drafts: Draft[]) => {
-      const what = same(drafts);
+  const saveAt = useCallback(
+    async (at: number | null, ...drafts: Draft[]) => {
+      const what = `${at ?? ''} ${same(drafts)}`;
       while (under.current) {
         if (under.current.what === what) return false;
         await under.current.stored;
@@ -37,7 +39,7 @@ export function useRecording(): Recording {
       under.current = { what, stored: new Promise<void>((resolve) => (stored = resolve)) };
       const slow = setTimeout(() => setBusy(true), SHOWN_AFTER_MS);
       try {
-        await record(...drafts);
+        await (at === null ? record(...drafts) : recordAt(at, ...drafts));
         setProblem(null);
         return true;
       } catch (wrong) {
@@ -50,7 +52,8 @@ export function useRecording(): Recording {
         stored();
       }
     },
-    [record],
+    [record, recordAt],
   );
-  return { busy, problem, save };
+  const save = useCallback((...drafts: Draft[]) => saveAt(null, ...drafts), [saveAt]);
+  return { busy, problem, save, saveAt };
 }

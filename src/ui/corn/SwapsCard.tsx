@@ -78,11 +78,19 @@ export function SwapsCard({
             note={`${pair.turn}. from the tassel of ${plantName(pair.tassel.growing)} · silk ${pair.ear.silkDays === 0 ? 'since today' : plural(pair.ear.silkDays, 'day')}`}
           >
             <Button
-              title={`Both bags whole, poured, covered, mark ${nextMark}`}
+              title={`Both bags whole, poured, nothing else in, covered, mark ${nextMark}`}
               small
-              label={`Both bags whole, poured over ${plantName(pair.ear.growing)} and covered, mark ${nextMark}`}
+              label={`Both bags whole, poured over ${plantName(pair.ear.growing)} and covered, nothing else in, mark ${nextMark}`}
               disabled={busy}
               onPress={() => onSave(...pourDrafts(pair, nextMark))}
+            />
+            <Button
+              title="Poured, can’t say what got in"
+              look="quiet"
+              small
+              label={`Poured over ${plantName(pair.ear.growing)}, and what else got in nobody can say, mark ${nextMark}`}
+              disabled={busy}
+              onPress={() => onSave(...pourDrafts(pair, nextMark, null))}
             />
             <Button
               title="Bag torn"

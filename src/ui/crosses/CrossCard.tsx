@@ -14,7 +14,7 @@ import { HoldTimer } from '../round/HoldTimer';
 import { GoneTiles } from '../round/StopQuestions';
 import { Steps } from '../Steps';
 import { Txt } from '../theme';
-import { plural } from '../words';
+import { faultlessWords, plural } from '../words';
 
 interface Props {
   readonly cross: CrossStand;
@@ -103,8 +103,12 @@ function MotherRow({ mother, cross, cone, busy, onSave }: Props & { mother: Moth
   const { flower, growing, visits, nextAt, takesUntil } = mother;
   const father = cross.father?.ready[0];
   const mark = visits === 0 ? nextMark : null;
+  const [otherwise, setOtherwise] = useState(false);
+  const tool = cone ? 'anthers' : 'brush';
   // The key names all that it records.
-  const title = `${cone ? 'Cone over' : 'Dabbed'}, bagged${mark ? `, mark ${mark}` : ''}`;
+  const title = `${cone ? 'Cone over' : 'Dabbed'}, bagged, ${faultlessWords(tool)}${mark ? `, mark ${mark}` : ''}`;
+  const keep = (went: { beeIn?: boolean; clean?: boolean }) =>
+    father && onSave(...visitDrafts(mother, father, tool, bagOf(growing), mark, went));
   const due =
     nextAt === null
       ? 'enough'
@@ -122,10 +126,29 @@ function MotherRow({ mother, cross, cone, busy, onSave }: Props & { mother: Moth
         small
         label={`${title}: pollen on ${plantName(growing)}${flower.thread ? `, ${flower.thread} thread` : ''}, visit ${visits + 1}`}
         disabled={busy || !father}
-        onPress={() =>
-          father && onSave(...visitDrafts(mother, father, cone ? 'anthers' : 'brush', bagOf(growing), mark))
-        }
+        onPress={() => keep({ beeIn: false, clean: true })}
       />
+      {otherwise ? (
+        <Tiles question={`${cone ? 'Cone over' : 'Dabbed'} and bagged, but`}>
+          <Tile title="a bee got in" small chosen={false} onPress={() => !busy && keep({ beeIn: true })} />
+          <Tile
+            title="other pollen on it"
+            small
+            chosen={false}
+            onPress={() => !busy && keep({ clean: false })}
+          />
+          <Tile title="can’t say" small chosen={false} onPress={() => !busy && keep({})} />
+        </Tiles>
+      ) : (
+        <Button
+          title="Not quite so"
+          label={`Not quite so: pollen on ${plantName(growing)}`}
+          look="quiet"
+          small
+          disabled={busy || !father}
+          onPress={() => setOtherwise(true)}
+        />
+      )}
       {visits > 0 ? <FormsKey mother={mother} busy={busy} onSave={onSave} /> : null}
     </FlowerRow>
   );

@@ -54,7 +54,7 @@ test('a visit names all that it records, and says until when it helps', async ()
   const { saved } = await shown(garden, DAY);
   expect(screen.getByText('Tallow Horn × Lock Flame')).toBeTruthy();
   expect(screen.getByText(/0 visits, due now · takes pollen till/)).toBeTruthy();
-  fireEvent.press(screen.getByText(/^Dabbed, bagged, mark /));
+  fireEvent.press(screen.getByText(/^Dabbed, bagged, clean brush, no bee in, mark /));
   expect(saved[0]?.map(({ kind }) => kind)).toEqual(['pollinated', 'marked']);
   expect(saved[0]?.[0]).toMatchObject({ flower, tool: 'brush', shutAgain: 'mesh-bag', purpose: 'seed' });
 });

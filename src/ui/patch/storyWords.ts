@@ -1,3 +1,4 @@
+import type { Closure } from '@core/crops';
 import type { LedgerEvent, State } from '@core/ledger';
 import { growing, plantName } from '@core/patch';
 import {
@@ -92,9 +93,26 @@ export function storyWords(state: State, event: LedgerEvent): string {
       );
     case 'noted':
       return event.text;
+    case 'corrected':
+      return correctedWords(state, event.changes);
     default:
       return event.kind;
   }
+}
+
+/** What was put right, or added to an entry that did not say it. */
+function correctedWords(state: State, changes: Readonly<Record<string, unknown>>): string {
+  const plant = typeof changes.plant === 'string' ? growing(state, changes.plant) : null;
+  if (plant) return `Put right: it grows on ${plantName(plant)}`;
+  const { clean, beeIn, shutAgain, stillShut, markRead } = changes;
+  const added = [
+    ...(clean === undefined ? [] : [clean ? 'hands and tool clean' : 'other pollen on hands or tool']),
+    ...(beeIn === undefined ? [] : [beeIn ? 'a bee got in' : 'no bee got in']),
+    ...(shutAgain === undefined ? [] : [shutWords((shutAgain as Closure | null) ?? 'open')]),
+    ...(stillShut === true ? ['still shut when covered'] : []),
+    ...(markRead === undefined ? [] : [markRead ? 'its mark read' : 'its mark could not be read']),
+  ];
+  return added.length > 0 ? `Added: ${added.join('; ')}` : 'Put right';
 }
 
 const readWords = (read: boolean | undefined) =>

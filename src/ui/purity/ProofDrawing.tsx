@@ -15,16 +15,19 @@ const R = 9;
 export function ProofDrawing({
   links,
   grade,
+  untrue = false,
   height,
 }: {
   links: readonly DrawnLink[];
   grade: Grade;
+  /** A parent was not true to the variety. */
+  untrue?: boolean;
   height: number;
 }) {
   const colours = useColours();
   const width = links.length * STEP;
   return (
-    <View role="img" aria-label={chainWords(links, grade)}>
+    <View role="img" aria-label={chainWords(links, grade, untrue)}>
       <Svg width={(width * height) / STEP} height={height} viewBox={`0 0 ${width} ${STEP}`}>
         {links.map((link, i) => (
           <G key={link.link} transform={`translate(${i * STEP + STEP / 2} ${STEP / 2})`}>

@@ -1,4 +1,13 @@
-import type { Grade, LinkSays, Oddity, ProofLink, ProofLinkKind, Share } from '@core/purity';
+import {
+  offShare,
+  type Grade,
+  type LinkSays,
+  type Oddity,
+  type Offspring,
+  type ProofLink,
+  type ProofLinkKind,
+  type Share,
+} from '@core/purity';
 import type { FlowerId } from '@core/ids';
 import type { State } from '@core/ledger';
 import { growing } from '@core/patch';
@@ -85,6 +94,12 @@ export const linkNames: Readonly<Record<ProofLinkKind, string>> = {
   'mark-read': 'Mark read',
 };
 
+/** The name of a link: whose plants are meant, where a plant was not true. */
+export const linkName = ({ link, says }: Pick<ProofLink, 'link' | 'says'>): string =>
+  says === 'mother-off-type' || says === 'father-off-type' || says === 'offspring-off'
+    ? 'True to the variety'
+    : linkNames[link];
+
 export const gradeWords: Readonly<Record<Grade, string>> = {
   sound: 'sound',
   good: 'good',
@@ -92,6 +107,9 @@ export const gradeWords: Readonly<Record<Grade, string>> = {
   'distance-only': 'distance only',
   'not-pure': 'not pure',
 };
+/** A grade, or what is said instead where a parent was not true to the variety. */
+export const gradeText = ({ grade, untrue }: { readonly grade: Grade; readonly untrue: boolean }): string =>
+  untrue ? 'not true to the variety' : gradeWords[grade];
 export const gradeTone = {
   sound: 'leaf',
   good: 'leaf',
@@ -136,6 +154,13 @@ export function shareWords(share: Share): string {
     : `Foreign fathers: likely ${percent(share.likely)} %, ${rangeWords(share)} of its seed.`;
 }
 
+/** What came of its seed, as a share with its end. */
+export function offspringWords({ grown, off }: Pick<Offspring, 'grown' | 'off'>): string {
+  const { found, atMost } = offShare({ grown, off });
+  const were = off === 1 ? 'was' : 'were';
+  return `Of ${grown} ${grown === 1 ? 'plant' : 'plants'} grown from its seed ${off} ${were} not true to the variety: ${percent(found)} %, at most ${percent(atMost)} %.`;
+}
+
 /** From least to most: `0 to 3.1 %`. */
 export function rangeWords({ low, high }: Share): string {
   return high < 0.005 ? 'under 0.5 %' : `${percent(low)} to ${percent(high)} %`;
@@ -157,12 +182,16 @@ export function fruitName(state: State, id: FlowerId): FruitName {
 }
 
 /** The chain in one sentence: all that the drawing shows. */
-export function chainWords(links: readonly Pick<ProofLink, 'link' | 'state'>[], grade: Grade): string {
+export function chainWords(
+  links: readonly Pick<ProofLink, 'link' | 'state'>[],
+  grade: Grade,
+  untrue = false,
+): string {
   const of = (state: ProofLink['state']) =>
     links.filter((link) => link.state === state).map(({ link }) => linkNames[link].toLowerCase());
   const [broken, open] = [of('broken'), of('not-recorded')];
   return [
-    `Proof ${gradeWords[grade]}`,
+    `Proof ${gradeText({ grade, untrue })}`,
     `${links.length - broken.length - open.length} of ${links.length} links seen`,
     ...(open.length > 0 ? [`not recorded: ${open.join(', ')}`] : []),
     ...(broken.length > 0 ? [`broken: ${broken.join(', ')}`] : []),

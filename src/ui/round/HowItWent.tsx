@@ -23,6 +23,7 @@ export function HowItWent({
   crop,
   value,
   withAnthers = false,
+  claimed = false,
   open,
   onOpen,
   onChange,
@@ -31,6 +32,8 @@ export function HowItWent({
   value: Went;
   /** A cross whose mother has anthers of her own (many melons): were they taken out? */
   withAnthers?: boolean;
+  /** The main key says that nothing went wrong. */
+  claimed?: boolean;
   open: boolean;
   onOpen: () => void;
   onChange: (part: Partial<Went>) => void;
@@ -49,7 +52,11 @@ export function HowItWent({
     return (
       <Button
         title={
-          said.length === 0 ? 'How it went: say, if you like' : `How it went: ${said.join(', ')}. Change`
+          said.length > 0
+            ? `How it went: ${said.join(', ')}. Change`
+            : claimed
+              ? 'Not quite so: say how it went'
+              : 'How it went: say, if you like'
         }
         look="quiet"
         small

@@ -21,7 +21,6 @@ import { HowItWent } from './HowItWent';
 /** What was answered at one stop, and what of the screen is unfolded; kept as a draft until it is recorded. */
 export interface Answers extends StopAnswers {
   readonly more: boolean;
-  readonly went: boolean;
   /** Hands and brush cleaned, where they carried another variety. */
   readonly clean: boolean;
   /** Its own males are used for this one flower, though the patch never does. */
@@ -31,7 +30,6 @@ export interface Answers extends StopAnswers {
 export const NOTHING_SAID: Answers = {
   ...NO_ANSWERS,
   more: false,
-  went: false,
   clean: false,
   selfOnce: false,
 };
@@ -131,6 +129,7 @@ export function StopWorkTiles({
             (growing.stand.reason === 'seed' && patch?.schools.selfing === 'never')) &&
           (growing.variety.system ?? crop.sexSystem.value) === 'andromonoecious'
         }
+        claimed={work.faultless}
         open={answers.went}
         onOpen={() => onChange({ went: true })}
         onChange={onChange}

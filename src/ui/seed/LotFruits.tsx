@@ -3,7 +3,7 @@ import type { PlantId } from '@core/ids';
 import type { FruitProof } from '@core/purity';
 import { useGarden } from '@/data/garden/garden';
 import { BESIDE, Row, Badge, Card } from '../controls';
-import { gradeTone, gradeWords } from '../purity/words';
+import { gradeText, gradeTone } from '../purity/words';
 import { LongList } from '../LongList';
 import { Txt, useColours } from '../theme';
 import { listText, plantText } from '../words';
@@ -27,7 +27,7 @@ export function LotFruits({
         items={fruits}
         keyOf={({ flower }) => flower.id}
         about={74}
-        row={({ flower, proof: { grade } }) => {
+        row={({ flower, proof }) => {
           const fathers = [
             ...new Set(flower.pollinations.flatMap((visit) => visit.fathers.map(({ plant }) => plant))),
           ];
@@ -35,7 +35,7 @@ export function LotFruits({
           return (
             <Pressable
               role="link"
-              aria-label={`${flower.mark ?? 'no mark'}: ${parents}; proof ${gradeWords[grade]}`}
+              aria-label={`${flower.mark ?? 'no mark'}: ${parents}; proof ${gradeText(proof)}`}
               onPress={() => onOpen(flower.id)}
               style={{ borderTopWidth: 1, borderTopColor: colours.rule, paddingVertical: 8, minHeight: 48 }}
             >
@@ -43,7 +43,7 @@ export function LotFruits({
                 <Txt size="strong" style={BESIDE}>
                   {flower.mark ?? 'no mark'}
                 </Txt>
-                <Badge text={gradeWords[grade]} tone={gradeTone[grade]} />
+                <Badge text={gradeText(proof)} tone={gradeTone[proof.grade]} />
               </Row>
               <Txt>{parents}</Txt>
             </Pressable>

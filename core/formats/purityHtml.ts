@@ -15,8 +15,8 @@ export interface PuritySheet {
     readonly mark: string;
     readonly place: string;
     readonly grade: string;
-    /** As many as there are links. */
-    readonly states: readonly LinkState[];
+    /** As many as there are links; `null`: this one does not apply to the fruit. */
+    readonly states: readonly (LinkState | null)[];
     readonly foreign: string;
   }[];
 }
@@ -33,8 +33,10 @@ const WORDS: Readonly<Record<LinkState, string>> = {
   broken: 'broken',
 };
 
-const shape = (state: LinkState) =>
-  `<svg width="15" height="15" viewBox="-5 -5 10 10" role="img" aria-label="${WORDS[state]}">${SHAPES[state]}</svg>`;
+const shape = (state: LinkState | null) =>
+  state === null
+    ? ''
+    : `<svg width="15" height="15" viewBox="-5 -5 10 10" role="img" aria-label="${WORDS[state]}">${SHAPES[state]}</svg>`;
 
 /** How pure the seed of a variety is, as a page of its own to print and to keep with the seed: a line a fruit. Names are escaped. */
 export function purityHtml(sheet: PuritySheet, paper: Exclude<Paper, 'strip'>): string {

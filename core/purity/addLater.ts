@@ -66,11 +66,10 @@ function answersTo(
       return worked && flower.shuttings.length > 0
         ? one('whole', ...FOUND.map((says) => found(flower, says, worked.at)))
         : [];
+    case 'anthers-out':
+      return one('anthers-out', ...anthersOut(flower, link));
     case 'fathers':
-      return [
-        ...one('anthers-out', ...anthersOut(flower, link)),
-        ...one('pure-fathers', ...malesWhole(flower, link, state)),
-      ];
+      return one('pure-fathers', ...malesWhole(flower, link, state));
     case 'clean': {
       const unsaid = about(({ clean }) => clean === null);
       return one(

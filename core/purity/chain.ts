@@ -1,12 +1,12 @@
 import { DEFAULT_SCHOOLS, hasCone, type SchoolChoices } from '../crops';
 import { writtenAt } from '../ids';
 import type { Flower, PutRight, State } from '../ledger';
-import { growing, mainPatch, type Growing } from '../patch';
+import { growing, mainPatch, reasonFor, type Growing } from '../patch';
 import { localDateOf, type LocalDate } from '../time';
 import { fitForSeed, type FitReason, type SeedTables } from './fitForSeed';
 import {
   gradeProof,
-  PROOF_LINKS,
+  LINK_ORDER,
   type GradedLink,
   type ProofInput,
   type ProofLinkKind,
@@ -75,12 +75,15 @@ export function chainOf(
   const about = { flower, found, today, day, schools };
   // How its closure failed, of one that was left to the insects by that.
   const failed = flower.shuttings.length > 0 ? reasons.filter(({ state: how }) => how === 'broken') : [];
+  const cross = found !== null && reasonFor(flower, found) === 'cross';
   const stranger = untrueParent(flower, state);
   const own =
     way === 'open'
       ? [...fromReasons(failed), markedLink(about), readLink(about)]
       : [
-          ...fromReasons(reasons),
+          ...fromReasons(reasons).map((link) =>
+            cross && link.link === 'anthers-out' ? { ...link, ofCross: true } : link,
+          ),
           ...(flower.pollinations.length > 0
             ? [cleanLink(flower)]
             : flower.sex === 'perfect'
@@ -91,7 +94,7 @@ export function chainOf(
           readLink(about),
         ];
   const parents = stranger ? [...own.filter(({ link }) => link !== 'fathers'), stranger] : own;
-  const rank = (link: ProofLinkKind) => PROOF_LINKS.indexOf(link);
+  const rank = (link: ProofLinkKind) => LINK_ORDER.indexOf(link);
   const oddities = odditiesOf(flower, state, day);
   const males = flower.pollinations.flatMap(({ fathers }) =>
     fathers.flatMap(({ flowers }) => flowers.flatMap((id) => state.flowers.get(id) ?? [])),
@@ -187,7 +190,7 @@ const LINK_OF: Readonly<Record<FitReason['link'], ProofLinkKind | null>> = {
   'shut-again': 'shut-again',
   fathers: 'fathers',
   'father-variety': 'fathers',
-  'anthers-out': 'fathers',
+  'anthers-out': 'anthers-out',
 };
 
 const WORSE: readonly GradedLink['state'][] = ['seen', 'not-recorded', 'broken'];

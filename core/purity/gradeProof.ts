@@ -13,8 +13,15 @@ export const PROOF_LINKS = [
   'marked',
   'mark-read',
 ] as const;
-/** One link of the proof of a fruit. */
-export type ProofLinkKind = (typeof PROOF_LINKS)[number];
+/**
+ * One link of the proof of a fruit. `anthers-out`: whether a mother with anthers of her own lost them in time, where they are not wanted;
+ * it lets in no foreign pollen, but her own.
+ */
+export type ProofLinkKind = (typeof PROOF_LINKS)[number] | 'anthers-out';
+/** All of them, in the order in which they are made. */
+export const LINK_ORDER: readonly ProofLinkKind[] = PROOF_LINKS.flatMap((link) =>
+  link === 'whole' ? ([link, 'anthers-out'] as const) : [link],
+);
 
 /**
  * sound: every link seen. good: one or two not recorded, or written from memory. fair: more, or worked as it opened. distance-only: open to insects, or a closure
@@ -35,6 +42,8 @@ export interface GradedLink {
   readonly doubtful?: boolean;
   /** It was seen, but only written down after the day that followed: from memory. */
   readonly late?: boolean;
+  /** It decides whether the fruit is of a cross at all. */
+  readonly ofCross?: boolean;
   /** A parent, or what came of the seed, was not true to the variety. */
   readonly untrue?: boolean;
   /** Nothing ever told this fruit from its neighbours, and nothing will: it was picked, and its mark not read. */
@@ -64,6 +73,10 @@ export interface Proof {
   readonly untrue: boolean;
   /** Share of seeds with a foreign father. */
   readonly foreignShare: Share;
+  /** Share of seeds of the mother's own pollen, where that was not wanted; `null`: it was, or she has none of her own. */
+  readonly selfedShare: Share | null;
+  /** Whether a wanted cross is proven: her anthers were out in time. `null`: no cross was wanted. */
+  readonly cross: boolean | null;
   /** The link that weighs most against it; `null` where every link was seen. */
   readonly weakest: ProofLinkKind | null;
   /** Each link that was not seen, the one that weighs most first. */
@@ -91,6 +104,7 @@ interface Failing {
 const FAILING: Readonly<Record<ProofLinkKind, Failing>> = {
   'shut-before': { seen: 0.001, unrecorded: 0.25, usual: 0.6, worst: 1, of: 'about' },
   whole: { seen: 0.004, unrecorded: 0.08, usual: 0.4, worst: 0.9, of: 'about' },
+  'anthers-out': { seen: 0, unrecorded: 0, usual: 0, worst: 0, of: 'about' },
   fathers: { seen: 0.003, unrecorded: 0.04, usual: 0.1, worst: 0.45, of: 'all' },
   clean: { seen: 0.003, unrecorded: 0.06, usual: 0.04, worst: 0.12, of: 'all' },
   'no-insect': { seen: 0.004, unrecorded: 0.07, usual: 0.15, worst: 0.5, of: 'about' },
@@ -138,6 +152,8 @@ export function gradeProof(chain: ProofInput): Proof {
     grade: gradeOf(chain),
     untrue: chain.links.some(({ untrue }) => untrue),
     foreignShare: known(chain).range,
+    selfedShare: selfedShare(chain),
+    cross: crossed(chain),
     weakest: reasons[0]?.link ?? null,
     reasons,
   };
@@ -147,9 +163,28 @@ function gradeOf({ links, way }: ProofInput): Grade {
   if (links.some(({ otherVariety, foreign }) => otherVariety || foreign)) return 'not-pure';
   if (way === 'open' || links.some(({ state }) => state === 'broken')) return 'distance-only';
   const wanting = links.filter(({ state }) => state === 'not-recorded').length;
-  if (way !== 'by-hand' || wanting > 2 || links.some(({ doubtful, never }) => doubtful || never))
-    return 'fair';
+  const unproven = links.some(
+    ({ doubtful, never, ofCross, state }) => doubtful || never || (ofCross && state !== 'seen'),
+  );
+  if (way !== 'by-hand' || wanting > 2 || unproven) return 'fair';
   return wanting > 0 || links.some(({ late }) => late) ? 'good' : 'sound';
+}
+
+/** Where her anthers should have been out: how much of the seed may then be of her own pollen [M]. */
+const SELFED: Readonly<Record<LinkState, Share>> = {
+  seen: { low: 0, likely: 0.01, high: 0.05 },
+  'not-recorded': { low: 0.02, likely: 0.3, high: 0.9 },
+  broken: { low: 0.15, likely: 0.6, high: 0.98 },
+};
+
+function selfedShare({ links }: ProofInput): Share | null {
+  const anthers = links.find(({ link }) => link === 'anthers-out');
+  return anthers ? SELFED[anthers.state] : null;
+}
+
+function crossed({ links }: ProofInput): boolean | null {
+  const anthers = links.find(({ ofCross }) => ofCross);
+  return anthers ? anthers.state === 'seen' : null;
 }
 
 /** The range and the mean of a share that is not known for certain. */

@@ -1,6 +1,6 @@
 import type { BedId, FlowerId, PlantId, StandId } from '../ids';
 import { TestGarden } from '../testGarden';
-import { fruitProof } from '.';
+import { chainTable, fruitProof } from '.';
 
 const TODAY = '2026-07-20';
 
@@ -52,4 +52,18 @@ test('that the other one was planted becomes known last, from another phone', ()
     plantedOn: '2026-05-20',
   });
   expect(shut()).toMatchObject({ state: 'broken' });
+});
+
+test('side by side each link stands in its own column; one that does not apply to a fruit has no state there', () => {
+  const whole = { link: 'whole', state: 'seen' } as const;
+  const read = { link: 'mark-read', state: 'broken' } as const;
+  const anthers = { link: 'anthers-out', state: 'not-recorded' } as const;
+  expect(chainTable([{ links: [whole, read] }, { links: [read] }, { links: [whole, anthers] }])).toEqual({
+    links: ['whole', 'anthers-out', 'mark-read'],
+    rows: [
+      ['seen', null, 'broken'],
+      [null, null, 'broken'],
+      ['seen', 'not-recorded', null],
+    ],
+  });
 });

@@ -5,7 +5,16 @@ import { growing, plantedIn } from '../patch';
 import { remembered, sameUnder, some, steady } from '../remember';
 import type { LocalDate } from '../time';
 import { chainOf, evidenceFor, type ProofChain } from './chain';
-import { GRADES, gradeProof, type Grade, type Proof, type Share } from './gradeProof';
+import type { LinkState } from './fitForSeed';
+import {
+  GRADES,
+  gradeProof,
+  LINK_ORDER,
+  type Grade,
+  type Proof,
+  type ProofLinkKind,
+  type Share,
+} from './gradeProof';
 import { lotShare, weakestGrade } from './lotProof';
 import type { ProofLink } from './proofLink';
 
@@ -20,6 +29,25 @@ export interface FruitProof {
 export interface ListedFruit extends Pick<Proof, 'grade' | 'untrue' | 'foreignShare' | 'weakest'> {
   readonly flower: FlowerId;
   readonly links: readonly Pick<ProofLink, 'link' | 'state'>[];
+}
+
+/**
+ * Fruits beside each other, link by link: the links that any of them has, in the order of the chain, and how each stands for each fruit;
+ * `null`: it does not apply to it.
+ */
+export function chainTable(fruits: readonly Pick<ListedFruit, 'links'>[]): {
+  readonly links: readonly ProofLinkKind[];
+  readonly rows: readonly (readonly (LinkState | null)[])[];
+} {
+  const links = LINK_ORDER.filter((kind) =>
+    fruits.some((fruit) => fruit.links.some(({ link }) => link === kind)),
+  );
+  return {
+    links,
+    rows: fruits.map((fruit) =>
+      links.map((kind) => fruit.links.find(({ link }) => link === kind)?.state ?? null),
+    ),
+  };
 }
 
 /** How pure the seed of a variety is, by its fruits. */

@@ -18,10 +18,12 @@ const INSECT_GRAINS = 80;
 /** Ovules find their pollen by and by: a grain that comes after so many minutes has half the chance. */
 const HALF_MINUTES = 45;
 
-type Broken = Readonly<Record<ProofLinkKind, boolean>>;
+/** Those by which foreign pollen comes in. */
+type LetsIn = Exclude<ProofLinkKind, 'anthers-out'>;
+type Broken = Readonly<Record<LetsIn, boolean>>;
 
 /** How often each goes wrong in truth where nobody watches, and how often it does in spite of somebody who looks. */
-const WRONG: Readonly<Record<ProofLinkKind, readonly [unwatched: number, watched: number]>> = {
+const WRONG: Readonly<Record<LetsIn, readonly [unwatched: number, watched: number]>> = {
   'shut-before': [0.2, 0.001],
   whole: [0.07, 0.003],
   fathers: [0.03, 0.002],
@@ -32,7 +34,7 @@ const WRONG: Readonly<Record<ProofLinkKind, readonly [unwatched: number, watched
   marked: [0.02, 0.001],
   'mark-read': [0.02, 0.001],
 };
-const LINKS = Object.keys(WRONG) as ProofLinkKind[];
+const LINKS = Object.keys(WRONG) as LetsIn[];
 
 /** One lot of one to six fruits from one garden. */
 export function madeUpLot(random: Random, diligence: Diligence): MadeUpLot {
@@ -46,9 +48,9 @@ export function madeUpLot(random: Random, diligence: Diligence): MadeUpLot {
     high: (odds * 4) / (1 + odds * 4),
   };
   const fruits = Array.from({ length: 1 + Math.floor(6 * random()) }, () => {
-    const unwritten = new Set<ProofLinkKind>();
+    const unwritten = new Set<LetsIn>();
     while (diligence === 'three' && unwritten.size < 3)
-      unwritten.add(LINKS[Math.floor(random() * LINKS.length)] as ProofLinkKind);
+      unwritten.add(LINKS[Math.floor(random() * LINKS.length)] as LetsIn);
     const broken = Object.fromEntries(
       LINKS.map((link) => [link, random() < WRONG[link][unwritten.has(link) ? 0 : 1]]),
     ) as Broken;

@@ -1,7 +1,7 @@
 import { useMemo, useRef } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { purityHtml } from '@core/formats';
-import { PROOF_LINKS } from '@core/purity';
+import { chainTable } from '@core/purity';
 import { dayText } from '@core/time';
 import { useYearPurity } from '@/data/study/study';
 import { useGarden } from '@/data/garden/garden';
@@ -26,6 +26,7 @@ function PuritySheetPage() {
   const html = useMemo(() => {
     if (!report) return '';
     const { name, grade, share, mothers, fathers, fruits } = report;
+    const table = chainTable(fruits);
     return purityHtml(
       {
         variety: name,
@@ -34,14 +35,14 @@ function PuritySheetPage() {
           `${plural(fruits.length, 'fruit')} of ${plural(mothers, 'mother')} and ${plural(fathers, 'father')}. Together ${gradeWords[grade]}: as good as the weakest of them.`,
           shareWords(share),
         ],
-        links: PROOF_LINKS.map((link) => linkNames[link]),
-        fruits: fruits.map((fruit) => {
+        links: table.links.map((link) => linkNames[link]),
+        fruits: fruits.map((fruit, i) => {
           const { mark, place: where } = fruitName(state, fruit.flower);
           return {
             mark: mark ?? 'no mark',
             place: where,
             grade: gradeText(fruit),
-            states: fruit.links.map((link) => link.state),
+            states: table.rows[i] ?? [],
             foreign: rangeWords(fruit.foreignShare),
           };
         }),

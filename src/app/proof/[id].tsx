@@ -23,6 +23,7 @@ import {
   offspringWords,
   oddityText,
   reasonText,
+  selfedWords,
   shareWords,
   stillToDo,
 } from '@/ui/purity/words';
@@ -69,6 +70,13 @@ function ProofPage() {
         </Row>
         <ProofDrawing links={chain.links} grade={proof.grade} untrue={proof.untrue} height={34} />
         <Txt>{shareWords(proof.foreignShare)}</Txt>
+        {proof.selfedShare ? <Txt>{selfedWords(proof.selfedShare)}</Txt> : null}
+        {proof.cross === false ? (
+          <Notice
+            tone="pollen"
+            text="Not a proven cross: its own anthers were not seen to come out before they shed."
+          />
+        ) : null}
         {chain.offspring ? <Txt>{offspringWords(chain.offspring)}</Txt> : null}
         <Txt size="label" tone="muted">
           {chain.pressure === null

@@ -31,13 +31,14 @@ const answerWords: Partial<Record<Addition['says'], string>> = {
   insect: checkWords.insect,
 };
 
-function questionOf({ link, asks }: Addable): string {
-  if (asks === 'anthers-out') return 'Its anthers';
+function questionOf({ link }: Addable): string {
   switch (link) {
     case 'shut-before':
       return 'Was it still shut when it was covered?';
     case 'whole':
       return 'Its closure, before it was worked';
+    case 'anthers-out':
+      return 'Its anthers';
     case 'fathers':
       return 'The males that were used';
     case 'clean':

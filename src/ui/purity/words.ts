@@ -85,6 +85,7 @@ export const oddityText: Readonly<Record<Oddity['what'], (plant: string) => stri
 export const linkNames: Readonly<Record<ProofLinkKind, string>> = {
   'shut-before': 'Shut before it opened',
   whole: 'Whole at dawn',
+  'anthers-out': 'Anthers out in time',
   fathers: 'Fathers shut, whole and true',
   clean: 'Nothing carried over',
   'no-insect': 'No insect while open',
@@ -152,6 +153,11 @@ export function shareWords(share: Share): string {
   return share.high < 0.005
     ? 'Foreign fathers: likely under 0.5 % of its seed.'
     : `Foreign fathers: likely ${percent(share.likely)} %, ${rangeWords(share)} of its seed.`;
+}
+
+/** The share of seed that may be of the mother's own pollen, where a cross or other plants' pollen was wanted. */
+export function selfedWords({ likely, low, high }: Share): string {
+  return `Its own pollen: likely ${percent(likely)} %, ${rangeWords({ likely, low, high })} of its seed.`;
 }
 
 /** What came of its seed, as a share with its end. */

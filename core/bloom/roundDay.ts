@@ -9,7 +9,9 @@ import { addDays, isForenoon, localDateOf, type LocalDate } from '../time';
  * @example roundDateOf(female, crop, zone) // '2026-07-06'
  */
 export function roundDateOf(flower: Flower, crop: Crop, zone: string): LocalDate | null {
-  const shut = flower.shuttings[0];
+  // A tassel sheds for days and gets a fresh bag each afternoon: the last one counts.
+  const shut =
+    crop.family === 'corn' && flower.sex === 'male' ? flower.shuttings.at(-1) : flower.shuttings[0];
   if (!shut) return null;
   const shutMs = Date.parse(shut.at);
   const shutOn = localDateOf(shutMs, zone);

@@ -1,4 +1,6 @@
 import type { FlowerId, PlantId } from '../ids';
+import type { Flower } from '../ledger';
+import { fitForSeed } from '../purity';
 import { TestGarden, type Planted } from '../testGarden';
 import { cornDay, swapOrder } from '.';
 
@@ -104,16 +106,18 @@ test('silk that was out before the bag, or a torn bag, is no seed; silk has its 
   expect(cornDay(garden.state, garden.place, '2026-07-20').silked).toEqual([]);
 });
 
-test('the oldest silk gets the only bag; a poured ear is covered till harvest', () => {
-  const { garden, corn } = patch(3);
-  const [a, b, c] = corn.plants;
-  ear(garden, a, YESTERDAY);
-  const oldest = ear(garden, b, '2026-07-10');
-  const bag = tassel(garden, c, YESTERDAY, 16);
-  const [pair] = cornDay(garden.state, garden.place, TODAY).pairs;
-  expect(pair?.ear.flower.id).toBe(oldest);
-  garden.work(garden.time(TODAY, 9), oldest, [bag], { tool: 'pouring', shutAgain: 'tassel-bag' });
-  expect(cornDay(garden.state, garden.place, TODAY)).toMatchObject({ covered: 1, pairs: [], unpaired: 1 });
+test('the oldest silk gets what the only bag holds; a poured ear is covered till harvest', () => {
+  const { garden, corn } = patch(5);
+  const youngest = ear(garden, corn.plants[0], TODAY);
+  const older = ['2026-07-10', '2026-07-11', '2026-07-12'].map((on, i) => ear(garden, corn.plants[i + 1], on));
+  const bag = tassel(garden, corn.plants[4], YESTERDAY, 16);
+  const poured = cornDay(garden.state, garden.place, TODAY).pairs.map(({ ear: { flower } }) => flower.id);
+  expect(poured.sort()).toEqual([...older].sort());
+  for (const flower of older)
+    garden.work(garden.time(TODAY, 9), flower, [bag], { tool: 'pouring', shutAgain: 'tassel-bag' });
+  const { covered, pairs, unpaired, silked } = cornDay(garden.state, garden.place, TODAY);
+  expect([covered, pairs, unpaired]).toEqual([3, [], 1]);
+  expect(silked.map(({ flower }) => flower.id)).toEqual([youngest]);
 });
 
 test('swaps go against the wind: the ear furthest downwind first', () => {
@@ -136,4 +140,69 @@ test('corn for the kitchen asks for nothing', () => {
   const garden = new TestGarden();
   garden.plant('corn', 'Kitchen Copper', 3, { reason: 'fruit' });
   expect(cornDay(garden.state, garden.place, TODAY)).toMatchObject({ toScout: [], pairs: [], bagsWanted: 0 });
+});
+
+describe('a tassel sheds for days', () => {
+  const bagOn = (garden: TestGarden, flower: FlowerId, date: string, hour = 16) =>
+    garden.write(garden.time(date, hour), { kind: 'flowerShut', flower, closure: 'tassel-bag' });
+  const fathersOf = (garden: TestGarden, id: FlowerId) =>
+    fitForSeed(garden.state.flowers.get(id) as Flower, garden.state).reasons.find(
+      ({ link }) => link === 'fathers',
+    )?.what;
+
+  test('poured this morning it gets a fresh bag this afternoon, and serves the ears of tomorrow', () => {
+    const { garden, corn } = patch(3);
+    const [a, b, c] = corn.plants;
+    const first = ear(garden, a, YESTERDAY);
+    const second = ear(garden, b, TODAY);
+    const bag = tassel(garden, c, YESTERDAY, 16);
+    // It hangs until it is poured, and until then asks for nothing.
+    expect(cornDay(garden.state, garden.place, TODAY).tasselsToBag).toEqual([]);
+    garden.check(garden.time(TODAY, 9), bag, 'torn');
+    const torn = (on: string) => cornDay(garden.state, garden.place, on).pairs.length;
+    expect(torn(TODAY)).toBe(0);
+    const { garden: whole, corn: rows } = patch(3);
+    const ears = [ear(whole, rows.plants[0], YESTERDAY), ear(whole, rows.plants[1], TODAY)] as const;
+    const again = tassel(whole, rows.plants[2], YESTERDAY, 16);
+    whole.check(whole.time(TODAY, 9), again, 'whole');
+    whole.check(whole.time(TODAY, 9), ears[0], 'whole');
+    whole.work(whole.time(TODAY, 9, 5), ears[0], [again], { beeIn: false, clean: true } as never);
+    const afternoon = cornDay(whole.state, whole.place, TODAY).tasselsToBag;
+    expect(afternoon.map(({ flower }) => flower.id)).toEqual([again]);
+    bagOn(whole, again, TODAY);
+    expect(cornDay(whole.state, whole.place, TODAY).tasselsToBag).toEqual([]);
+    const next = cornDay(whole.state, whole.place, '2026-07-15').pairs;
+    expect(next).toMatchObject([{ ear: { flower: { id: ears[1] } }, tassel: { flower: { id: again } } }]);
+    // What befell yesterday's bag says nothing of today's, and the other way about.
+    bagOn(garden, bag, TODAY);
+    garden.check(garden.time('2026-07-15', 9), bag, 'whole');
+    garden.check(garden.time('2026-07-15', 9), second, 'whole');
+    garden.work(garden.time('2026-07-15', 9, 5), second, [bag], { beeIn: false, clean: true } as never);
+    expect(fathersOf(garden, second)).toBe('pure-fathers');
+    garden.work(garden.time('2026-07-15', 9, 10), first, [bag], { beeIn: false, clean: true } as never);
+    expect(fathersOf(garden, first)).toBe('pure-fathers');
+  });
+
+  test('a fresh bag poured on the day it went on holds other pollen, whatever hung there before', () => {
+    const { garden, corn } = patch(2);
+    const silked = ear(garden, corn.plants[0], YESTERDAY);
+    const bag = tassel(garden, corn.plants[1], YESTERDAY, 16);
+    bagOn(garden, bag, TODAY, 8);
+    garden.check(garden.time(TODAY, 9), bag, 'whole');
+    garden.work(garden.time(TODAY, 9, 5), silked, [bag], { beeIn: false, clean: true } as never);
+    expect(fathersOf(garden, silked)).toBe('bagged-that-day');
+  });
+
+  test('one good bag does for several ears: each but the last is told that more come after it', () => {
+    const { garden, corn } = patch(6);
+    for (const plant of corn.plants.slice(0, 4)) ear(garden, plant, YESTERDAY);
+    tassel(garden, corn.plants[5], YESTERDAY, 16);
+    const { pairs, unpaired } = cornDay(garden.state, garden.place, TODAY);
+    expect([pairs.length, unpaired]).toEqual([3, 1]);
+    expect(pairs.map(({ after }) => after)).toEqual([2, 1, 0]);
+    // Where there are bags enough each ear has one of its own.
+    for (const plant of corn.plants.slice(0, 4)) tassel(garden, plant, YESTERDAY, 16);
+    const spread = cornDay(garden.state, garden.place, TODAY).pairs;
+    expect(spread.map(({ after }) => after)).toEqual([0, 0, 0, 0]);
+  });
 });

@@ -2,10 +2,11 @@ import type { Draft, Flower, Place, State } from '../ledger';
 import { fatherVarietyOf, mainPatch, plantPlace, walkOrder, type Growing } from '../patch';
 import { fitForSeed } from '../purity';
 import { addDays, localDateOf, type LocalDate } from '../time';
-import { shutMales } from '../bloom';
+import { sheds, shutMales } from '../bloom';
+import { EARS_A_BAG } from '../goals';
 import { matchPollen } from '../planning';
 import { chainCost, cornChain } from './chain';
-import { freeMales, earStops, silkAge, silkReady, silkSeenAt } from '../rounds';
+import { freeMales, earStops, maleUses, silkAge, silkReady, silkSeenAt } from '../rounds';
 
 /** One ear shoot, or one tassel, with the plant it grows on. */
 export interface Ear {
@@ -26,6 +27,8 @@ export interface EarPair {
   readonly tassel: Ear;
   /** Place in the swap order, from 1. */
   readonly turn: number;
+  /** Ears that its bag is poured over after this one: it is kept level and shut, and this ear gets a fresh bag. */
+  readonly after: number;
 }
 
 /** What corn asks for on one day. */
@@ -34,7 +37,7 @@ export interface CornDay {
   readonly toBag: readonly Ear[];
   /** Plants on which no shoot was noted yet. */
   readonly toScout: readonly Growing[];
-  /** Bagged, no silk seen yet: peep under the bag each day. */
+  /** Bagged, no silk seen yet: look through the bag each day, never under it. */
   readonly toCheck: readonly Ear[];
   /** Not for seed any more: silk out before its bag, or a bag that let pollen in. */
   readonly tooLate: readonly Ear[];
@@ -108,17 +111,25 @@ export function cornDay(
   };
 }
 
-/** Tassels seen shedding in the last three days that carry no bag now. */
+/**
+ * Tassels to bag this afternoon: seen shedding in the last three days without a bag, or shedding still and due a fresh one, since the last
+ * was poured or has hung for more than a night.
+ */
 function sheddingTassels(state: State, plants: readonly Growing[], date: LocalDate, zone: string): Ear[] {
   const since = addDays(date, -3);
+  const on = (at: string) => localDateOf(Date.parse(at), zone);
+  const uses = maleUses(state, date, zone);
+  const wanted = (flower: Flower) => {
+    const last = flower.sightings.at(-1);
+    const bag = flower.shuttings.at(-1);
+    if (!bag) return last?.stage === 'open' && on(last.at) >= since;
+    const poured = on(bag.at) < date && uses.has(flower.id);
+    return last?.stage !== 'spent' && sheds(flower, date, zone) && (poured || on(bag.at) < addDays(date, -1));
+  };
   return plants.flatMap((growing) =>
     (state.flowersOf.get(growing.plant.id) ?? []).flatMap((id): Ear[] => {
       const flower = state.flowers.get(id);
-      const last = flower?.sightings[flower.sightings.length - 1];
-      const fresh = last && last.stage === 'open' && localDateOf(Date.parse(last.at), zone) >= since;
-      return flower?.sex === 'male' && fresh && flower.shuttings.length === 0 && !flower.lost
-        ? [{ flower, growing }]
-        : [];
+      return flower?.sex === 'male' && !flower.lost && wanted(flower) ? [{ flower, growing }] : [];
     }),
   );
 }
@@ -165,7 +176,7 @@ function pairsOf(
     rules: {
       // Corn suffers badly from selfing: own pollen only where nothing else is left, whatever the patch allows.
       selfing: selfing === 'never' ? 'never' : 'others-first',
-      femalesPerMale: 1,
+      femalesPerMale: EARS_A_BAG,
       kinship: (mother, father) => {
         const chain = chainOf.get(mother);
         return chain ? chainCost(chain, mother, father) : 0;
@@ -173,13 +184,18 @@ function pairsOf(
     },
   });
   const plantOf = new Map(walkOrder(state).map((growing) => [growing.plant.id, growing]));
-  const found = pairs.flatMap(({ female, male }): Omit<EarPair, 'turn'>[] => {
+  const found = pairs.flatMap(({ female, male }): Omit<EarPair, 'turn' | 'after'>[] => {
     const ear = ears.find(({ flower }) => flower.id === female);
     const flower = state.flowers.get(male);
     const growing = flower && plantOf.get(flower.plant);
     return ear && flower && growing ? [{ ear, tassel: { flower, growing } }] : [];
   });
-  return swapOrder(found, windFromDeg).map((pair, i) => ({ ...pair, turn: i + 1 }));
+  const order = swapOrder(found, windFromDeg);
+  return order.map((pair, i) => ({
+    ...pair,
+    turn: i + 1,
+    after: order.slice(i + 1).filter(({ tassel }) => tassel.flower.id === pair.tassel.flower.id).length,
+  }));
 }
 
 /**

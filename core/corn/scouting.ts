@@ -1,5 +1,5 @@
 import type { Flower, Place, State } from '../ledger';
-import { SHEDS_DAYS } from '../bloom';
+import { sheds, SHEDS_DAYS } from '../bloom';
 import { walkOrder, type Growing } from '../patch';
 import { fitForSeed } from '../purity';
 import { silkSeenAt } from '../rounds';
@@ -60,7 +60,8 @@ function tasselIs(tassel: Flower | null, date: LocalDate, zone: string): Scouted
   const bag = tassel.shuttings.at(-1);
   const last = tassel.sightings.at(-1);
   const on = (at: string) => localDateOf(Date.parse(at), zone);
-  if (bag) return on(bag.at) >= addDays(date, -1) ? 'bagged' : 'over';
+  if (bag && on(bag.at) >= addDays(date, -1)) return 'bagged';
+  if (bag) return last?.stage !== 'spent' && sheds(tassel, date, zone) ? 'sheds' : 'over';
   if (last?.stage !== 'open') return last?.stage === 'spent' ? 'over' : 'none';
   return on(last.at) >= addDays(date, -SHEDS_DAYS) ? 'sheds' : 'over';
 }

@@ -1,4 +1,5 @@
 import type { Fact } from './facts';
+import type { Crop } from './types';
 import { practice, handbook } from './facts';
 
 /** A point on which growers disagree: every main school is offered, one is the default, and the screen says why. */
@@ -8,6 +9,8 @@ export interface School {
   readonly why: Fact<string>;
   readonly choices: readonly { readonly value: string; readonly label: string; readonly words: string }[];
   readonly fallback: string;
+  /** The crops that it is about; all where left out. */
+  readonly of?: Crop['family'];
 }
 
 /** Where growers disagree: the question, the schools, which is the default and why they differ. */
@@ -123,6 +126,24 @@ export const SCHOOLS = [
       },
     ],
     fallback: 'bagged',
+    of: 'nightshade',
+  },
+  {
+    key: 'silks',
+    of: 'corn',
+    question: 'Corn silk, the afternoon before it is poured over?',
+    why: practice(
+      'Some cut the tip of the shoot back, silks and all, and put the bag on again at once: by morning the silk stands as an even brush and takes pollen on every thread. Others leave the bag alone, since each time it comes off something may get in.',
+    ),
+    choices: [
+      { value: 'left', label: 'Left alone', words: 'The bag stays on until the pollen is poured.' },
+      {
+        value: 'cut-back',
+        label: 'Cut back',
+        words: 'A finger’s breadth off the tip, the bag on again at once.',
+      },
+    ],
+    fallback: 'left',
   },
   {
     key: 'mornings',

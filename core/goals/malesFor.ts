@@ -20,11 +20,14 @@ export function malesFor(state: State, crop: Crop, goal: Goal | null): SumNumber
 /** Spare males for each variety [M]. */
 export const SPARE_MALES = 1;
 
+/** Ears that the pollen of one good tassel bag does for [M]: several, as growers say. As many bags as ears are still put on. */
+export const EARS_A_BAG = 3;
+
 /**
- * How many females one male may serve, as the patch works; a tassel bag is poured over one ear.
+ * How many females one male may serve, as the patch works; what a good tassel bag holds does for several ears.
  * @example femalesPerMale(state, crop) // 1
  */
 export function femalesPerMale(state: State, crop: Crop): number {
-  if (crop.family === 'corn') return 1;
+  if (crop.family === 'corn') return EARS_A_BAG;
   return Math.max(1, Math.floor(Number(mainPatch(state)?.schools.sharing ?? 1)));
 }

@@ -180,7 +180,8 @@ function mothersOfStand(
   const males = new Map<string, number>();
   for (const growing of [...taken.map((each) => each.growing), ...shut]) {
     const father = fatherVarietyOf(growing);
-    const each = malesFor(state, crop, growing.stand.goal).value / whole / femalesPerMale(state, crop);
+    const serves = crop.family === 'corn' ? 1 : femalesPerMale(state, crop);
+    const each = malesFor(state, crop, growing.stand.goal).value / whole / serves;
     males.set(father, (males.get(father) ?? 0) + each);
   }
   return {

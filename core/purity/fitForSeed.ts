@@ -83,13 +83,14 @@ export type SeedTables = Planted & Pick<State, 'patches' | 'flowers'>;
  * @example fitForSeed(female, state).verdict // 'fit'
  */
 export function fitForSeed(
-  flower: Flower,
+  given: Flower,
   state: SeedTables,
   schools: SchoolChoices = mainPatch(state)?.schools ?? DEFAULT_SCHOOLS,
   /** When its pollen was used, where that is asked of a male. */
   usedAt: string | null = null,
 ): SeedFitness {
-  const found = growing(state, flower.plant);
+  const found = growing(state, given.plant);
+  const flower = found?.crop.family === 'corn' ? inItsBag(given, usedAt) : given;
   const house = found && closedHouse(flower, found, state);
   const cone = found !== null && selfsInItsCone(flower, found, schools);
   const under = <T extends FitReason>(reason: T) => (house ? underCover(reason, house) : reason);
@@ -266,9 +267,21 @@ function fathersOf(
   ];
 }
 
+/** A tassel under the bag that it wore when its pollen was used, or wears now: what befell an earlier one says nothing of this. */
+function inItsBag(flower: Flower, usedAt: string | null): Flower {
+  const bag = flower.shuttings.findLast(({ at }) => usedAt === null || at <= usedAt);
+  if (flower.sex !== 'male' || flower.shuttings.length < 2 || !bag) return flower;
+  const until = usedAt === null ? Infinity : Date.parse(usedAt) + SAME_VISIT_MS;
+  return {
+    ...flower,
+    shuttings: [bag],
+    checks: flower.checks.filter(({ at }) => at >= bag.at && Date.parse(at) <= until),
+  };
+}
+
 /** The bag of a corn tassel that was poured on the day it went on: it still holds what flew about the day before. */
 function bagOfThatDay(male: Flower, pouredAt: string, state: SeedTables): EventId | null {
-  const [bag] = male.shuttings;
+  const [bag] = inItsBag(male, pouredAt).shuttings;
   if (!bag || growing(state, male.plant)?.crop.family !== 'corn') return null;
   const zone = mainPatch(state)?.place?.zone ?? 'UTC';
   const day = (at: string) => localDateOf(Date.parse(at), zone);

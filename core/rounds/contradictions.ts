@@ -123,7 +123,11 @@ const usesIn = remembered(
 );
 
 /** Males that two devices used for more females than one may serve: one of them took another male, or none. */
-function malesTwice(state: State, since: string): { readonly subject: SubjectId; readonly pair: Pair }[] {
+function malesTwice(
+  state: State,
+  since: string,
+  zone: string,
+): { readonly subject: SubjectId; readonly pair: Pair }[] {
   const uses = new Map<FlowerId, LedgerEvent[]>();
   for (const part of Shards.of(state.log).parts)
     for (const { male, event } of usesIn(part, since)) {
@@ -135,13 +139,21 @@ function malesTwice(state: State, since: string): { readonly subject: SubjectId;
   return [...uses].flatMap(([male, events]) => {
     const flower = state.flowers.get(male);
     const found = flower && growing(state, flower.plant);
-    if (!found || events.length <= femalesPerMale(state, found.crop)) return [];
-    const [first, ...rest] = [...events].sort((a, b) => (a.at < b.at ? -1 : 1)) as [
-      LedgerEvent,
-      ...LedgerEvent[],
-    ];
-    const other = rest.find(({ device }) => device !== first.device);
-    return other ? [{ subject: male as SubjectId, pair: [first, other] as const }] : [];
+    if (!found) return [];
+    const most = femalesPerMale(state, found.crop);
+    // A tassel gets a fresh bag each afternoon; another male opens on one day only.
+    const dayOf = ({ at }: LedgerEvent) =>
+      found.crop.family === 'corn' ? localDateOf(Date.parse(at), zone) : '';
+    return [...new Set(events.map(dayOf))].flatMap((day) => {
+      const those = events.filter((event) => dayOf(event) === day);
+      if (those.length <= most) return [];
+      const [first, ...rest] = those.sort((a, b) => (a.at < b.at ? -1 : 1)) as [
+        LedgerEvent,
+        ...LedgerEvent[],
+      ];
+      const other = rest.find(({ device }) => device !== first.device);
+      return other ? [{ subject: male as SubjectId, pair: [first, other] as const }] : [];
+    });
   });
 }
 
@@ -153,7 +165,7 @@ export function contradictions(state: State, zone: string, today: LocalDate): Co
   const since = addDays(today, -ASKED_DAYS);
   const parts = Shards.of(state.log).parts.map((part) => foundIn(part, zone, since));
   const settled = new Set(parts.flatMap((part) => part.settled));
-  return [...parts.flatMap(({ pairs }) => pairs), ...malesTwice(state, since)]
+  return [...parts.flatMap(({ pairs }) => pairs), ...malesTwice(state, since, zone)]
     .filter(({ pair: [a, b] }) => a.at >= since && !settled.has(settledKey(a.id, b.id)))
     .map(({ subject, pair }) => ({ subject, entries: pair }));
 }

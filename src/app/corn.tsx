@@ -61,6 +61,9 @@ function Corn() {
       {corn.toCheck.length > 0 ? (
         <Card>
           <Txt size="heading">Silk under the bag?</Txt>
+          <Txt size="label" tone="muted">
+            Hold the light behind a translucent bag and look through it: one that is lifted lets pollen in.
+          </Txt>
           <LongList
             items={corn.toCheck}
             keyOf={({ flower }) => flower.id}

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useRouter } from 'expo-router';
-import { closureFacts, SCHOOLS, type Closure } from '@core/crops';
+import { closureFacts, cropOf, SCHOOLS, type Closure } from '@core/crops';
 import { dayText, toInstant } from '@core/time';
 import { useChangePrefs } from '@/data/device/prefs';
 import { LIGHTS, type Light } from '@/data/device/readPrefs';
@@ -42,6 +42,9 @@ function Settings() {
       setWrong((problem as Error).message);
     }
   };
+  // What is about a crop that nobody grows here asks for no thought.
+  const grown = new Set([...state.varieties.values()].map(({ crop }) => cropOf(crop).family));
+  const schools = SCHOOLS.filter((school) => !('of' in school) || grown.has(school.of));
   return (
     <Page
       title="Settings"
@@ -147,7 +150,7 @@ function Settings() {
         <Txt size="label" tone="muted">
           Growers differ on these. Each choice is written into the log.
         </Txt>
-        {SCHOOLS.map(({ key, question, why, choices }) => (
+        {schools.map(({ key, question, why, choices }) => (
           <Tiles key={key} question={`${question} ${why.value}`}>
             {choices.map(({ value, label, words }) => (
               <Tile

@@ -75,7 +75,7 @@ export function SwapsCard({
           <FlowerRow
             flower={pair.ear.flower}
             growing={pair.ear.growing}
-            note={`${pair.turn}. from the tassel of ${plantName(pair.tassel.growing)} · silk ${pair.ear.silkDays === 0 ? 'since today' : plural(pair.ear.silkDays, 'day')}`}
+            note={`${pair.turn}. from the tassel of ${plantName(pair.tassel.growing)} · silk ${pair.ear.silkDays === 0 ? 'since today' : plural(pair.ear.silkDays, 'day')}${pair.after > 0 ? ` · pour a part, keep it level and shut for ${plural(pair.after, 'more ear', 'more ears')}; a fresh bag over this one` : ''}`}
           >
             <Button
               title={`Both bags whole, poured, nothing else in, covered, mark ${nextMark}`}

@@ -1,6 +1,7 @@
 import type { CornDay } from '@core/corn';
 import type { Draft } from '@core/ledger';
 import { plantName } from '@core/patch';
+import { useGarden } from '@/data/garden/garden';
 import { Button, Card } from '../controls';
 import { FlowerRow } from '../FlowerRow';
 import { FEW_CARDS, LongList } from '../LongList';
@@ -17,6 +18,7 @@ export function TasselsCard({
   busy: boolean;
   onSave: (...drafts: Draft[]) => void;
 }) {
+  const { patch } = useGarden();
   return (
     <Card>
       <Txt size="heading">This afternoon: tassels</Txt>
@@ -27,6 +29,11 @@ export function TasselsCard({
             ? 'As many tassels are bagged as ears wait for pollen.'
             : 'None while no ear has silk.'}
       </Txt>
+      {patch?.schools.silks === 'cut-back' && corn.silked.length > 0 ? (
+        <Txt>
+          {`Cut ${plural(corn.silked.length, 'silked shoot')} back by a finger’s breadth now, and put the bag on again at once. Blade away from the hand.`}
+        </Txt>
+      ) : null}
       <LongList
         items={corn.tasselsToBag}
         keyOf={({ flower }) => flower.id}
@@ -34,7 +41,11 @@ export function TasselsCard({
         short={FEW_CARDS}
         gap={10}
         row={({ flower, growing }) => (
-          <FlowerRow flower={flower} growing={growing} note="shedding">
+          <FlowerRow
+            flower={flower}
+            growing={growing}
+            note={flower.shuttings.length > 0 ? 'sheds still: a fresh bag' : 'shedding'}
+          >
             <Button
               title="Bag on"
               small

@@ -52,7 +52,7 @@ function cornRow(
     pour ? `${plural(corn.pairs.length, 'swap')} when the dew is off` : null,
     corn.bagsWanted > 0 ? `${plural(corn.bagsWanted, 'tassel')} to bag` : null,
     corn.toBag.length > 0 ? `${plural(corn.toBag.length, 'shoot')} to bag` : null,
-    corn.toCheck.length > 0 ? `${plural(corn.toCheck.length, 'bag')} to peep under` : null,
+    corn.toCheck.length > 0 ? `${plural(corn.toCheck.length, 'bag')} to look through` : null,
   ].filter(Boolean);
   if (parts.length === 0 && !inSeason(grown, state, place, today)) return null;
   const from = pour ? window.opens : null;

@@ -39,8 +39,8 @@ export function deriveBed(id: string, events: readonly LedgerEvent[]): Bed | nul
         lies = { ...lies, lengthM, widthM, first: { xM: firstXM, yM: firstYM }, sized: true };
       }
     } else if (event.kind === 'shelterSet') {
-      const { at, shelter, insects, lampHours, from, to } = event;
-      shelters.push({ event: event.id, at, shelter, insects, lampHours, from, to });
+      const { at, shelter, insects, lampHours, from, to, mesh = null } = event;
+      shelters.push({ event: event.id, at, shelter, insects, mesh, lampHours, from, to });
     } else if (event.kind === 'noted') notes.push(noteOf(event));
   }
   return bed && { ...bed, ...lies };

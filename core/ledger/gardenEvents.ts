@@ -2,7 +2,18 @@ import type { CropId, FruitShape, Reason, SchoolKey, SexSystem, Stage, Tool, Var
 import type { BedId, FlowerId, PatchId, PlantId, StandId, VarietyId } from '../ids';
 import type { LocalDate } from '../time';
 import type { Goal, NotedDay, Place, Recorded } from './eventParts';
-import type { ClockNote, Health, LossCause, OffTypeBy, Rogued, Shelter, WeatherOrigin, Care } from './values';
+import type {
+  Care,
+  ClockNote,
+  Health,
+  LossCause,
+  Mesh,
+  OffTypeBy,
+  Rogued,
+  Shelter,
+  ShelterInsects,
+  WeatherOrigin,
+} from './values';
 
 /** A patch is begun: the first event of a log. */
 export interface PatchBegun extends Recorded<'patchBegun'> {
@@ -35,8 +46,13 @@ export interface BedAdded extends Recorded<'bedAdded'> {
 export interface ShelterSet extends Recorded<'shelterSet'> {
   readonly bed: BedId;
   readonly shelter: Shelter | null;
-  /** Whether insects are kept out, or can get in (open vents) or were put in. */
-  readonly insects: 'out' | 'in';
+  /**
+   * Whether insects are kept out, or can get in (open vents). put-in: kept out, and some of its own put in on purpose, which had been kept
+   * without flowers. Since version 15.
+   */
+  readonly insects: ShelterInsects;
+  /** How wide its mesh is. Since version 15. `null`, or left out: nobody said. */
+  readonly mesh?: Mesh | null;
   /** Hours of lamp a day, indoors; `null`: nobody said. */
   readonly lampHours: number | null;
   readonly from: LocalDate;

@@ -47,6 +47,8 @@ import {
   LOT_FROM,
   OFF_TYPE_BY,
   ROGUED,
+  MESHES,
+  SHELTER_INSECTS,
   SHELTERS,
   WEATHER_ORIGINS,
   WEIGHED,
@@ -79,7 +81,11 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
       .valid(...SHELTERS)
       .allow(null)
       .required(),
-    insects: oneOf(['out', 'in']),
+    insects: oneOf(SHELTER_INSECTS),
+    mesh: Joi.string()
+      .valid(...MESHES)
+      .allow(null)
+      .optional(),
     lampHours: Joi.number().min(0).max(24).allow(null).required(),
     from: localDate.required(),
     to: localDate.allow(null).required(),

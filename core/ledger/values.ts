@@ -122,6 +122,14 @@ export const HARVEST_FOR = ['kitchen', 'seed'] as const;
 export const SHELTERS = ['tunnel', 'net', 'cage', 'closed-house', 'indoors'] as const;
 export type Shelter = (typeof SHELTERS)[number];
 
+/** Whether insects are kept out of a shelter, can get in, or were put in while others are kept out. */
+export const SHELTER_INSECTS = ['out', 'in', 'put-in'] as const;
+export type ShelterInsects = (typeof SHELTER_INSECTS)[number];
+
+/** A mesh of 1 mm or less, which keeps small bees out, or a wider one (general texts on seed saving, from memory). */
+export const MESHES = ['fine', 'wide'] as const;
+export type Mesh = (typeof MESHES)[number];
+
 /** Why a shut flower was never worked on its morning. */
 export const MISSED_WHY = ['not-reached', 'already-shut', 'no-male', 'weather', 'unknown'] as const;
 export type MissedWhy = (typeof MISSED_WHY)[number];

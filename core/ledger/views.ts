@@ -25,6 +25,7 @@ import type { FruitsPicked, GroupCounted, ShelterSet } from './gardenEvents';
 import type { GrownOut, KeeperChosen, LotBegun, SownFrom } from './lotEvents';
 import type { Corner, NeighbourNoted, ObstacleNoted } from './planEvents';
 import type {
+  Mesh,
   ClockNote,
   Health,
   LossCause,
@@ -121,6 +122,8 @@ export type SownView = Pick<SownFrom, 'at' | 'lot' | 'fruit'> & { readonly event
 export type KeeperView = Pick<KeeperChosen, 'at' | 'by' | 'trait' | 'note'> & { readonly event: EventId };
 /** Something that stands, or stood, over a bed. */
 export type ShelterView = Pick<ShelterSet, 'at' | 'shelter' | 'insects' | 'lampHours' | 'from' | 'to'> & {
+  /** `null`: nobody said. */
+  readonly mesh: Mesh | null;
   readonly event: EventId;
 };
 /** What is noted of a day; `origin` is where its temperatures are from, or what there is where it has none. */

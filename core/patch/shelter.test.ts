@@ -121,3 +121,29 @@ test('where insects are kept out the flowers want hands, unless the plant fruits
   });
   expect(wantsHands(at(garden, plant), DAY)).toBe(false);
 });
+
+describe('a cage', () => {
+  test('holds its own bed alone: a variety in another cage does not count, a second one in this does', () => {
+    const garden = new TestGarden();
+    const [lone] = garden.plant('squash-pepo', 'Low Lantern', 1).plants as [PlantId];
+    const [rival] = garden.plant('squash-pepo', 'Green Skiff', 1).plants as [PlantId];
+    for (const plant of [lone, rival]) over(garden, plant, 'cage');
+    expect(garden.growing(lone).bed.id).not.toBe(garden.growing(rival).bed.id);
+    expect(coversFor(garden.state, at(garden, lone), DAY).needed).toBe(false);
+    const beside = { ...garden.growing(rival).stand, bed: garden.growing(lone).bed.id };
+    const state = { ...garden.state, stands: new Map(garden.state.stands).set(beside.id, beside) };
+    expect(coversFor(state, at(garden, lone), DAY)).toMatchObject({ needed: true, others: ['Green Skiff'] });
+  });
+
+  test('with bees of its own put in its flowers need no covers and no hands; through a wide mesh strange bees come', () => {
+    const garden = new TestGarden();
+    const [plant] = garden.plant('cucumber', 'Slim Tern', 1).plants as [PlantId];
+    over(garden, plant, 'cage', { insects: 'put-in', mesh: 'fine' });
+    expect(coversFor(garden.state, at(garden, plant), DAY).needed).toBe(false);
+    expect(wantsHands(at(garden, plant), DAY)).toBe(false);
+    over(garden, plant, 'cage', { insects: 'put-in', mesh: 'wide' });
+    expect(coversFor(garden.state, at(garden, plant), DAY)).toMatchObject({ needed: true, wideMesh: true });
+    over(garden, plant, 'cage', { insects: 'in' });
+    expect(coversFor(garden.state, at(garden, plant), DAY)).toMatchObject({ needed: true, wideMesh: false });
+  });
+});

@@ -36,30 +36,43 @@ function mayCross(a: Kind, b: Kind): boolean {
 /** Whether flowers for seed must be shut, and why. */
 export interface Covers {
   readonly needed: boolean;
-  /** Other varieties of its species under cover too: they share the shelter, or may. */
+  /** Other varieties of its species that share the shelter, or may. */
   readonly others: readonly string[];
+  /** The mesh is said to be too wide: small bees go through. */
+  readonly wideMesh: boolean;
   readonly shelter: ShelterView | null;
 }
 
+/** What stands over a bed by itself, so that the beds beside it are not in it. */
+const OVER_ONE_BED: ReadonlySet<ShelterView['shelter']> = new Set(['cage', 'net']);
+
 /**
- * A variety that stands alone of its species where insects are kept out needs no covers; a second one under cover changes that,
- * as it may share the house (common practice). A net holds no pollen that flies: corn needs walls.
+ * A variety that stands alone of its species where no insect gets in needs no covers, nor does one with bees of its own in there: one
+ * variety to a cage is proof by itself. A second one in there changes that, and in a house one under cover anywhere, as it may share it
+ * (common practice). A net holds no pollen that flies: corn needs walls.
  * @example coversFor(state, mother, '2026-07-06').needed // true
  */
 export function coversFor(state: Planted, each: Growing, date: LocalDate): Covers {
   const shelter = shelterOn(each.bed, date);
   const walls = shelter?.shelter === 'closed-house' || shelter?.shelter === 'indoors';
-  if (shelter?.insects !== 'out' || (each.crop.family === 'corn' && !walls))
-    return { needed: true, others: [], shelter };
+  const none: Covers = { needed: true, others: [], wideMesh: false, shelter };
+  if (!shelter || shelter.insects === 'in' || (each.crop.family === 'corn' && !walls)) return none;
+  if (shelter.mesh === 'wide') return { ...none, wideMesh: true };
+  const alone = OVER_ONE_BED.has(shelter.shelter);
+  const inThere = (bed: Bed): boolean => {
+    if (alone) return bed.id === each.bed.id;
+    const over = shelterOn(bed, date);
+    return over !== null && over.insects !== 'in' && !OVER_ONE_BED.has(over.shelter);
+  };
   const others = new Set<string>();
   for (const stand of state.stands.values()) {
     const bed = state.beds.get(stand.bed);
     const variety = state.varieties.get(stand.variety);
-    if (!bed || !variety || variety.id === each.variety.id || !insectsKeptOut(bed, date)) continue;
+    if (!bed || !variety || variety.id === each.variety.id || !inThere(bed)) continue;
     if (!mayCross(each, { variety, crop: cropOf(variety.crop) })) continue;
     if (plantsOfStand(state, stand.id).some((plant) => stoodOn(plant, date))) others.add(variety.name);
   }
-  return { needed: others.size > 0, others: [...others], shelter };
+  return { ...none, needed: others.size > 0, others: [...others] };
 }
 
 /**

@@ -75,6 +75,7 @@ export function chainOf(
   const about = { flower, found, today, day, schools };
   // How its closure failed, of one that was left to the insects by that.
   const failed = flower.shuttings.length > 0 ? reasons.filter(({ state: how }) => how === 'broken') : [];
+  const bees = reasons.find(({ what }) => what === 'bees-put-in');
   const cross = found !== null && reasonFor(flower, found) === 'cross';
   const stranger = untrueParent(flower, state);
   const own =
@@ -88,10 +89,12 @@ export function chainOf(
             ? [cleanLink(flower)]
             : flower.sex === 'perfect'
               ? []
-              : [noFather]),
+              : bees
+                ? [{ ...noFather, state: 'seen' as const, says: bees.what, events: bees.events }]
+                : [noFather]),
           ...(way === 'cone' ? [] : [keptShutLink(about, reasons)]),
-          markedLink(about),
-          readLink(about),
+          // Of what bees of its own worked in a cage any fruit is as good as the next: no mark has to tell them apart.
+          ...(bees && flower.pollinations.length === 0 ? [] : [markedLink(about), readLink(about)]),
         ];
   const parents = stranger ? [...own.filter(({ link }) => link !== 'fathers'), stranger] : own;
   const rank = (link: ProofLinkKind) => LINK_ORDER.indexOf(link);
@@ -164,6 +167,9 @@ const noFather: ProofLink = {
   until: null,
 };
 
+/** Of a flower that needed no closure where it stood. */
+const HOUSED: ReadonlySet<FitReason['what']> = new Set(['no-insects-here', 'bees-put-in']);
+
 /** Links that say whether a flower stood open, as long as nobody had worked it. */
 const CLOSURE: ReadonlySet<FitReason['link']> = new Set(['shut-before', 'whole']);
 
@@ -174,7 +180,7 @@ function wayOf(flower: Flower, found: Growing | null, reasons: readonly FitReaso
   const covered =
     (flower.shuttings.length > 0 &&
       !reasons.some(({ link, state }) => CLOSURE.has(link) && state === 'broken')) ||
-    first?.what === 'no-insects-here';
+    (first !== undefined && HOUSED.has(first.what));
   if (flower.pollinations.length === 0 && !covered)
     return found && hasCone(found.crop) && flower.sex === 'perfect' ? 'cone' : 'open';
   return 'by-hand';

@@ -1,6 +1,6 @@
 import { DEFAULT_SCHOOLS, hasCone, type SchoolChoices } from '../crops';
 import type { EventId } from '../ids';
-import type { CheckResult, Father, Flower, Pollination, State } from '../ledger';
+import type { CheckResult, Father, Flower, Pollination, ShelterView, State } from '../ledger';
 import {
   coversFor,
   fatherVarietyOf,
@@ -40,6 +40,7 @@ export interface FitReason {
   readonly what:
     | 'shut'
     | 'no-insects-here'
+    | 'bees-put-in'
     | 'never-shut'
     | 'stood-open'
     | 'shut-after-opening'
@@ -139,29 +140,41 @@ function closedCone({ sightings }: Flower): FitReason {
   };
 }
 
-/** The shelter under which a flower needed no closure on the day it was open; `null` where it did. */
-function closedHouse(flower: Flower, found: Growing, state: SeedTables): EventId | null {
+/** The shelter under which a flower opened and needed no closure; `null` where it did. */
+function closedHouse(flower: Flower, found: Growing, state: SeedTables): ShelterView | null {
   if (found.bed.shelters.length === 0) return null;
   const at = flower.pollinations[0]?.at ?? flower.sightings.at(-1)?.at;
-  return at === undefined ? null : shelterThen(found, at, state);
+  return at === undefined ? null : shelterThen(found, at, state, flower);
 }
 
-function shelterThen(found: Growing, at: string, state: SeedTables): EventId | null {
+/** What stood over a plant then, alone of its species; a flower of it must have opened after that was shut. */
+function shelterThen(
+  found: Growing,
+  at: string,
+  state: SeedTables,
+  flower: Flower | null,
+): ShelterView | null {
   const zone = mainPatch(state)?.place?.zone ?? 'UTC';
-  const { needed, shelter } = coversFor(state, found, localDateOf(Date.parse(at), zone));
-  return needed ? null : (shelter?.event ?? null);
+  const day = (time: string) => localDateOf(Date.parse(time), zone);
+  const { needed, shelter } = coversFor(state, found, day(at));
+  if (needed || !shelter) return null;
+  const bud = flower?.sightings.some(
+    ({ stage, at: seen }) => stage !== 'open' && stage !== 'spent' && day(seen) >= shelter.from,
+  );
+  return day(at) > shelter.from || bud ? shelter : null;
 }
 
 function shelterOfMales({ plant }: Father, at: string, state: SeedTables): EventId | null {
   const found = growing(state, plant);
-  return found && found.bed.shelters.length > 0 ? shelterThen(found, at, state) : null;
+  return found && found.bed.shelters.length > 0 ? (shelterThen(found, at, state, null)?.event ?? null) : null;
 }
 
-/** What a closure would have kept out, the shelter did: a flower left open or torn there is none the worse. An insect seen is. */
-function underCover(reason: FitReason, shelter: EventId): FitReason {
+/** What a closure would have kept out, the shelter did: a flower left open or torn there is none the worse. A strange insect seen is. */
+function underCover(reason: FitReason, { event, insects }: ShelterView): FitReason {
   const { link, state, what } = reason;
+  if (insects === 'put-in') return { link, state: 'seen', what: 'bees-put-in', events: [event] };
   if (state === 'seen' || what === 'insect' || what === 'bee-in') return reason;
-  return { link, state: 'seen', what: 'no-insects-here', events: [shelter] };
+  return { link, state: 'seen', what: 'no-insects-here', events: [event] };
 }
 
 /** What is seen of a closure so long after the work still belongs to that visit, ms [M]. */

@@ -29,7 +29,15 @@ import { Page } from '@/ui/Page';
 import { rem } from '@/ui/rem';
 import { Txt, useColours, useIsWide } from '@/ui/theme';
 import { UndoLine } from '@/ui/UndoLine';
-import { healthWords, lengthText, plural, quietWords, reasonText, shelterWords } from '@/ui/words';
+import {
+  healthWords,
+  insectWords,
+  lengthText,
+  plural,
+  quietWords,
+  reasonText,
+  shelterWords,
+} from '@/ui/words';
 
 /** What grows where: beds, stands, plants, with counts. */
 function PatchPage() {
@@ -118,7 +126,7 @@ function BedCard({ bed, onEdit, onPlant }: { bed: Bed; onEdit: () => void; onPla
           <Txt size="label" tone="muted">
             {length(bed.lengthM)} by {length(bed.widthM)} ·{' '}
             {shelter?.shelter
-              ? `${shelterWords[shelter.shelter]}, insects ${shelter.insects === 'out' ? 'kept out' : 'can get in'}`
+              ? `${shelterWords[shelter.shelter]}, ${insectWords[shelter.insects]}`
               : 'open air'}
           </Txt>
         </View>

@@ -21,6 +21,7 @@ import type {
   MissedWhy,
   Prop,
   Shelter,
+  ShelterInsects,
   State,
 } from '@core/ledger';
 import type { Fate } from '@core/fruitset';
@@ -132,6 +133,12 @@ export const shelterWords: Record<Shelter, string> = {
   cage: 'a cage',
   'closed-house': 'a closed house',
   indoors: 'indoors',
+};
+/** Whether insects come to what stands under it. */
+export const insectWords: Record<ShelterInsects, string> = {
+  out: 'insects kept out',
+  in: 'insects can get in',
+  'put-in': 'bees of its own put in',
 };
 export const missedWords: Record<MissedWhy, string> = {
   'not-reached': 'not reached in time',

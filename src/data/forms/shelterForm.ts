@@ -1,12 +1,14 @@
 import Joi from 'joi';
-import { fieldSchema, type Shelter } from '@core/ledger';
+import { fieldSchema, type Mesh, type Shelter, type ShelterInsects } from '@core/ledger';
 import type { LocalDate } from '@core/time';
 import { answered, NO_DAY, notBefore } from './typed';
 
 /** What stands over a bed, whether insects get in, how long lamps burn, and from when to when. */
 export interface TypedShelter {
   readonly shelter: Shelter | null;
-  readonly insects: 'out' | 'in' | null;
+  readonly insects: ShelterInsects | null;
+  /** `null`: not said. */
+  readonly mesh: Mesh | null;
   readonly lampHours: number | null;
   readonly from: LocalDate | null;
   readonly to: LocalDate | null;

@@ -7,7 +7,7 @@ import { shelterWords } from '../words';
 export function CoverAdvice({ growing }: { growing: Growing }) {
   const { state, today } = useGarden();
   const { bed, crop, variety, stand } = growing;
-  const { needed, others, shelter } = coversFor(state, growing, today);
+  const { needed, others, wideMesh, shelter } = coversFor(state, growing, today);
   if (!shelter?.shelter) return null;
   const name = variety.name;
   const under = `${shelter.shelter === 'indoors' ? '' : 'under '}${shelterWords[shelter.shelter]}`;
@@ -20,7 +20,21 @@ export function CoverAdvice({ growing }: { growing: Growing }) {
       />
     );
   }
-  if (!insectsKeptOut(bed, today))
+  if (wideMesh)
+    return (
+      <Notice
+        tone="pollen"
+        text={`${name} stands ${under} with a mesh wider than 1 mm, which small bees go through: for seed its flowers are shut as in the open.`}
+      />
+    );
+  if (!needed && shelter.insects === 'put-in')
+    return (
+      <Notice
+        tone="leaf"
+        text={`${name} is alone of its species ${under}, with bees of its own: they do the work, and every flower that opens while it is shut is pure. Another variety of the species in there would change that.`}
+      />
+    );
+  if (!insectsKeptOut(bed, today) && shelter.insects !== 'put-in')
     return (
       <Notice
         tone="pollen"

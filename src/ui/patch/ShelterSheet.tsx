@@ -1,4 +1,4 @@
-import { SHELTERS, type Bed } from '@core/ledger';
+import { MESHES, SHELTERS, type Bed } from '@core/ledger';
 import { shelterOn } from '@core/patch';
 import { shelterForm, type ReadShelter, type TypedShelter } from '@/data/forms/shelterForm';
 import { useGarden } from '@/data/garden/garden';
@@ -17,12 +17,14 @@ export function ShelterSheet({ bed, onClose }: { bed: Bed; onClose: () => void }
   const form = useTyped<TypedShelter, ReadShelter>(shelterForm, {
     shelter: now?.shelter ?? null,
     insects: now?.insects ?? null,
+    mesh: now?.mesh ?? null,
     lampHours: now?.lampHours ?? null,
     from: today,
     to: now?.to ?? null,
   });
   const { value, wrong, set } = form;
-  const { shelter, insects, lampHours } = value;
+  const { shelter, insects, lampHours, mesh } = value;
+  const netted = shelter === 'cage' || shelter === 'net';
   const keep = form.keep(async (read) => {
     const saved = await save({
       kind: 'shelterSet',
@@ -30,6 +32,7 @@ export function ShelterSheet({ bed, onClose }: { bed: Bed; onClose: () => void }
       shelter: read.shelter,
       insects: read.insects ?? 'in',
       lampHours: read.shelter === 'indoors' ? read.lampHours : null,
+      ...(read.mesh !== null && netted ? { mesh: read.mesh } : {}),
       from: read.from,
       to: read.shelter === null ? null : read.to,
     });
@@ -60,13 +63,41 @@ export function ShelterSheet({ bed, onClose }: { bed: Bed; onClose: () => void }
           />
           <Tile
             title="can get in"
-            note="open vents or ends, or bees put in"
+            note={shelter === 'cage' ? 'it does not shut all round' : 'open vents or ends'}
             chosen={insects === 'in'}
             onPress={() => set({ insects: 'in' })}
             minWidth={140}
           />
+          {shelter === 'cage' ? (
+            <Tile
+              title="bees put in"
+              note="shut all round; kept a day or two without flowers first, or hatched inside"
+              chosen={insects === 'put-in'}
+              onPress={() => set({ insects: 'put-in' })}
+              minWidth={140}
+            />
+          ) : null}
         </Tiles>
       )}
+      {netted && insects !== 'in' ? (
+        <Tiles question="Mesh (may be left out)">
+          {MESHES.map((each) => (
+            <Tile
+              key={each}
+              title={each === 'fine' ? '1 mm or less' : 'wider'}
+              small
+              chosen={mesh === each}
+              onPress={() => set({ mesh: mesh === each ? null : each })}
+            />
+          ))}
+        </Tiles>
+      ) : null}
+      {netted && mesh === 'wide' ? (
+        <Notice
+          tone="pollen"
+          text="Small bees go through a mesh wider than 1 mm: for seed its flowers are shut as in the open."
+        />
+      ) : null}
       {shelter === 'indoors' ? (
         <Stepper
           label={lampHours === null ? 'Lamp, hours a day (may be left out)' : 'Lamp, hours a day'}

@@ -41,3 +41,23 @@ test('peppers by their species: three cross in part, the others stand apart, one
     expect(verdict(species, null)).toBe('freely');
   }
 });
+
+test('what crosses rarely is not kept apart; what does now and then, or in part, is (common practice)', () => {
+  const squash = (a: string, b: string) =>
+    crossing({ crop: `squash-${a}` as never }, { crop: `squash-${b}` as never });
+  for (const [a, b] of [
+    ['pepo', 'moschata'],
+    ['maxima', 'moschata'],
+    ['pepo', 'argyrosperma'],
+  ] as const)
+    expect(squash(a, b)).toMatchObject({ verdict: 'rarely', counts: false });
+  expect(squash('pepo', 'maxima')).toMatchObject({ verdict: 'never', counts: false });
+  expect(squash('moschata', 'argyrosperma')).toMatchObject({ verdict: 'rarely', counts: true });
+  const peppers = (a: string, b: string) =>
+    crossing({ crop: 'pepper', species: a }, { crop: 'pepper', species: b });
+  expect(peppers('annuum', 'chinense')).toMatchObject({ verdict: 'rarely', counts: true });
+  expect(peppers('baccatum', 'frutescens')).toMatchObject({ verdict: 'rarely', counts: false });
+  expect(peppers('pubescens', 'baccatum').verdict).toBe('never');
+  // A pepper of which nobody said the species counts as any.
+  expect(crossing({ crop: 'pepper' }, { crop: 'pepper', species: 'baccatum' }).counts).toBe(true);
+});

@@ -11,6 +11,11 @@ export interface CrossingKind {
 /** freely: as varieties of one species do. rarely: seed forms now and then, or in part. never: whatever lands does nothing. */
 export interface Crossing {
   readonly verdict: 'freely' | 'rarely' | 'never';
+  /**
+   * Whether they are kept apart for it. What crosses rarely stands side by side in practice; only what crosses now and then, or in part,
+   * counts (common practice).
+   */
+  readonly counts: boolean;
   /** In a sentence a gardener can repeat. */
   readonly why: string;
 }
@@ -18,26 +23,48 @@ export interface Crossing {
 type Pair = readonly [string, string];
 const isPair = ([a, b]: Pair, x: string, y: string) => (a === x && b === y) || (a === y && b === x);
 
-/** Different species that cross now and then (general texts, from memory). */
-const RARELY: readonly (readonly [Pair, string])[] = [
+/** Different species that cross now and then, which counts, or rarely, which does not (general texts, from memory). */
+const RARELY: readonly (readonly [Pair, Pick<Crossing, 'counts' | 'why'>])[] = [
   [
     ['squash-argyrosperma', 'squash-moschata'],
-    'Cushaws and butternut kinds are two species that cross now and then.',
+    { counts: true, why: 'Cushaws and butternut kinds are two species that cross now and then.' },
   ],
-  [['squash-pepo', 'squash-moschata'], 'Pepo and moschata squash are two species: a cross is rare.'],
-  [['squash-maxima', 'squash-moschata'], 'Maxima and moschata squash are two species: a cross is rare.'],
-  [['squash-pepo', 'squash-argyrosperma'], 'Pepo and cushaw squash are two species: a cross is rare.'],
+  [
+    ['squash-pepo', 'squash-moschata'],
+    { counts: false, why: 'Pepo and moschata squash are two species: a cross is rare.' },
+  ],
+  [
+    ['squash-maxima', 'squash-moschata'],
+    { counts: false, why: 'Maxima and moschata squash are two species: a cross is rare.' },
+  ],
+  [
+    ['squash-pepo', 'squash-argyrosperma'],
+    { counts: false, why: 'Pepo and cushaw squash are two species: a cross is rare.' },
+  ],
   [
     ['luffa', 'luffa-ridged'],
-    'Smooth and ridged luffa are two species, open at different hours: a cross is rare.',
+    {
+      counts: false,
+      why: 'Smooth and ridged luffa are two species, open at different hours: a cross is rare.',
+    },
   ],
-  [['bean', 'runner-bean'], 'Common and runner beans are two species: a cross is rare.'],
-  [['cabbage-kinds', 'swede-kinds'], 'Cabbages and swedes are two species: a cross is rare.'],
-  [['turnip-kinds', 'swede-kinds'], 'Turnips and swedes are two species that cross now and then.'],
+  [
+    ['bean', 'runner-bean'],
+    { counts: false, why: 'Common and runner beans are two species: a cross is rare.' },
+  ],
+  [
+    ['cabbage-kinds', 'swede-kinds'],
+    { counts: false, why: 'Cabbages and swedes are two species: a cross is rare.' },
+  ],
+  [
+    ['turnip-kinds', 'swede-kinds'],
+    { counts: true, why: 'Turnips and swedes are two species that cross now and then.' },
+  ],
 ];
 
-/** Peppers that cross with each other in part. */
+/** Peppers that cross with each other in part, and the one that rarely does with them. */
 const PARTLY: ReadonlySet<string> = new Set(['annuum', 'chinense', 'frutescens']);
+const APART = 'baccatum';
 
 /** Pairs that people fear for, and what puts their mind at rest. */
 const FEARED: readonly (readonly [Pair, string])[] = [
@@ -89,17 +116,19 @@ const speciesOf = (id: CrossingKind['crop']) =>
 export function crossing(a: CrossingKind, b: CrossingKind): Crossing {
   if (a.crop === b.crop) return withinCrop(a, b);
   const rare = RARELY.find(([pair]) => isPair(pair, a.crop, b.crop));
-  if (rare) return { verdict: 'rarely', why: rare[1] };
+  if (rare) return { verdict: 'rarely', ...rare[1] };
   const feared = notToFear(a.crop, b.crop);
-  if (feared !== null) return { verdict: 'never', why: feared };
+  if (feared !== null) return { verdict: 'never', counts: false, why: feared };
   // Beet and chard bear two names and are one species.
   if (speciesOf(a.crop) === speciesOf(b.crop))
     return {
       verdict: 'freely',
+      counts: true,
       why: `${capital(kindName(a.crop))} and ${kindName(b.crop)} are one species (${speciesOf(a.crop)}).`,
     };
   return {
     verdict: 'never',
+    counts: false,
     why: `${capital(kindName(a.crop))} and ${kindName(b.crop)} are different species, and never cross.`,
   };
 }
@@ -109,29 +138,44 @@ function withinCrop(a: CrossingKind, b: CrossingKind): Crossing {
   if (a.crop === 'corn')
     return {
       verdict: 'freely',
+      counts: true,
       why: 'All corn crosses with all corn, on the wind, and it shows in that very ear.',
     };
   const [one, other] = [a.species ?? null, b.species ?? null];
-  if (a.crop === 'pepper' && one !== null && other !== null && one !== other)
-    return PARTLY.has(one) && PARTLY.has(other)
-      ? { verdict: 'rarely', why: `Capsicum ${one} and ${other} are two species that cross in part.` }
-      : { verdict: 'never', why: `Capsicum ${one} and ${other} are two species that hardly ever cross.` };
+  if (a.crop === 'pepper' && one !== null && other !== null && one !== other) return twoPeppers(one, other);
   if (a.crop === 'melon')
     return {
       verdict: 'freely',
+      counts: true,
       why: 'All melons cross with each other: muskmelon, honeydew and snake melon are one species.',
     };
   if (a.crop === 'watermelon')
     return {
       verdict: 'freely',
+      counts: true,
       why: 'All watermelons cross with each other, and with citron melons, whose hard flesh comes out in the seedlings.',
     };
   if (a.crop === 'squash-pepo')
     return {
       verdict: 'freely',
+      counts: true,
       why: 'Courgettes, marrows, pumpkins and ornamental gourds of this species cross freely; seed from gourd pollen can grow bitter, poisonous fruit.',
     };
-  return { verdict: 'freely', why: `${capital(name)} of all varieties are one species and cross freely.` };
+  return {
+    verdict: 'freely',
+    counts: true,
+    why: `${capital(name)} of all varieties are one species and cross freely.`,
+  };
+}
+
+function twoPeppers(one: string, other: string): Crossing {
+  const two = `Capsicum ${one} and ${other} are two species that`;
+  if (PARTLY.has(one) && PARTLY.has(other))
+    return { verdict: 'rarely', counts: true, why: `${two} cross in part.` };
+  const rarely = [one, other].includes(APART) && (PARTLY.has(one) || PARTLY.has(other));
+  return rarely
+    ? { verdict: 'rarely', counts: false, why: `${two} rarely cross.` }
+    : { verdict: 'never', counts: false, why: `${two} hardly ever cross.` };
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -141,3 +141,15 @@ test.each([
   const read = validateEvent({ ...event, ...change });
   expect(read.ok ? '' : read.message).toContain(field);
 });
+
+test('one variety each of pepo, maxima and moschata side by side: no rivals, and told why; a cushaw beside the butternut is one', () => {
+  const garden = new TestGarden();
+  const stands = (['squash-pepo', 'squash-maxima', 'squash-moschata'] as const).map(
+    (crop) => garden.plant(crop, `One of ${crop}`, 3).stand,
+  );
+  const of = (stand: string) => isolationOf(garden.state, stand, '2026-07-13');
+  for (const stand of stands) expect(of(stand)).toMatchObject({ verdict: 'alone', rivals: [] });
+  expect(stands.map((stand) => of(stand)?.rare.length)).toEqual([1, 1, 2]);
+  garden.plant('squash-argyrosperma', 'Grey Cushaw', 3);
+  expect(stands.map((stand) => of(stand)?.rivals.length)).toEqual([0, 0, 1]);
+});

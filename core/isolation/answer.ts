@@ -1,7 +1,7 @@
-import { notToFear, type Crop } from '../crops';
+import { crossing, notToFear, type Crop } from '../crops';
 import type { StandId } from '../ids';
 import type { Precious, Stand, Variety } from '../ledger';
-import { coversFor, growing, standing, standings } from '../patch';
+import { coversFor, growing, standing, standings, type Standing } from '../patch';
 import { remembered } from '../remember';
 import type { LocalDate } from '../time';
 import { aboutIn, type About, type AboutTables } from './about';
@@ -28,6 +28,8 @@ export interface StandIsolation {
   readonly pressure: Pressure;
   /** What grows about and is feared without reason, in sentences. */
   readonly harmless: readonly string[];
+  /** What grows about and crosses so rarely that nobody keeps it apart, in sentences. */
+  readonly rare: readonly string[];
 }
 
 const WORST: readonly DistanceVerdict[] = ['too-near', 'in-between', 'fine'];
@@ -79,6 +81,7 @@ export function isolationIn(state: About, id: StandId, today: LocalDate): StandI
     rivals,
     bloom,
     harmless: harmlessTo(state, crop),
+    rare: closed ? [] : rareFor(state, own),
     pressure: foreignPressure(
       { ...kindOf(own), plants: plants.length, bloom },
       rivals.map(({ source }) => source),
@@ -99,6 +102,18 @@ function windsIn({ patches }: About, bloom: OwnBloom | null): readonly number[] 
     ),
   );
   return winds.length < ENOUGH_WINDS ? [] : winds;
+}
+
+/** The kinds about that cross with a stand, but too rarely to be kept apart. */
+function rareFor(state: About, own: Standing): readonly string[] {
+  const kinds = [
+    ...standings(state).map(kindOf),
+    ...[...state.neighbours.values()].filter(({ goneAt }) => goneAt === null),
+  ];
+  const found = kinds.map((kind) => crossing(kindOf(own), kind));
+  return [
+    ...new Set(found.flatMap(({ verdict, counts, why }) => (verdict === 'rarely' && !counts ? why : []))),
+  ];
 }
 
 /** What puts the mind at rest about everything else that grows in the patch or next door. */

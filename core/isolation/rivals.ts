@@ -59,7 +59,7 @@ export function ownRivals(state: About, own: Asked, today: LocalDate): Rival[] {
     const { id } = other.stand;
     if (id === own.stand.id || other.variety.id === own.variety.id || shutIn(other, today)) return [];
     const found = crossing(kindOf(own), kindOf(other));
-    if (found.verdict === 'never') return [];
+    if (!found.counts) return [];
     const { distanceM, from, to } = nearest(ground, groundOf(other));
     const larger = other.plants.length > LARGER * own.plants.length;
     return [
@@ -93,7 +93,7 @@ export function neighbourRivals(state: About, own: Asked): Rival[] {
   return [...state.neighbours.values()].flatMap((neighbour): Rival[] => {
     const found = crossing(kindOf(own), neighbour);
     const same = neighbour.variety?.trim().toLowerCase() === own.variety.name.trim().toLowerCase();
-    if (neighbour.goneAt !== null || found.verdict === 'never' || same) return [];
+    if (neighbour.goneAt !== null || !found.counts || same) return [];
     const place = neighbourPlace(state.beds, neighbour);
     const across = place && nearest(ground, { type: 'Point', coordinates: place });
     const larger = (neighbour.plants ?? 0) > LARGER * own.plants.length;

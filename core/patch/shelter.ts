@@ -30,7 +30,7 @@ function stoodOn({ plantedOn, addedAt, ended }: Plant, date: LocalDate): boolean
 /** Varieties of one crop that may cross with each other. Peppers say their species; one that does not counts with all peppers. */
 function mayCross(a: Kind, b: Kind): boolean {
   const kind = ({ crop, variety }: Kind) => ({ crop: crop.id, species: variety.traits.species ?? null });
-  return a.crop.id === b.crop.id && crossing(kind(a), kind(b)).verdict !== 'never';
+  return a.crop.id === b.crop.id && crossing(kind(a), kind(b)).counts;
 }
 
 /** Whether flowers for seed must be shut, and why. */

@@ -74,6 +74,11 @@ export function IsolationCard({ isolation }: { isolation: StandIsolation }) {
           {crop.caution}
         </Txt>
       ) : null}
+      {isolation.rare.map((words) => (
+        <Txt key={words} size="label" tone="muted">
+          {`${words} Side by side is how both are usually kept, so no distance is asked. A whole field of the other next to a few plants, or seed that nobody else has, would be a reason for it.`}
+        </Txt>
+      ))}
       {isolation.harmless.map((words) => (
         <Txt key={words} size="label" tone="muted">
           {`Nothing to fear: ${words.charAt(0).toLowerCase()}${words.slice(1)}`}

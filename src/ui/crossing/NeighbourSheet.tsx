@@ -23,9 +23,7 @@ import { besideWords, betweenWords, knownWords } from './words';
 /** Kinds that could cross with one's own come first. */
 function kindsFor(own: readonly (typeof CROP_IDS)[number][]) {
   const all = [...CROP_IDS, ...NEIGHBOUR_IDS];
-  const could = all.filter((crop) =>
-    own.some((each) => crossing({ crop: each }, { crop }).verdict !== 'never'),
-  );
+  const could = all.filter((crop) => own.some((each) => crossing({ crop: each }, { crop }).counts));
   return { could, others: all.filter((crop) => !could.includes(crop)) };
 }
 

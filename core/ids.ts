@@ -76,7 +76,7 @@ export function idMaker(random: Random): IdMaker {
 
 /**
  * When an entry was written, by the clock of the device that wrote it (epoch ms): its own time may be an earlier one.
- * @example writtenAt('01J2P8A0000000000000000000') // 1720889344000
+ * @example writtenAt('01J2P8A0000000000000000000') // 1720881315840
  */
 export function writtenAt(event: EventId): number {
   return decodeTime(event);

@@ -9,7 +9,9 @@ import {
 } from './crops';
 import {
   idMaker,
+  type EventId,
   type FlowerId,
+  type IdMaker,
   type NeighbourId,
   type ObstacleId,
   type PlantId,
@@ -58,6 +60,8 @@ export class TestGarden {
   readonly events: LedgerEvent[] = [];
   private readonly ids;
   private readonly patch;
+  private readonly random;
+  private readonly earlier = new Map<number, IdMaker>();
   private last = 0;
   private beds = 0;
 
@@ -67,6 +71,7 @@ export class TestGarden {
     seed = 1,
   ) {
     this.ids = idMaker(seededRandom(seed));
+    this.random = seededRandom(seed + 1);
     const at = this.time(began, 9);
     this.patch = this.ids.subject('patch', at);
     this.write(at, { kind: 'patchBegun', patch: this.patch, name: 'Test' });
@@ -82,10 +87,10 @@ export class TestGarden {
     return atLocalTime(date, hour, minute, this.place.zone);
   }
 
-  write(at: number, draft: Draft, by = 'Oda'): LedgerEvent {
-    this.last = Math.max(this.last, Math.round(at));
+  /** An entry of a time, written down then, or later from memory. */
+  write(at: number, draft: Draft, by = 'Oda', written = at): LedgerEvent {
     const event = {
-      id: this.ids.event(this.last),
+      id: this.idAt(Math.round(written)),
       v: SCHEMA_VERSION,
       at: toInstant(Math.round(at)),
       by,
@@ -93,6 +98,14 @@ export class TestGarden {
       ...draft,
     } as LedgerEvent;
     return this.add(event);
+  }
+
+  /** Ids of entries in the order of their times; of an earlier time than the last, ids of that time. */
+  private idAt(written: number): EventId {
+    if (written >= this.last) return this.ids.event((this.last = written));
+    let before = this.earlier.get(written);
+    if (!before) this.earlier.set(written, (before = idMaker(this.random)));
+    return before.event(written);
   }
 
   /** An entry as it came, of another phone for instance. */

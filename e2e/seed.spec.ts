@@ -121,7 +121,7 @@ test('a grow-out with two off-types points to one father, and marking him flags 
   await expect(page.getByText(/^All off-types came from fruits of one father, Slate Dome 4/)).toBeVisible();
   await page.getByRole('button', { name: 'Mark this father as off-type' }).click();
   await expect(page.getByText(/^Slate Dome 4 is marked as off-type/)).toBeVisible();
-  await page.getByRole('link', { name: /^F2-Y: .*proof not pure$/ }).click();
+  await page.getByRole('link', { name: /^F2-Y: .*proof not true to the variety$/ }).click();
   await expect(page.getByText('a father turned out not to be true to the variety')).toBeVisible();
 });
 

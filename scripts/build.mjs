@@ -121,7 +121,7 @@ async function buildServiceWorker() {
 }
 
 /** What a visitor waits for, and what is fetched right after it: the rest is not worth the time. */
-const WAITED_FOR = /^(entry|__common|screens|index|_layout)-/;
+const WAITED_FOR = /^(entry|__common|screens|index|_layout|listParts)-/;
 
 /**
  * Names the variables of a whole piece of code anew. Metro names those of each module apart; named alike throughout, the same text packs a

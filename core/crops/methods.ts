@@ -16,6 +16,34 @@ export function hasTrusses(crop: Crop): boolean {
   return hasCone(crop) || crop.family === 'strawberry';
 }
 
+/**
+ * Whether its flowers pollinate themselves inside a cover, so that pure seed asks for no father: tomato, pepper, aubergine, potato
+ * (common practice).
+ * @example selfsUnderCover(cropOf('pepper')) // true
+ */
+export function selfsUnderCover(crop: Crop): boolean {
+  return crop.family === 'nightshade';
+}
+
+/** Flowers that one cover takes in [M]: a truss, or the buds of a twig. */
+const UNDER_ONE_COVER: Readonly<Partial<Record<Crop['id'], number>>> = {
+  tomato: 6,
+  potato: 6,
+  pepper: 2,
+  aubergine: 1,
+};
+
+/**
+ * How many flowers one cover takes in.
+ * @example flowersUnderCover(cropOf('tomato')) // 6
+ */
+export function flowersUnderCover(crop: Crop): number {
+  return UNDER_ONE_COVER[crop.id] ?? 1;
+}
+
+/** Minutes for one cover over flowers that pollinate themselves: on, shaken on a few mornings, off and marked (common practice: about one). */
+export const MINUTES_A_COVER = 1;
+
 /** What the hands do at an open flower that is worked for its fruit, by crop and tool, and whether insects come to it (common practice). */
 export function kitchenStep(crop: Crop, tool: Tool, insects = true): string {
   if (crop.family === 'cucurbit') {

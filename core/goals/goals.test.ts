@@ -4,7 +4,7 @@ import { chanceOfAtLeast, pollinationsNeeded, ratesOf, workTime } from '../fruit
 import type { Goal, Stand } from '../ledger';
 import { TestGarden, type Planted } from '../testGarden';
 import { addDays } from '../time';
-import { goalSum, goalSums, lastUseful } from '.';
+import { goalSum, goalSums, lastUseful, NO_GOAL, type GoalSum } from '.';
 
 const TODAY = '2026-07-10';
 const seeds = (amount: number, more: Partial<Goal> = {}): Partial<Goal> => ({
@@ -249,4 +249,47 @@ describe('work times', () => {
     );
     expect(workTime(each.made.state, crop, 'brush').from).toBe(4);
   });
+});
+
+test('pure seed of what selfs under its cover asks for trusses and bags, minutes, and no father (common practice)', () => {
+  const sum = (crop: 'tomato' | 'pepper', reason: 'seed' | 'cross' = 'seed') => {
+    const garden = new TestGarden();
+    const { stand } = garden.plant(crop, 'Quay Ember', 6, { reason });
+    garden.write(garden.time('2026-06-10', 9), {
+      kind: 'goalSet',
+      stand,
+      goal: { ...NO_GOAL, seed: { amount: 500, unit: 'seeds' }, mothers: 1, fathers: 4 },
+    });
+    return goalSum(
+      garden.state,
+      garden.place,
+      garden.state.stands.get(stand) as Stand,
+      '2026-07-01',
+    ) as GoalSum;
+  };
+  const tomato = sum('tomato');
+  expect(tomato).toMatchObject({ malesToShut: 0, brushes: 0, underCover: 6 });
+  expect(tomato.femalesToShut).toBeLessThanOrEqual(4);
+  expect(tomato.minutes).toBeLessThan(10);
+  expect(tomato.bags).toBe(tomato.femalesToShut);
+  expect(tomato.marks).toBe(tomato.forSeed.left);
+  expect(sum('pepper')).toMatchObject({ malesToShut: 0, underCover: 2 });
+  // A cross is worked flower by flower.
+  expect(sum('tomato', 'cross')).toMatchObject({ underCover: null });
+  expect(sum('tomato', 'cross').malesToShut).toBeGreaterThan(0);
+});
+
+test('a goal on beans, peas or lettuce, as a file may bring it, has no sum and stops no other', () => {
+  const garden = new TestGarden();
+  for (const crop of ['bean', 'pea', 'lettuce', 'squash-maxima'] as const) {
+    const { stand } = garden.plant(crop, `A ${crop}`, 3);
+    garden.write(garden.time('2026-06-10', 9), {
+      kind: 'goalSet',
+      stand,
+      goal: { ...NO_GOAL, seed: { amount: 300, unit: 'seeds' } },
+    });
+  }
+  expect(goalSums(garden.state, garden.place, '2026-07-01').map(({ crop }) => crop.id)).toEqual([
+    'squash-maxima',
+  ]);
 });

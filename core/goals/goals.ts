@@ -1,13 +1,22 @@
-import { kitchenTool, laterVisits, middleOf, seedsInOne, seedsPerGram, type Crop } from '../crops';
+import {
+  hasCone,
+  kitchenTool,
+  laterVisits,
+  middleOf,
+  seedsInOne,
+  seedsPerGram,
+  selfsUnderCover,
+  type Crop,
+} from '../crops';
 import { kitchenPace, lastTool, ratesOf, workTime, type Rate } from '../fruitset';
 import type { Goal, Place, Plant, Stand, State, Variety } from '../ledger';
-import { coversFor, growing, openingOn, plantsOfStand } from '../patch';
+import { coversFor, growing, mainPatch, openingOn, plantsOfStand } from '../patch';
 import { addDays, daysBetween, type LocalDate } from '../time';
 import { doubtOf, needingAt, type SetDoubt } from './doubt';
 import { bringing, NO_PART, parentsMissing, partOf, type Bringing, type GoalPart } from './goalParts';
 import { malesFor } from './malesFor';
 import { lastUseful, seasonOf, type Season } from './season';
-import { shuttingFor, type Shutting } from './shutting';
+import { selfingFor, shuttingFor, type Shutting } from './shutting';
 import { shareOf, type SumNumber } from './sumNumber';
 
 /** over: the season has ended without it. */
@@ -81,16 +90,24 @@ export function goalSum(
   const first = plants[0] ? growing(state, plants[0].id) : null;
   if (!goal || !variety || !first || (goal.seed === null && goal.kitchenFruits === null)) return null;
   const { crop } = first;
+  // What has no rounds has no sum: beans, peas and lettuce self, and stand here for their distances alone.
+  if (crop.family === 'quiet') return null;
+  const selfs = stand.reason === 'seed' && selfsUnderCover(crop);
   const season = seasonOf(state, place, stand, today);
   const useful = lastUseful(state, place, stand, today, goal.seed !== null);
   const done = bringing(state, place, stand, today, season.begins, useful.said ? useful.on : null);
   const males = malesFor(state, crop, goal);
   const setRate = ratesOf(state, place.zone).set(crop, variety.id);
   const wanted = fruitsWanted(goal, crop);
-  const { forSeed, forKitchen } = halvesOf(goal, wanted.fruits, done, males.value, setRate, season);
-  const covers = coversFor(state, first, today).needed;
+  // What selfs has its own plant for a father.
+  const asked = selfs ? { ...goal, fathers: null } : goal;
+  const { forSeed, forKitchen } = halvesOf(asked, wanted.fruits, done, males.value, setRate, season);
+  const withoutBags = selfs && hasCone(crop) && mainPatch(state)?.schools.cones === 'open';
+  const covers = coversFor(state, first, today).needed && !withoutBags;
   const toShut = covers ? forSeed.pollinations : 0;
-  const shutting = shuttingFor(state, place, crop, variety.id, goal, toShut, males.value);
+  const shutting = selfs
+    ? selfingFor(state, place, crop, variety.id, goal, toShut)
+    : shuttingFor(state, place, crop, variety.id, goal, toShut, males.value);
   const pollinations = forSeed.pollinations + forKitchen.pollinations;
   const left = timeLeft(useful.on, season, today);
   const flowering = perMorning ?? usualOpening(state, plants, today, left.morningsLeft);
@@ -113,14 +130,19 @@ export function goalSum(
     doubt: doubtOf(goal, setRate, forSeed.left + forKitchen.left, forSeed.waiting + forKitchen.waiting),
     ...shutting,
     malesPerFemale: males,
-    marks: forSeed.pollinations,
-    brushes: pollinations > 0 ? 1 : 0,
-    minutes: Math.round(minutesFor(state, crop, stand, forSeed, forKitchen) + shutting.minutes),
+    // Of what selfs each fruit is marked as its bag comes off; else each flower as it is worked.
+    marks: selfs ? forSeed.left : forSeed.pollinations,
+    brushes: selfs || pollinations === 0 ? 0 : 1,
+    minutes: Math.round(
+      minutesFor(state, crop, stand, selfs ? { ...forSeed, pollinations: 0 } : forSeed, forKitchen) +
+        shutting.minutes,
+    ),
     ...left,
     perMorning: flowering,
     standing: standingOf(
       forSeed.left + forKitchen.left,
-      Math.max(shutting.femalesToShut, forSeed.pollinations) + forKitchen.pollinations,
+      Math.max(shutting.femalesToShut * (shutting.underCover ?? 1), forSeed.pollinations) +
+        forKitchen.pollinations,
       left.morningsLeft,
       flowering,
       goal,

@@ -1,4 +1,12 @@
-import { closureFacts, closuresFor, sexesOf, type Closure, type Crop } from '../crops';
+import {
+  closureFacts,
+  closuresFor,
+  flowersUnderCover,
+  MINUTES_A_COVER,
+  sexesOf,
+  type Closure,
+  type Crop,
+} from '../crops';
 import { ratesOf, type Rate } from '../fruitset';
 import type { Goal, Place, State } from '../ledger';
 import { mainPatch } from '../patch';
@@ -10,7 +18,10 @@ export interface Shutting {
   readonly closure: Closure;
   readonly wholeRate: Rate;
   readonly wholeShare: SumNumber;
+  /** Females, or mothers of a cross, each for itself; covers, where one takes in several flowers. */
   readonly femalesToShut: number;
+  /** Flowers under one cover that pollinate themselves there, and want no father; `null`: they are shut and worked one by one. */
+  readonly underCover: number | null;
   readonly malesToShut: number;
   readonly tapeCm: number;
   readonly bags: number;
@@ -50,6 +61,7 @@ export function shuttingFor(
   const shut = femalesToShut + malesToShut;
   const { tapeCm, minutes } = closureFacts(closure);
   return {
+    underCover: null,
     closure,
     wholeRate,
     wholeShare,
@@ -59,5 +71,31 @@ export function shuttingFor(
     tapeCm: (shut + pollinations) * tapeCm,
     bags: tapeCm > 0 ? 0 : shut,
     minutes: shut * minutes.value,
+  };
+}
+
+/**
+ * What is covered where flowers pollinate themselves under it (tomato, pepper, aubergine for pure seed): trusses or twigs, no males.
+ * @example selfingFor(state, place, cropOf('tomato'), stand.variety, { bent: {} }, 12).femalesToShut // 3
+ */
+export function selfingFor(
+  state: State,
+  place: Place,
+  crop: Crop,
+  variety: string,
+  goal: Pick<Goal, 'bent'>,
+  flowers: number,
+): Shutting {
+  const underCover = flowersUnderCover(crop);
+  const one = shuttingFor(state, place, crop, variety, goal, Math.ceil(flowers / underCover), 0);
+  const covers = one.femalesToShut;
+  const { tapeCm } = closureFacts(one.closure);
+  return {
+    ...one,
+    underCover,
+    malesToShut: 0,
+    tapeCm: covers * tapeCm,
+    bags: tapeCm > 0 ? 0 : covers,
+    minutes: covers * MINUTES_A_COVER,
   };
 }

@@ -26,7 +26,7 @@ const asked = (garden: TestGarden, id: FlowerId, today = TODAY) =>
 
 /** Gives the first answer to all that can be asked, written down weeks later. */
 function answerAll(garden: TestGarden, id: FlowerId) {
-  garden.write(garden.time('2026-08-18', 20), { kind: 'noted', subject: id, text: 'from the diary' });
+  const now = garden.time('2026-08-18', 20);
   for (let i = 0; i < 12; i++) {
     const [next] = asked(garden, id);
     if (!next) return;
@@ -34,10 +34,7 @@ function answerAll(garden: TestGarden, id: FlowerId) {
     const [answer] = day ? keptShutOn(flowerOf(garden, id), day, 8, ZONE) : next.answers;
     if (!answer) throw new Error(`no answer to ${next.asks}`);
     for (const draft of answer.drafts) {
-      const event = garden.write(
-        answer.at === null ? garden.time('2026-08-18', 20) : Date.parse(answer.at),
-        draft,
-      );
+      const event = garden.write(answer.at === null ? now : Date.parse(answer.at), draft, 'Oda', now);
       expect(validateEvent(event as LedgerEvent)).toMatchObject({ ok: true });
     }
   }

@@ -74,7 +74,7 @@ export function countedIn({
 /**
  * The share of off-types that so many of so many show: found, and within what the true one lies (each end with 95 %, exact: Clopper and
  * Pearson 1934).
- * @example offShare({ grown: 300, off: 1 }) // { found: 0.0033, atLeast: 0.00017, atMost: 0.0157 }
+ * @example offShare({ grown: 8, off: 2 }) // { found: 0.25, atLeast: 0.0464, atMost: 0.5997 }
  */
 export function offShare({ grown, off }: Pick<Offspring, 'grown' | 'off'>): {
   readonly found: number;

@@ -103,9 +103,16 @@ test('an entry with its own earlier time is from memory too where it was written
   });
   const again = { ...made, female };
   expect(proven(again).proof.grade).toBe('good');
-  garden.check(garden.time('2026-07-22', 5, 5), female, 'whole');
+  const fromMemory = (flower: FlowerId) =>
+    garden.write(
+      garden.time('2026-07-22', 5, 5),
+      { kind: 'closureChecked', flower, result: 'whole' },
+      'Oda',
+      garden.time('2026-07-30', 9),
+    );
+  fromMemory(female);
   expect(link(again, 'whole')).toMatchObject({ state: 'seen', late: true });
-  garden.check(garden.time('2026-07-22', 5, 5), male, 'whole');
+  fromMemory(male);
   expect(link(again, 'fathers')).toMatchObject({ state: 'seen', late: true });
   expect(proven(again).proof.grade).toBe('good');
 });

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { VISITS_A_DAY } from '@core/crops';
+import { hasTrusses, VISITS_A_DAY } from '@core/crops';
 import type { GoalPart, GoalSum } from '@core/goals';
 import { shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
@@ -116,6 +116,7 @@ function pollinationsRow({ pollinations, setShare, setRate, goal, doubt }: GoalS
 function shuttingRows(sum: GoalSum, units: Units, father: string | null): SumLine[] {
   const { crop } = sum;
   const length = tapeText(sum.tapeCm, units);
+  if (sum.underCover !== null) return coverRows(sum, length);
   const perfect = crop.flowers.perfect !== undefined;
   const males = perfect ? 'Father buds to bag' : crop.family === 'corn' ? 'Tassels to bag' : 'Males to shut';
   return [
@@ -133,6 +134,25 @@ function shuttingRows(sum: GoalSum, units: Units, father: string | null): SumLin
       'Pockets',
       sum.tapeCm > 0 ? length : plural(sum.bags, 'bag'),
       `${sum.tapeCm > 0 ? 'tape, ' : ''}${plural(sum.marks, 'mark')}, a brush of its own`,
+    ],
+  ];
+}
+
+/** Flowers that pollinate themselves under their cover: no father is named, and none is bagged. */
+function coverRows(
+  { crop, femalesToShut, underCover, wholeShare, closure, tapeCm, bags, marks }: GoalSum,
+  tape: string,
+): SumLine[] {
+  return [
+    [
+      hasTrusses(crop) ? 'Trusses to bag' : 'Buds or twigs to bag',
+      String(femalesToShut),
+      `${plural(underCover ?? 1, 'flower')} or so under each, before anything in it opens; ${pct(wholeShare.value)} stay whole in ${closureWords[closure]}. They pollinate themselves: shake them a few mornings, no father`,
+    ],
+    [
+      'Pockets',
+      tapeCm > 0 ? tape : plural(bags, 'bag'),
+      `${plural(marks, 'mark')}, one for each fruit as its bag comes off`,
     ],
   ];
 }

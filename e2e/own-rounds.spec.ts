@@ -143,7 +143,7 @@ test('pure tomato seed from bud to mark', async ({ page }) => {
   await page.goto('/trusses');
   await page.getByRole('button', { name: 'Fruits stand on Quay Ember 1' }).click();
   await page
-    .getByRole('button', { name: /^Quay Ember 1: Bag off, mark .* on, the rest pinched off$/i })
+    .getByRole('button', { name: /^Quay Ember 1: Bag whole, off, mark .* on, the rest pinched off$/i })
     .click();
   await expect(page.getByText(/seed, do not pick/)).toBeVisible();
 });

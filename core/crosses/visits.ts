@@ -14,9 +14,13 @@ export function visitDrafts(
   mark: string | null,
   /** How it went, as far as it was said. */
   went: { readonly beeIn?: boolean; readonly clean?: boolean } = {},
+  /** Both bags were found whole. */
+  whole = false,
 ): Draft[] {
   const flower = mother.flower.id;
+  const seen = whole ? [flower, father.flower.id] : [];
   return [
+    ...seen.map((each): Draft => ({ kind: 'closureChecked', flower: each, result: 'whole' })),
     {
       kind: 'pollinated',
       flower,

@@ -35,8 +35,17 @@ export interface LossSetting {
   readonly days: readonly NotedDay[];
 }
 
-/** A fruit that stops by then never had its pollen (common practice). */
-const STOPPED_BY = 5;
+/** Crops whose fruit gets blossom-end rot (general texts, from memory); the cucurbits among them are squash and watermelon. */
+const END_ROT: ReadonlySet<Crop['id']> = new Set([
+  'tomato',
+  'pepper',
+  'aubergine',
+  'squash-pepo',
+  'squash-maxima',
+  'squash-moschata',
+  'squash-argyrosperma',
+  'watermelon',
+]);
 const HEAVY_LOAD = 2;
 const HOT_C = 32;
 const WET_MM = 5;
@@ -44,8 +53,8 @@ const WARM_C = 25;
 
 /**
  * Causes in the order in which the record speaks for them, the strongest first; those it says nothing of follow in their own order, so
- * that nothing is left out. Stopped by day 5: pollination. Grew, then failed: end rot where it was dry or nobody noted rain, wet rot in
- * wet heat, load under several older fruits (common practice). It only puts in order: what it was the grower says.
+ * that nothing is left out. Never grew, whenever it is found: no pollen. Grew, then failed: load under several older fruits first, end rot
+ * in crops that get it, wet rot in wet heat (common practice). It only puts in order: what it was the grower says.
  * @example likelyCauses({ flower: female, crop, zone, now: Date.UTC(2026, 6, 14), load: 3, days: [] }).map(({ cause }) => cause) // ['blossom-end-rot', 'too-much-fruit']
  */
 export function likelyCauses({ flower, crop, zone, now, load, days }: LossSetting): LikelyCause[] {
@@ -57,16 +66,15 @@ export function likelyCauses({ flower, crop, zone, now, load, days }: LossSettin
   const last = flower.pollinations.at(-1);
   const males = last?.fathers.reduce((sum, father) => sum + father.males, 0) ?? 0;
   if (grown.length === 0 && day0 !== null) {
-    if (dayOf(now) <= STOPPED_BY || dayOf(now) <= crop.verdictDay.value + 2)
-      add('not-pollinated', 'stopped-early');
+    add('not-pollinated', 'stopped-early');
     if (flower.left && !last) add('not-pollinated', 'insects');
   }
-  if (last && males === 1 && crop.malesPerFemale.value[0] > 1) add('poorly-pollinated', 'few-males');
+  if (last && males === 1 && crop.malesPerFemale.value[1] > 1) add('poorly-pollinated', 'few-males');
   if (last?.lobes === 1) add('poorly-pollinated', 'few-lobes');
   if (grown.some(({ result }) => result === 'bent')) add('poorly-pollinated', 'bent');
-  if (grown.some(({ at }) => dayOf(Date.parse(at)) >= crop.verdictDay.value))
-    add('blossom-end-rot', 'grew-well');
   if (load !== null && load >= HEAVY_LOAD && day0 !== null) add('too-much-fruit', 'load');
+  if (END_ROT.has(crop.id) && grown.some(({ at }) => dayOf(Date.parse(at)) >= crop.verdictDay.value))
+    add('blossom-end-rot', 'grew-well');
   if (days.some(({ maxC }) => maxC !== null && maxC >= HOT_C)) add('heat', 'hot');
   if (days.some(({ minC }) => minC !== null && minC <= 0)) add('frost', 'frost');
   if (days.some(({ maxC, rainMm }) => (maxC ?? 0) >= WARM_C && (rainMm ?? 0) >= WET_MM))

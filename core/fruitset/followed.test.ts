@@ -1,3 +1,4 @@
+import { cropOf } from '../crops';
 import type { FlowerId, PlantId } from '../ids';
 import { TestGarden } from '../testGarden';
 import { addDays, type LocalDate } from '../time';
@@ -138,6 +139,34 @@ describe('causes in the order in which the record speaks for them', () => {
     const grown = ({ garden, on }: ReturnType<typeof patch>, flower: FlowerId) =>
       garden.look(on(3), flower, 'growing');
     expect(ask(grown, 12, { load: 3, days })).toEqual(['too-much-fruit', 'heat']);
+  });
+  test('it never grew, and was only found weeks later: pollination all the same', () => {
+    expect(ask(() => undefined, 25)[0]).toBe('not-pollinated');
+  });
+  test('well grown and given up under older fruits: load before end rot; a melon gets no end rot', () => {
+    const grown = ({ garden, on }: ReturnType<typeof patch>, flower: FlowerId) =>
+      garden.look(on(7), flower, 'growing');
+    expect(ask(grown, 14, { load: 3 })).toEqual(['too-much-fruit', 'blossom-end-rot']);
+    expect(ask(grown, 14, { crop: cropOf('melon') })).toEqual([]);
+  });
+  test('one male is a clue wherever a crop wants more than one', () => {
+    const one = (crop: 'squash-maxima' | 'corn') => {
+      const p = patch();
+      const flower = p.garden.shut('2026-06-30', p.one, 'female');
+      const male = p.garden.shut('2026-06-30', p.two, 'male');
+      p.garden.work(p.garden.time('2026-07-01', 6), flower, [male]);
+      p.garden.look(p.garden.time('2026-07-05', 8), flower, 'growing');
+      return likelyCauses({
+        flower: p.garden.state.flowers.get(flower) as never,
+        crop: cropOf(crop),
+        zone: p.garden.place.zone,
+        now: p.garden.time('2026-07-12', 8),
+        load: null,
+        days: [],
+      });
+    };
+    expect(one('squash-maxima')).toMatchObject([{ cause: 'poorly-pollinated', clues: ['few-males'] }]);
+    expect(one('corn')).toEqual([]);
   });
   test('nothing written, nothing likely', () => {
     expect(ask(({ garden, on }, flower) => garden.look(on(3), flower, 'growing'), 12)).toEqual([]);

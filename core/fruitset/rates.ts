@@ -72,7 +72,7 @@ const countsOf = remembered('counts', (part: TrialPart) => ({ part }), countsIn)
 function countsIn({ part }: { readonly part: TrialPart }): PartCounts {
   const counts: PartCounts = { set: new Map(), whole: new Map() };
   for (const flower of part.flowers.values()) {
-    const check = lastCheck(flower);
+    const check = checkAtWork(flower);
     const closure = flower.shuttings[0]?.closure;
     if (!check || !closure || check.result === 'not-open') continue;
     const at = part.ground.get(flower.plant);
@@ -82,6 +82,12 @@ function countsIn({ part }: { readonly part: TrialPart }): PartCounts {
   }
   countTrials(counts.set, part.rows);
   return counts;
+}
+
+/** How its closure was found when its turn came: what a swelling fruit does to it days later says nothing of the closure. */
+function checkAtWork(flower: Flower): Flower['checks'][number] | null {
+  const [worked] = flower.pollinations;
+  return worked ? (flower.checks.findLast(({ at }) => at <= worked.at) ?? null) : lastCheck(flower);
 }
 
 function countTrials(set: Map<string, Count>, trials: readonly Trial[]): void {

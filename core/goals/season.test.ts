@@ -1,10 +1,10 @@
 import type { PlantId } from '../ids';
-import type { Goal } from '../ledger';
+import type { Goal, Stand } from '../ledger';
 import { bloomOutlook } from '../bloom';
 import { cropOf, type CropId } from '../crops';
 import { TestGarden, TEST_PLACE, type Planted } from '../testGarden';
-import { addDays } from '../time';
-import { frostAfter, goalSum, malesFor, seasonOf, tonightPlan } from '.';
+import { addDays, daysBetween } from '../time';
+import { frostAfter, goalSum, lastUseful, malesFor, seasonOf, tonightPlan } from '.';
 import { freeMales } from '../rounds';
 
 const seeds = (amount: number, more: Partial<Goal> = {}): Partial<Goal> => ({
@@ -135,6 +135,19 @@ describe('the first frost', () => {
     });
     for (const latitude of [38, 35, 10, -30])
       expect(at(latitude).frost).toEqual({ early: null, late: null, from: 'unknown' });
+  });
+
+  test('squash for seed is picked 40 warm days after its work: with the cool of a late autumn before it that takes longer', () => {
+    const garden = new TestGarden();
+    const squash = garden.plant('squash-maxima', 'Slate Dome', 6, { goal: seeds(300) });
+    const daysBefore = (frostOn: string) => {
+      frost(garden, frostOn);
+      const stand = garden.state.stands.get(squash.stand) as Stand;
+      const { on, until } = lastUseful(garden.state, garden.place, stand, '2026-07-10');
+      return daysBetween(on ?? '', until ?? '');
+    };
+    expect(daysBefore('08-25')).toBe(40);
+    expect(daysBefore('10-20')).toBeGreaterThan(45);
   });
 
   test('a guess makes no goal hopeless and ends no season; a day that was said does', () => {

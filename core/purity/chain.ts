@@ -14,7 +14,7 @@ import {
 } from './gradeProof';
 import { FATHER_ODD, odditiesOf, twinsOf, type Oddity } from './oddities';
 import { offShare, offspringOff, type Offspring } from './offspring';
-import { cleanLink, keptShutLink, markedLink, readLink } from './ownLinks';
+import { cleanLink, inItsCover, keptShutLink, markedLink, readLink } from './ownLinks';
 import { untrueParent } from './parents';
 import type { ProofLink } from './proofLink';
 import { withItsWriting } from './writtenLate';
@@ -86,7 +86,9 @@ export function chainOf(
             cross && link.link === 'anthers-out' ? { ...link, ofCross: true } : link,
           ),
           ...(flower.pollinations.length > 0
-            ? [cleanLink(flower)]
+            ? inItsCover(flower, found)
+              ? []
+              : [cleanLink(flower)]
             : flower.sex === 'perfect'
               ? []
               : bees

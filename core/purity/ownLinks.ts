@@ -15,6 +15,15 @@ export interface About {
   readonly schools: SchoolChoices;
 }
 
+/** Shaken inside its cover, with no pollen carried to it: a perfect flower that selfs (common practice). */
+export function inItsCover({ sex, pollinations }: Flower, found: Growing | null): boolean {
+  return (
+    sex === 'perfect' &&
+    found?.stand.reason !== 'cross' &&
+    pollinations.every(({ fathers, clean }) => fathers.length === 0 && clean === null)
+  );
+}
+
 /** Whether hands and tool were clean at each visit. */
 export function cleanLink({ pollinations }: Flower): ProofLink {
   const dirty = pollinations.find(({ clean }) => clean === false);
@@ -61,7 +70,7 @@ export function keptShutLink({ flower, found, today, day }: About, reasons: read
 }
 
 /** Whether it was marked on the visit on which it was worked. */
-export function markedLink({ flower, today, day, schools }: About): ProofLink {
+export function markedLink({ flower, found, today, day, schools }: About): ProofLink {
   const [first] = flower.markings;
   const worked = flower.pollinations.at(-1);
   const link = 'marked';
@@ -76,7 +85,10 @@ export function markedLink({ flower, today, day, schools }: About): ProofLink {
       ...(over ? { never: true } : {}),
     };
   }
-  const atOnce = !worked || day(first.at) <= day(worked.at);
+  // Under its cover nothing else could be taken for it: it is marked as that comes off.
+  const hidden = inItsCover(flower, found) && flower.coverOffAt !== null;
+  const until = hidden ? flower.coverOffAt : worked?.at;
+  const atOnce = !until || day(first.at) <= day(until);
   const whenGrowing = schools.marking === 'when-growing';
   return {
     link,

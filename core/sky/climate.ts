@@ -30,22 +30,31 @@ export function climateDay({ latitude }: Pick<Coordinates, 'latitude'>, date: Lo
 /** Poleward of this a frost comes every autumn, and latitude alone is good for a guess [M]. */
 const FROST_FROM_LATITUDE = 40;
 
+/** Usual night by which a hollow inland may have its first frost already, and by which the mildest coast has had it, C [M]. */
+const INLAND_C = 11;
+const COAST_C = 1;
+/** Usual night at which frost is due wherever one is, C [M]: in the far north that comes before September. */
+const DUE_C = 6;
+const SEPTEMBER = 31;
+
 /**
- * Between which days of the year (`MM-DD`) the first autumn frost may be looked for at a latitude, where nobody said [M]: from the
- * first usual night under 6 C to the first under 1 C. Only a guess: height, sea and hills may put it weeks either way. `null` nearer
- * the equator than 40 degrees: there latitude tells nothing, neither a day nor that no frost comes.
- * @example usualFrost({ latitude: 46.2 }) // { early: '10-13', late: '11-11' }
+ * Between which days of the year (`MM-DD`) the first autumn frost may be looked for at a latitude, where nobody said [M]. Wide, as height,
+ * sea and hollows put it weeks either way: inland at 45-50 degrees it may come from early September on, at a coast in November (general
+ * texts, from memory). `null` nearer the equator than 40 degrees: there latitude tells nothing, neither a day nor that no frost comes.
+ * @example usualFrost({ latitude: 46.2 }) // { early: '09-12', late: '11-11' }
  */
 export function usualFrost({
   latitude,
 }: Pick<Coordinates, 'latitude'>): { readonly early: string; readonly late: string } | null {
   if (Math.abs(latitude) < FROST_FROM_LATITUDE) return null;
+  // From the height of summer on.
   const from = latitude >= 0 ? 213 : 32;
-  const firstUnder = (limitC: number): string => {
-    for (let day = from; ; day++) {
-      const date = new Date(Date.UTC(2025, 0, 1) + ((day - 1) % 365) * 86_400_000).toISOString().slice(0, 10);
-      if (climateDay({ latitude }, date).minC < limitC || day === from + 182) return date.slice(5);
-    }
+  const dateOf = (days: number) =>
+    new Date(Date.UTC(2025, 0, 1) + ((from + days - 1) % 365) * 86_400_000).toISOString().slice(0, 10);
+  const firstUnder = (limitC: number): number => {
+    for (let days = 0; ; days++)
+      if (climateDay({ latitude }, dateOf(days)).minC < limitC || days === 182) return days;
   };
-  return { early: firstUnder(6), late: firstUnder(1) };
+  const early = Math.max(firstUnder(INLAND_C), Math.min(firstUnder(DUE_C), SEPTEMBER));
+  return { early: dateOf(early).slice(5), late: dateOf(firstUnder(COAST_C)).slice(5) };
 }

@@ -154,6 +154,11 @@ test('the first frost is guessed as a range from 40 degrees polewards; nearer th
     late: expect.stringMatching(/^(10|11)-/),
   });
   expect(usualFrost({ latitude: -46 })?.early).toMatch(/^0[345]-/);
+  // Inland at 45 to 50 degrees it may come from early or mid September on; at a coast weeks after mid October (general texts, from memory).
+  for (const latitude of [45, 47.5, 50]) {
+    expect(usualFrost({ latitude })?.early).toMatch(/^09-(0|1)/);
+    expect((usualFrost({ latitude })?.late ?? '') > '10-15').toBe(true);
+  }
   for (const latitude of [40, 46, 52, 60]) {
     const frost = usualFrost({ latitude });
     expect((frost?.early ?? '') < (frost?.late ?? '')).toBe(true);

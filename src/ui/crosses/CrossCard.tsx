@@ -106,9 +106,13 @@ function MotherRow({ mother, cross, cone, busy, onSave }: Props & { mother: Moth
   const [otherwise, setOtherwise] = useState(false);
   const tool = cone ? 'anthers' : 'brush';
   // The key names all that it records.
-  const title = `${cone ? 'Cone over' : 'Dabbed'}, bagged, ${faultlessWords(tool)}${mark ? `, mark ${mark}` : ''}`;
-  const keep = (went: { beeIn?: boolean; clean?: boolean }) =>
-    father && onSave(...visitDrafts(mother, father, tool, bagOf(growing), mark, went));
+  const title = `Both bags whole, ${cone ? 'cone over' : 'dabbed'}, bagged, ${faultlessWords(tool)}${mark ? `, mark ${mark}` : ''}`;
+  const keep = (went: { beeIn?: boolean; clean?: boolean }, whole = false) =>
+    father &&
+    onSave(
+      // What a bee got at is no seed, and gets no mark.
+      ...visitDrafts(mother, father, tool, bagOf(growing), went.beeIn ? null : mark, went, whole),
+    );
   const due =
     nextAt === null
       ? 'enough'
@@ -126,16 +130,22 @@ function MotherRow({ mother, cross, cone, busy, onSave }: Props & { mother: Moth
         small
         label={`${title}: pollen on ${plantName(growing)}${flower.thread ? `, ${flower.thread} thread` : ''}, visit ${visits + 1}`}
         disabled={busy || !father}
-        onPress={() => keep({ beeIn: false, clean: true })}
+        onPress={() => keep({ beeIn: false, clean: true }, true)}
       />
       {otherwise ? (
-        <Tiles question={`${cone ? 'Cone over' : 'Dabbed'} and bagged, but`}>
+        <Tiles question="How did it go?">
           <Tile title="a bee got in" small chosen={false} onPress={() => !busy && keep({ beeIn: true })} />
           <Tile
             title="other pollen on it"
             small
             chosen={false}
             onPress={() => !busy && keep({ clean: false })}
+          />
+          <Tile
+            title="her bag was torn: left"
+            small
+            chosen={false}
+            onPress={() => !busy && onSave({ kind: 'closureChecked', flower: flower.id, result: 'torn' })}
           />
           <Tile title="can’t say" small chosen={false} onPress={() => !busy && keep({})} />
         </Tiles>
@@ -285,11 +295,28 @@ function Afterwards({ cross: { growing: first, waiting, lost, bagsOff }, busy, o
           note={flower.mark ? `mark ${flower.mark}` : 'fruit forms'}
         >
           <Button
-            title="Bag off"
+            title="Bag whole, off"
             small
-            label={`Bag off ${plantName(growing)}`}
+            label={`Bag off ${plantName(growing)}, still whole`}
             disabled={busy}
-            onPress={() => onSave({ kind: 'coverOff', flower: flower.id })}
+            onPress={() =>
+              onSave(
+                { kind: 'closureChecked', flower: flower.id, result: 'whole' },
+                { kind: 'coverOff', flower: flower.id },
+              )
+            }
+          />
+          <Button
+            title="Bag torn, off"
+            small
+            label={`Bag off ${plantName(growing)}, torn`}
+            disabled={busy}
+            onPress={() =>
+              onSave(
+                { kind: 'closureChecked', flower: flower.id, result: 'torn' },
+                { kind: 'coverOff', flower: flower.id },
+              )
+            }
           />
           {flower.mark ? (
             <Button

@@ -57,7 +57,15 @@ export function FatherCard({
           flower={flower}
           growing={growing}
           note={`bagged, open: pollen good till ${shortDayText(goodUntil)}`}
-        />
+        >
+          <Button
+            title="Bag torn"
+            small
+            label={`The bag of a father flower of ${plantName(growing)} is torn`}
+            disabled={busy}
+            onPress={() => onSave({ kind: 'closureChecked', flower: flower.id, result: 'torn' })}
+          />
+        </FlowerRow>
       ))}
       {plants.map((growing) => (
         <Button

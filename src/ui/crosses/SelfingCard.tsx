@@ -202,7 +202,7 @@ function MarkKeys({ each: { flower, growing }, busy, onSave }: Omit<Props, 'plan
   const mark = useNextMark();
   const bagged = flower.shuttings.length > 0 && flower.coverOffAt === null;
   const rest = hasTrusses(growing.crop);
-  const title = [bagged ? 'Bag off' : null, `mark ${mark} on`, rest ? 'the rest pinched off' : null]
+  const title = [bagged ? 'Bag whole, off' : null, `mark ${mark} on`, rest ? 'the rest pinched off' : null]
     .filter(Boolean)
     .join(', ');
   return (
@@ -214,12 +214,31 @@ function MarkKeys({ each: { flower, growing }, busy, onSave }: Omit<Props, 'plan
         disabled={busy}
         onPress={() =>
           onSave(
-            ...(bagged ? [{ kind: 'coverOff' as const, flower: flower.id }] : []),
+            ...(bagged
+              ? [
+                  { kind: 'closureChecked' as const, flower: flower.id, result: 'whole' as const },
+                  { kind: 'coverOff' as const, flower: flower.id },
+                ]
+              : []),
             { kind: 'marked', flower: flower.id, mark },
             ...(rest ? [{ kind: 'pinched' as const, flower: flower.id }] : []),
           )
         }
       />
+      {bagged ? (
+        <Button
+          title="Bag torn"
+          small
+          label={`${plantName(growing)}: bag torn over its fruits`}
+          disabled={busy}
+          onPress={() =>
+            onSave(
+              { kind: 'closureChecked', flower: flower.id, result: 'torn' },
+              { kind: 'coverOff', flower: flower.id },
+            )
+          }
+        />
+      ) : null}
     </FlowerRow>
   );
 }

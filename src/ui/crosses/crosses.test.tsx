@@ -54,9 +54,28 @@ test('a visit names all that it records, and says until when it helps', async ()
   const { saved } = await shown(garden, DAY);
   expect(screen.getByText('Tallow Horn × Lock Flame')).toBeTruthy();
   expect(screen.getByText(/0 visits, due now · takes pollen till/)).toBeTruthy();
-  fireEvent.press(screen.getByText(/^Dabbed, bagged, clean brush, no bee in, mark /));
+  fireEvent.press(screen.getByText(/^Both bags whole, dabbed, bagged, clean brush, no bee in, mark /));
+  expect(saved[0]?.map(({ kind }) => kind)).toEqual([
+    'closureChecked',
+    'closureChecked',
+    'pollinated',
+    'marked',
+  ]);
+  expect(saved[0]?.[2]).toMatchObject({ flower, tool: 'brush', shutAgain: 'mesh-bag', purpose: 'seed' });
+});
+
+test('who can’t say that all went well says how it went, and only that is written', async () => {
+  const { garden, opened, bagged } = peppers();
+  bagged('2026-07-13');
+  const flower = opened();
+  const { saved } = await shown(garden, DAY);
+  fireEvent.press(screen.getByText('Not quite so'));
+  expect(saved).toEqual([]);
+  fireEvent.press(screen.getByText('can’t say'));
   expect(saved[0]?.map(({ kind }) => kind)).toEqual(['pollinated', 'marked']);
-  expect(saved[0]?.[0]).toMatchObject({ flower, tool: 'brush', shutAgain: 'mesh-bag', purpose: 'seed' });
+  expect(saved[0]?.[0]).not.toHaveProperty('clean');
+  fireEvent.press(screen.getByText('her bag was torn: left'));
+  expect(saved[1]).toEqual([{ kind: 'closureChecked', flower, result: 'torn' }]);
 });
 
 test('a mother that dropped writes nothing before the cause is said; one that was spoilt gets no cause', async () => {

@@ -6,7 +6,7 @@ import { benchLineage } from './lineage';
 import { benchIsolation, benchPlan } from './plan';
 import { benchMarks } from './marks';
 import { benchOpening } from './opening';
-import { benchProof } from './proof';
+import { benchProof, benchProofWorld } from './proof';
 import { benchReading } from './reading';
 import { benchRounds } from './rounds';
 import { benchSeasons } from './season';
@@ -31,6 +31,8 @@ const FULL = {
   rows: [2_000, 20_000],
   marks: 50_000,
   graded: 5_000,
+  // Ten fruits in each of them, of three crops and three kinds of people: 10 000.
+  worlds: 112,
   plans: 200,
 };
 const SMALLEST = {
@@ -48,6 +50,7 @@ const SMALLEST = {
   rows: [200],
   marks: 500,
   graded: 100,
+  worlds: 3,
   plans: 12,
 };
 
@@ -67,6 +70,7 @@ async function main(): Promise<void> {
     rows,
     marks,
     graded,
+    worlds,
     plans,
   } = process.argv.includes('--smallest') ? SMALLEST : FULL;
   benchCore(events);
@@ -76,6 +80,7 @@ async function main(): Promise<void> {
   benchCoverage(covered);
   benchAgainstR(fruits);
   benchProof(lots, graded);
+  benchProofWorld(worlds);
   benchMarks(marks);
   benchLineage(choices, rows);
   benchIsolation(stands, neighbours);

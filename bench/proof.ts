@@ -1,6 +1,7 @@
 import { gradeProof, type ProofInput } from '../core/purity';
 import { seededRandom } from '../core/random';
 import { calibration, madeUpLot } from '../core/simulation';
+import { proofReport } from '../core/simulation/proofWorld';
 
 const STANDS = 60;
 
@@ -26,4 +27,17 @@ export function benchProof(lots: number, fruits: number): void {
   console.log(
     `  ${fruits} fruits of ${STANDS} stands graded in ${(performance.now() - start).toFixed(0)} ms (wanted under 300)`,
   );
+}
+
+/** Prints how the grader stands over so many gardens of each crop and each kind of person, in a world that shares no number with it. */
+export function benchProofWorld(gardens: number): void {
+  const reports = proofReport(gardens).sort((a, b) => (a.grown + a.grade < b.grown + b.grade ? -1 : 1));
+  const fruits = reports.reduce((sum, report) => sum + report.fruits, 0);
+  console.log(
+    `proof, ${fruits} fruits of careful, hasty and forgetful people (wanted: at most 5 % of the lots above the range; likely over true 0.5 to 2):`,
+  );
+  for (const { grown, grade, lots, above, likely, truth } of reports)
+    console.log(
+      `  ${grown}, ${grade}, ${lots} lots: ${(100 * above).toFixed(1)} % above; likely ${(100 * likely).toFixed(2)} %, true ${(100 * truth).toFixed(2)} %: ${(likely / truth).toFixed(2)}`,
+    );
 }

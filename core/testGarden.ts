@@ -58,7 +58,7 @@ export interface Planted {
 export class TestGarden {
   state: State = emptyState();
   readonly events: LedgerEvent[] = [];
-  private readonly ids;
+  readonly ids;
   private readonly patch;
   private readonly random;
   private readonly earlier = new Map<number, IdMaker>();

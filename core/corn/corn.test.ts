@@ -109,7 +109,9 @@ test('silk that was out before the bag, or a torn bag, is no seed; silk has its 
 test('the oldest silk gets what the only bag holds; a poured ear is covered till harvest', () => {
   const { garden, corn } = patch(5);
   const youngest = ear(garden, corn.plants[0], TODAY);
-  const older = ['2026-07-10', '2026-07-11', '2026-07-12'].map((on, i) => ear(garden, corn.plants[i + 1], on));
+  const older = ['2026-07-10', '2026-07-11', '2026-07-12'].map((on, i) =>
+    ear(garden, corn.plants[i + 1], on),
+  );
   const bag = tassel(garden, corn.plants[4], YESTERDAY, 16);
   const poured = cornDay(garden.state, garden.place, TODAY).pairs.map(({ ear: { flower } }) => flower.id);
   expect(poured.sort()).toEqual([...older].sort());

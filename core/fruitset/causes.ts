@@ -27,8 +27,6 @@ export interface LossSetting {
   readonly flower: Flower;
   readonly crop: Crop;
   readonly zone: string;
-  /** Epoch ms. */
-  readonly now: number;
   /** Older fruits on the plant when it was worked; `null`: not known. */
   readonly load: number | null;
   /** The weather noted from its day on, where anybody did. */
@@ -55,9 +53,9 @@ const WARM_C = 25;
  * Causes in the order in which the record speaks for them, the strongest first; those it says nothing of follow in their own order, so
  * that nothing is left out. Never grew, whenever it is found: no pollen. Grew, then failed: load under several older fruits first, end rot
  * in crops that get it, wet rot in wet heat (common practice). It only puts in order: what it was the grower says.
- * @example likelyCauses({ flower: female, crop, zone, now: Date.UTC(2026, 6, 14), load: 3, days: [] }).map(({ cause }) => cause) // ['blossom-end-rot', 'too-much-fruit']
+ * @example likelyCauses({ flower: female, crop, zone, load: 3, days: [] }).map(({ cause }) => cause) // ['too-much-fruit', 'blossom-end-rot']
  */
-export function likelyCauses({ flower, crop, zone, now, load, days }: LossSetting): LikelyCause[] {
+export function likelyCauses({ flower, crop, zone, load, days }: LossSetting): LikelyCause[] {
   const clues = new Map<LossCause, CauseClue[]>();
   const add = (cause: LossCause, clue: CauseClue) => clues.set(cause, [...(clues.get(cause) ?? []), clue]);
   const day0 = workedOn(flower, zone);

@@ -136,7 +136,7 @@ export function lookDays(crop: Crop): readonly number[] {
 
 /**
  * By this day a fruit is ripe and gone, or there never was one: nothing is left to look at.
- * @example ripeDay(cropOf('squash-maxima')) // 60
+ * @example ripeDay(cropOf('squash-maxima')) // 75
  */
 export function ripeDay({ daysToSeed, daysToEat, looks }: Crop): number {
   return Math.max(

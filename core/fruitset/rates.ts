@@ -85,7 +85,7 @@ function countsIn({ part }: { readonly part: TrialPart }): PartCounts {
 }
 
 /** How its closure was found when its turn came: what a swelling fruit does to it days later says nothing of the closure. */
-function checkAtWork(flower: Flower): Flower['checks'][number] | null {
+function checkAtWork(flower: Flower): Pick<Flower['checks'][number], 'at' | 'result'> | null {
   const [worked] = flower.pollinations;
   return worked ? (flower.checks.findLast(({ at }) => at <= worked.at) ?? null) : lastCheck(flower);
 }

@@ -139,7 +139,7 @@ test('standings: done, on course, behind, past the last useful day, more than wi
   expect(sumOf(garden(seeds(300)), TODAY, 3)?.standing).toBe('on-course');
   const late = garden(seeds(300, { by: addDays(TODAY, 40) }));
   expect(sumOf(late, TODAY, 3)).toMatchObject({ standing: 'unreachable', morningsLeft: 0 });
-  const tight = garden(seeds(3000, { by: addDays(TODAY, 60 + 11), bent: { seedsPerFruit: 200 } }));
+  const tight = garden(seeds(3000, { by: addDays(TODAY, 75 + 11), bent: { seedsPerFruit: 200 } }));
   expect(sumOf(tight, TODAY, 3)?.standing).toBe('behind');
   expect(sumOf(tight, TODAY, 0.1)?.standing).toBe('unreachable');
 });
@@ -160,12 +160,12 @@ test('seed worked after the last useful day is no seed any more, where that day 
   const made = garden(seeds(2000, { by: '2026-10-01' }));
   const stand = made.made.state.stands.get(made.squash.stand) as Stand;
   expect(lastUseful(made.made.state, made.made.place, stand, TODAY)).toMatchObject({
-    on: '2026-08-02',
+    on: '2026-07-18',
     said: true,
   });
-  worked(made, 0, '2026-08-02', 'set');
+  worked(made, 0, '2026-07-18', 'set');
   expect(sumOf(made, '2026-08-20', 3)?.forSeed.set).toBe(1);
-  worked(made, 1, '2026-08-03', 'set');
+  worked(made, 1, '2026-07-19', 'set');
   expect(sumOf(made, '2026-08-20', 3)).toMatchObject({ forSeed: { set: 1 }, standing: 'unreachable' });
 });
 
@@ -174,10 +174,11 @@ test('a squash may ripen on indoors, so frost leaves it more days than a date on
   const { stand } = made.plant('squash-maxima', 'Slate Dome', 1);
   made.write(made.time('2026-07-01', 9), { kind: 'frostExpected', patch: made.patchId, frostOn: '10-10' });
   const on = () => lastUseful(made.state, made.place, made.state.stands.get(stand) as Stand, TODAY).on;
-  expect(on()).toBe('2026-08-31');
+  // Forty warm days: in the cool of autumn ten more.
+  expect(on()).toBe('2026-08-21');
   made.goal(stand, { seed: { amount: 100, unit: 'seeds' }, by: '2026-10-10' });
-  // The sixty days are those of a late summer: in the cool of autumn there are six more.
-  expect(on()).toBe('2026-08-05');
+  // The late end of its days on the plant reaches back into the warmth.
+  expect(on()).toBe('2026-07-25');
 });
 
 test('no goal, no plants, or a goal that asks for nothing: no sum, no crash', () => {

@@ -10,7 +10,7 @@ import {
 } from '../crops';
 import { kitchenPace, lastTool, ratesOf, workTime, type Rate } from '../fruitset';
 import type { Goal, Place, Plant, Stand, State, Variety } from '../ledger';
-import { coversFor, growing, mainPatch, openingOn, plantsOfStand } from '../patch';
+import { coversFor, growing, mainPatch, openingOn, plantsOfStand, type Growing } from '../patch';
 import { addDays, daysBetween, type LocalDate } from '../time';
 import { doubtOf, needingAt, type SetDoubt } from './doubt';
 import { bringing, NO_PART, parentsMissing, partOf, type Bringing, type GoalPart } from './goalParts';
@@ -84,31 +84,27 @@ export function goalSum(
   today: LocalDate,
   perMorning: number | null = null,
 ): GoalSum | null {
-  const { goal } = stand;
-  const plants = plantsOfStand(state, stand.id).filter(({ ended }) => !ended);
-  const variety = state.varieties.get(stand.variety);
-  const first = plants[0] ? growing(state, plants[0].id) : null;
-  if (!goal || !variety || !first || (goal.seed === null && goal.kitchenFruits === null)) return null;
-  const { crop } = first;
-  // What has no rounds has no sum: beans, peas and lettuce self, and stand here for their distances alone.
-  if (crop.family === 'quiet') return null;
+  const found = summed(state, stand);
+  if (!found) return null;
+  const { goal, plants, first } = found;
+  const { crop, variety } = first;
   const selfs = stand.reason === 'seed' && selfsUnderCover(crop);
-  const season = seasonOf(state, place, stand, today);
-  const useful = lastUseful(state, place, stand, today, goal.seed !== null);
-  const done = bringing(state, place, stand, today, season.begins, useful.said ? useful.on : null);
+  const { season, useful, done } = soFar(state, place, stand, today);
   const males = malesFor(state, crop, goal);
   const setRate = ratesOf(state, place.zone).set(crop, variety.id);
   const wanted = fruitsWanted(goal, crop);
   // What selfs has its own plant for a father.
   const asked = selfs ? { ...goal, fathers: null } : goal;
   const { forSeed, forKitchen } = halvesOf(asked, wanted.fruits, done, males.value, setRate, season);
-  const withoutBags = selfs && hasCone(crop) && mainPatch(state)?.schools.cones === 'open';
-  const covers = coversFor(state, first, today).needed && !withoutBags;
-  const toShut = covers ? forSeed.pollinations : 0;
-  const shutting = selfs
-    ? selfingFor(state, place, crop, variety.id, goal, toShut)
-    : shuttingFor(state, place, crop, variety.id, goal, toShut, males.value);
-  const pollinations = forSeed.pollinations + forKitchen.pollinations;
+  const work = handWork(
+    state,
+    place,
+    first,
+    goal,
+    today,
+    { forSeed, forKitchen },
+    selfs ? null : males.value,
+  );
   const left = timeLeft(useful.on, season, today);
   const flowering = perMorning ?? usualOpening(state, plants, today, left.morningsLeft);
   return {
@@ -126,28 +122,68 @@ export function goalSum(
     fathers: done.fathers.size,
     setRate,
     setShare: shareOf(goal.bent.setShare, setRate),
-    pollinations,
+    pollinations: forSeed.pollinations + forKitchen.pollinations,
     doubt: doubtOf(goal, setRate, forSeed.left + forKitchen.left, forSeed.waiting + forKitchen.waiting),
-    ...shutting,
+    ...work,
     malesPerFemale: males,
-    // Of what selfs each fruit is marked as its bag comes off; else each flower as it is worked.
-    marks: selfs ? forSeed.left : forSeed.pollinations,
-    brushes: selfs || pollinations === 0 ? 0 : 1,
-    minutes: Math.round(
-      minutesFor(state, crop, stand, selfs ? { ...forSeed, pollinations: 0 } : forSeed, forKitchen) +
-        shutting.minutes,
-    ),
     ...left,
     perMorning: flowering,
     standing: standingOf(
       forSeed.left + forKitchen.left,
-      Math.max(shutting.femalesToShut * (shutting.underCover ?? 1), forSeed.pollinations) +
-        forKitchen.pollinations,
+      Math.max(work.femalesToShut * (work.underCover ?? 1), forSeed.pollinations) + forKitchen.pollinations,
       left.morningsLeft,
       flowering,
       goal,
       season,
     ),
+  };
+}
+
+/** The season of a stand, until when work still ripens in it, and what it has brought. */
+function soFar(state: State, place: Place, stand: Stand, today: LocalDate) {
+  const season = seasonOf(state, place, stand, today);
+  const useful = lastUseful(state, place, stand, today, (stand.goal?.seed ?? null) !== null);
+  const done = bringing(state, place, stand, today, season.begins, useful.said ? useful.on : null);
+  return { season, useful, done };
+}
+
+/** A stand with a goal that asks for something, and its plants; `null` for any other. */
+function summed(
+  state: State,
+  { id, goal }: Stand,
+): { readonly goal: Goal; readonly plants: readonly Plant[]; readonly first: Growing } | null {
+  const plants = plantsOfStand(state, id).filter(({ ended }) => !ended);
+  const first = plants[0] ? growing(state, plants[0].id) : null;
+  if (!goal || !first || (goal.seed === null && goal.kitchenFruits === null)) return null;
+  // What has no rounds has no sum: beans, peas and lettuce self, and stand here for their distances alone.
+  return first.crop.family === 'quiet' ? null : { goal, plants, first };
+}
+
+/** What is shut, marked and brushed, and how long it takes; `males` for one female, `null` where flowers self under their cover. */
+function handWork(
+  state: State,
+  place: Place,
+  first: Growing,
+  goal: Goal,
+  today: LocalDate,
+  { forSeed, forKitchen }: { readonly forSeed: GoalPart; readonly forKitchen: GoalPart },
+  males: number | null,
+): Shutting & Pick<GoalSum, 'marks' | 'brushes' | 'minutes'> {
+  const { crop, stand, variety } = first;
+  const selfs = males === null;
+  const withoutBags = selfs && hasCone(crop) && mainPatch(state)?.schools.cones === 'open';
+  const covers = coversFor(state, first, today).needed && !withoutBags;
+  const toShut = covers ? forSeed.pollinations : 0;
+  const shutting = selfs
+    ? selfingFor(state, place, crop, variety.id, goal, toShut)
+    : shuttingFor(state, place, crop, variety.id, goal, toShut, males);
+  const byHand = selfs ? NO_PART : forSeed;
+  return {
+    ...shutting,
+    // Of what selfs each fruit is marked as its bag comes off; else each flower as it is worked.
+    marks: selfs ? forSeed.left : forSeed.pollinations,
+    brushes: byHand.pollinations + forKitchen.pollinations > 0 ? 1 : 0,
+    minutes: Math.round(minutesFor(state, crop, stand, byHand, forKitchen) + shutting.minutes),
   };
 }
 

@@ -104,7 +104,7 @@ const RIPENS_INDOORS_FROM_DAYS = 40;
 /**
  * Until when a pollination of a stand still brings ripe seed (or fruit to eat): the day wanted or the first frost, less the late end
  * of the crop's days to ripe, longer in the cool of autumn; squash for seed may finish indoors. Common practice.
- * @example lastUseful(state, place, stand, '2026-07-13') // { on: '2026-09-03', until: '2026-10-13', said: false }
+ * @example lastUseful(state, place, stand, '2026-07-13') // { on: '2026-08-03', until: '2026-09-12', said: false }
  */
 export function lastUseful(
   state: State,

@@ -57,7 +57,8 @@ export function bloomGroups(state: AboutTables): readonly BloomGroup[] {
 }
 
 /** Whether two could cross, of which one is one's own: what crosses next door is nobody's trouble here. */
-const couldMeet = (a: Plain, b: Plain): boolean => (a.own || b.own) && crossing(a.kind, b.kind).verdict !== 'never';
+const couldMeet = (a: Plain, b: Plain): boolean =>
+  (a.own || b.own) && crossing(a.kind, b.kind).verdict !== 'never';
 
 function ownRows(state: AboutTables): Plain[] {
   return standings(state).map((found) => {

@@ -1,5 +1,5 @@
 import type { LinkState } from './fitForSeed';
-import { atMost, likelyShare, mixed, quantile, unsure, type ShareDistribution } from './shares';
+import { atMost, likelyShare, mixed, quantile, unsure, WORST_SHARE, type ShareDistribution } from './shares';
 
 /** The links that make a fruit pure, in the order in which they are made (common practice). */
 export const PROOF_LINKS = [
@@ -102,16 +102,16 @@ interface Failing {
  * finds less room, and the next day hardly any. Held to a simulation that shares none of this (`bench/proof.ts`).
  */
 const FAILING: Readonly<Record<ProofLinkKind, Failing>> = {
-  'shut-before': { seen: 0.001, unrecorded: 0.25, usual: 0.6, worst: 1, of: 'about' },
-  whole: { seen: 0.004, unrecorded: 0.08, usual: 0.4, worst: 0.9, of: 'about' },
+  'shut-before': { seen: 0.001, unrecorded: 0.2, usual: 0.2, worst: 0.9, of: 'about' },
+  whole: { seen: 0.004, unrecorded: 0.08, usual: 0.05, worst: 0.8, of: 'about' },
   'anthers-out': { seen: 0, unrecorded: 0, usual: 0, worst: 0, of: 'about' },
-  fathers: { seen: 0.003, unrecorded: 0.04, usual: 0.1, worst: 0.45, of: 'all' },
-  clean: { seen: 0.003, unrecorded: 0.06, usual: 0.04, worst: 0.12, of: 'all' },
-  'no-insect': { seen: 0.004, unrecorded: 0.07, usual: 0.15, worst: 0.5, of: 'about' },
-  'shut-again': { seen: 0.003, unrecorded: 0.1, usual: 0.2, worst: 0.6, of: 'about' },
-  'kept-shut': { seen: 0.003, unrecorded: 0.06, usual: 0.08, worst: 0.3, of: 'about' },
-  marked: { seen: 0.001, unrecorded: 0.025, usual: 1, worst: 1, of: 'about' },
-  'mark-read': { seen: 0.001, unrecorded: 0.025, usual: 1, worst: 1, of: 'about' },
+  fathers: { seen: 0.004, unrecorded: 0.06, usual: 0.2, worst: 1, of: 'about' },
+  clean: { seen: 0.004, unrecorded: 0.02, usual: 0.03, worst: 0.1, of: 'all' },
+  'no-insect': { seen: 0.004, unrecorded: 0.06, usual: 0.05, worst: 0.5, of: 'about' },
+  'shut-again': { seen: 0.003, unrecorded: 0.07, usual: 0.06, worst: 0.7, of: 'about' },
+  'kept-shut': { seen: 0.003, unrecorded: 0.06, usual: 0.02, worst: 0.4, of: 'about' },
+  marked: { seen: 0.001, unrecorded: 0.03, usual: 1, worst: 1, of: 'about' },
+  'mark-read': { seen: 0.001, unrecorded: 0.03, usual: 1, worst: 1, of: 'about' },
 };
 /** How often it is another fruit, where a lost mark was put on again by what was remembered [M]. */
 const DOUBTFUL = 0.2;
@@ -126,9 +126,9 @@ const ABOUT = [
   ['likely', 0.5],
   ['high', 0.25],
 ] as const;
-/** The range: in one of ten it lies below, in one of twenty above. */
+/** The range: in one of ten it lies below, in one of twenty above, the upper end with some room for what no reckoning knows. */
 const LOW_AT = 0.1;
-const HIGH_AT = 0.95;
+const HIGH_AT = 0.98;
 
 /**
  * What a fruit's evidence comes to: its grade, and the share of its seed that may have a foreign father, by how often each link fails
@@ -141,7 +141,7 @@ export function gradeProof(chain: ProofInput): Proof {
   const { likely: about } = chain.pressure ?? UNKNOWN;
   const weight = (link: GradedLink) => {
     const { chance, usual, worst } = failureOf(link, about);
-    return (chance * (usual + worst)) / 2;
+    return chance * (usual * (1 - WORST_SHARE) + worst * WORST_SHARE);
   };
   const reasons = chain.links
     .filter(({ state }) => state !== 'seen')

@@ -10,7 +10,10 @@ const NEGLIGIBLE = 1e-6;
 /** What is less likely than this is moved no further: a link more that was seen must never count against a fruit, be it by a hair. */
 const TINY = 1e-12;
 
-/** Something that may have happened, and what share then is foreign: as usual, or (as often) as bad as it gets. */
+/** How often a failure is as bad as it gets [M]: mostly little comes in, now and then much. */
+export const WORST_SHARE = 0.3;
+
+/** Something that may have happened, and what share then is foreign: as usual, or now and then as bad as it gets. */
 export interface Failure {
   readonly chance: number;
   readonly usual: number;
@@ -27,7 +30,7 @@ export function unsure(failures: readonly Failure[], from: ShareDistribution = C
   for (const { chance, usual, worst } of failures) {
     if (chance <= 0 || worst <= 0) continue;
     const next = new Float64Array(STEPS + 1);
-    const [holds, fails] = [1 - chance, chance / 2];
+    const holds = 1 - chance;
     const [some, most] = [min(1, usual), min(1, worst)];
     for (let bin = 0; bin <= top; bin++) {
       const had = now[bin] as number;
@@ -38,8 +41,8 @@ export function unsure(failures: readonly Failure[], from: ShareDistribution = C
       // Of what is still clean a part goes: as far up as that part of the way to the top.
       const clean = STEPS - bin;
       next[bin] = (next[bin] as number) + had * holds;
-      spread(next, bin + clean * some, had * fails);
-      spread(next, bin + clean * most, had * fails);
+      spread(next, bin + clean * some, had * chance * (1 - WORST_SHARE));
+      spread(next, bin + clean * most, had * chance * WORST_SHARE);
     }
     top = min(STEPS, ceil(top + (STEPS - top) * max(some, most)));
     now = next;

@@ -1,5 +1,6 @@
 import { lotShare, type GradedLink, type ProofInput, type ProofLinkKind } from '../purity';
 import { seededRandom, type Random } from '../random';
+import { openMorning, Stigma } from './stigma';
 
 /** A lot of made-up fruits: what was written down of each, and the share of its seeds whose father truly was foreign. */
 export interface MadeUpLot {
@@ -12,11 +13,8 @@ export type Diligence = 'all' | 'three';
 
 // All numbers of this file are invented, and stand in none of the grader's: pollen is counted grain by grain here, insect by insect.
 const MINUTES_OPEN = 240;
-/** Grains a brush or male leaves, and an insect. */
+/** Grains a brush or male leaves. */
 const HAND_GRAINS = 900;
-const INSECT_GRAINS = 80;
-/** Ovules find their pollen by and by: a grain that comes after so many minutes has half the chance. */
-const HALF_MINUTES = 45;
 
 /** Those by which foreign pollen comes in. */
 type LetsIn = Exclude<ProofLinkKind, 'anthers-out'>;
@@ -71,38 +69,18 @@ export function madeUpLot(random: Random, diligence: Diligence): MadeUpLot {
 function foreignIn(random: Random, broken: Broken, strange: number): number {
   // The wrong fruit was picked: one that stood open all morning.
   if (broken.marked || broken['mark-read']) return openMorning(random, strange);
-  let [own, foreign] = [0, 0];
-  const lands = (grains: number, share: number, minute: number) => {
-    const chance = 2 ** (-minute / HALF_MINUTES);
-    own += grains * (1 - share) * chance;
-    foreign += grains * share * chance;
-  };
-  const visits = (many: number, from: number, to: number) => {
-    for (let i = 0; i < many; i++)
-      lands(
-        INSECT_GRAINS * (0.3 + 1.4 * random()),
-        random() < strange ? 0.8 : 0,
-        from + (to - from) * random(),
-      );
-  };
+  const stigma = new Stigma(random, strange);
   const worked = 30;
-  if (broken['shut-before']) visits(1 + Math.floor(5 * random()), 0, worked);
-  if (broken.whole) visits(1 + Math.floor(3 * random()), 0, worked);
+  if (broken['shut-before']) stigma.visited(1 + Math.floor(5 * random()), 0, worked);
+  if (broken.whole) stigma.visited(1 + Math.floor(3 * random()), 0, worked);
   // Of two or three males one was of another kind, or had a bee in it.
   const ofHand = broken.fathers ? (random() < 0.3 ? 0.4 : strange * random()) : 0;
   const carried = broken.clean ? 0.1 * random() : 0;
-  lands(HAND_GRAINS * (0.5 + random()), Math.min(1, ofHand + carried), worked);
-  if (broken['no-insect']) visits(1, worked, worked + 1);
-  if (broken['shut-again']) visits(Math.floor(8 * random()), worked + 5, MINUTES_OPEN);
-  if (broken['kept-shut']) visits(1 + Math.floor(2 * random()), worked + 60, MINUTES_OPEN);
-  return foreign / (own + foreign);
-}
-
-function openMorning(random: Random, strange: number): number {
-  const visits = 4 + Math.floor(12 * random());
-  let foreign = 0;
-  for (let i = 0; i < visits; i++) if (random() < strange) foreign += 0.8;
-  return foreign / visits;
+  stigma.lands(HAND_GRAINS * (0.5 + random()), Math.min(1, ofHand + carried), worked);
+  if (broken['no-insect']) stigma.visited(1, worked, worked + 1);
+  if (broken['shut-again']) stigma.visited(Math.floor(8 * random()), worked + 5, MINUTES_OPEN);
+  if (broken['kept-shut']) stigma.visited(1 + Math.floor(2 * random()), worked + 60, MINUTES_OPEN);
+  return stigma.share ?? 0;
 }
 
 /** How often the truth of made-up lots lies outside of the range that the grader gives, and how wide that is. */

@@ -119,7 +119,7 @@ function CauseTile({
 function useLikely(
   of: { readonly flower: Flower; readonly growing: Growing } | null,
 ): readonly LikelyCause[] {
-  const { state, place, now } = useGarden();
+  const { state, place } = useGarden();
   return useMemo(() => {
     if (!of) return [];
     const { flower, growing } = of;
@@ -130,9 +130,8 @@ function useLikely(
       flower,
       crop: growing.crop,
       zone: place.zone,
-      now,
       load: trial ? fruitsBefore(state, trial, place.zone) : null,
       days: from === null ? [] : Object.values(weather).filter(({ date }) => date >= from),
     });
-  }, [of, state, place.zone, now]);
+  }, [of, state, place.zone]);
 }

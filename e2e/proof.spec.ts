@@ -175,7 +175,7 @@ test('a look that asks for its cause keeps what was said of the mark', async ({ 
   await page.goto('/looks');
   await page.getByRole('button', { name: /mark 1-A read$/ }).click();
   await page.getByRole('button', { name: /^Slate Dome 1: yellowing$/ }).click();
-  await button(page, 'poorly pollinated').click();
+  await page.getByRole('button', { name: /^poorly pollinated/ }).click();
   await page.getByRole('link', { name: 'Fruit' }).click();
   await page.getByRole('link', { name: /^Slate Dome 1: / }).click();
   await expect(page.getByText('Looked at: yellowing; its mark read')).toBeVisible();

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { closuresFor, hasCone, VISITS_A_DAY } from '@core/crops';
 import { freeThread, standing, visitDrafts, type CrossStand, type Mother } from '@core/crosses';
@@ -133,22 +134,24 @@ function MotherRow({ mother, cross, cone, busy, onSave }: Props & { mother: Moth
         onPress={() => keep({ beeIn: false, clean: true }, true)}
       />
       {otherwise ? (
-        <Tiles question="How did it go?">
-          <Tile title="a bee got in" small chosen={false} onPress={() => !busy && keep({ beeIn: true })} />
-          <Tile
-            title="other pollen on it"
-            small
-            chosen={false}
-            onPress={() => !busy && keep({ clean: false })}
-          />
-          <Tile
-            title="her bag was torn: left"
-            small
-            chosen={false}
-            onPress={() => !busy && onSave({ kind: 'closureChecked', flower: flower.id, result: 'torn' })}
-          />
-          <Tile title="can’t say" small chosen={false} onPress={() => !busy && keep({})} />
-        </Tiles>
+        <View style={{ width: '100%' }}>
+          <Tiles question="How did it go?">
+            <Tile title="a bee got in" small chosen={false} onPress={() => !busy && keep({ beeIn: true })} />
+            <Tile
+              title="other pollen on it"
+              small
+              chosen={false}
+              onPress={() => !busy && keep({ clean: false })}
+            />
+            <Tile
+              title="her bag was torn: left"
+              small
+              chosen={false}
+              onPress={() => !busy && onSave({ kind: 'closureChecked', flower: flower.id, result: 'torn' })}
+            />
+            <Tile title="can’t say" small chosen={false} onPress={() => !busy && keep({})} />
+          </Tiles>
+        </View>
       ) : (
         <Button
           title="Not quite so"

@@ -37,8 +37,10 @@ export function IsolationCard({ isolation }: { isolation: StandIsolation }) {
       </Row>
       {verdict === 'alone' ? (
         <Txt>
-          Nothing you wrote down could cross with it. Look over the fences out to the far end of its range:
-          what nobody looked for may well be there.
+          {isolation.rare.length > 0
+            ? 'Nothing you wrote down has to be kept apart from it.'
+            : 'Nothing you wrote down could cross with it.'}{' '}
+          Look over the fences out to the far end of its range: what nobody looked for may well be there.
         </Txt>
       ) : null}
       {verdict === 'closed-house' ? (
@@ -74,11 +76,11 @@ export function IsolationCard({ isolation }: { isolation: StandIsolation }) {
           {crop.caution}
         </Txt>
       ) : null}
-      {isolation.rare.map((words) => (
-        <Txt key={words} size="label" tone="muted">
-          {`${words} Side by side is how both are usually kept, so no distance is asked. A whole field of the other next to a few plants, or seed that nobody else has, would be a reason for it.`}
+      {isolation.rare.length > 0 ? (
+        <Txt size="label" tone="muted">
+          {`${isolation.rare.join(' ')} Side by side is how they are usually kept, so no distance is asked. A whole field of the other next to a few plants, or seed that nobody else has, would be a reason for it.`}
         </Txt>
-      ))}
+      ) : null}
       {isolation.harmless.map((words) => (
         <Txt key={words} size="label" tone="muted">
           {`Nothing to fear: ${words.charAt(0).toLowerCase()}${words.slice(1)}`}

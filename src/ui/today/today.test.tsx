@@ -162,7 +162,7 @@ describe('a goal', () => {
     ],
     [
       'behind',
-      { seed: { amount: 3000, unit: 'seeds' }, by: '2026-09-20', bent: { seedsPerFruit: 200 } },
+      { seed: { amount: 3000, unit: 'seeds' }, by: '2026-10-05', bent: { seedsPerFruit: 200 } },
       /shut every likely female/,
     ],
     [

@@ -166,10 +166,5 @@ test('a truss is shaken inside its bag, and marked with all that belongs to the 
   garden.look(garden.time(DAY, 11), truss, 'growing');
   await card();
   fireEvent.press(screen.getByText(/^Bag whole, off, mark .* on, the rest pinched off$/));
-  expect(saved[1]?.map(({ kind }) => kind)).toEqual([
-    'closureChecked',
-    'coverOff',
-    'marked',
-    'pinched',
-  ]);
+  expect(saved[1]?.map(({ kind }) => kind)).toEqual(['closureChecked', 'coverOff', 'marked', 'pinched']);
 });

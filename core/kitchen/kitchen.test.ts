@@ -74,6 +74,18 @@ test('for seed a female stands in the dawn round once shut, unless no cover is n
   expect(females()).toEqual([[flower, 'due']]);
   const plants = kitchenRound(garden.state, garden.place.zone, DAWN);
   expect(plants.flatMap(({ females: found }) => found.map(({ seed }) => seed))).toEqual([true]);
+  // In a cage with bees of its own they do the work.
+  garden.write(garden.time('2026-07-02', 9), {
+    kind: 'shelterSet',
+    bed: garden.growing(one).bed.id,
+    shelter: 'cage',
+    insects: 'put-in',
+    lampHours: null,
+    from: '2026-07-02',
+    to: null,
+  });
+  expect(females()).toEqual([]);
+  expect(kitchenRound(garden.state, garden.place.zone, DAWN)).toEqual([]);
 });
 
 test('a seed stand that also feeds the kitchen stands in the round, and its open flowers are no seed', () => {

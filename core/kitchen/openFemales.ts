@@ -44,7 +44,9 @@ export function opensOn(flower: Flower, { crop }: Pick<Growing, 'crop'>, zone: s
  */
 export function openFemales(state: State, each: Growing, zone: string, date: LocalDate): OpenFemale[] {
   if (each.crop.family !== 'cucurbit') return [];
-  const free = !coversFor(state, each, date).needed;
+  const { needed, shelter } = coversFor(state, each, date);
+  // Bees of its own in a cage do the work: no hand is wanted.
+  const free = !needed && shelter?.insects !== 'put-in';
   return flowersOn(state, each.plant.id)
     .flatMap((flower): OpenFemale[] => {
       if (flower.sex !== 'female' || flower.shuttings.length > 0) return [];

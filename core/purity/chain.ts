@@ -104,9 +104,11 @@ export function chainOf(
   const males = flower.pollinations.flatMap(({ fathers }) =>
     fathers.flatMap(({ flowers }) => flowers.flatMap((id) => state.flowers.get(id) ?? [])),
   );
-  const links = parents
-    .map((link) => moved(doubted(link, oddities), flower))
-    .map((link) => withItsWriting(link, [flower, ...males], (at) => localDateOf(at, zone)));
+  const links = withItsWriting(
+    parents.map((link) => moved(doubted(link, oddities), flower)),
+    [flower, ...males],
+    (at) => localDateOf(at, zone),
+  );
   const { offspring } = state;
   return {
     links: grownOut({ links, way, pressure }, offspring).sort((x, y) => rank(x.link) - rank(y.link)),

@@ -18,29 +18,37 @@ const FIELD_OF: Readonly<Partial<Record<ProofLinkKind, string>>> = {
 type DayOf = (at: number) => LocalDate;
 
 /**
- * A link that was seen, with what was added to it later: the entry that put it right is cited as well, and what was written after the day
- * that followed is evidence from memory. `flowers`: the fruit's own and its males.
+ * Links with what was added to them later, where they were seen: the entry that put one right is cited as well, and what was written after
+ * the day that followed is evidence from memory. `flowers`: the fruit's own and its males.
  */
-export function withItsWriting(link: ProofLink, flowers: readonly Flower[], day: DayOf): ProofLink {
-  if (link.state !== 'seen') return link;
-  const cited = new Set(link.events);
-  const field = FIELD_OF[link.link];
-  const added = flowers.flatMap(({ putRight }) =>
-    putRight.filter(
+export function withItsWriting(
+  links: readonly ProofLink[],
+  flowers: readonly Flower[],
+  day: DayOf,
+): ProofLink[] {
+  const times = new Map(flowers.flatMap(entriesOf).map(({ event, at }) => [event, at]));
+  const putRight = flowers.flatMap((flower) => flower.putRight);
+  const late = (said: EventId, of: EventId) => {
+    const at = times.get(of);
+    return at !== undefined && daysBetween(day(Date.parse(at)), day(writtenAt(said))) > 1;
+  };
+  return links.map((link) => {
+    if (link.state !== 'seen') return link;
+    const field = FIELD_OF[link.link];
+    const added = putRight.filter(
       ({ target, fields }) =>
-        cited.has(target) && fields.some((each) => each === 'at' || each === field || each === 'result'),
-    ),
-  );
-  const times = new Map<EventId, string>();
-  for (const flower of flowers) for (const { event, at } of entriesOf(flower)) times.set(event, at);
-  const late = (said: EventId, of: string) => daysBetween(day(Date.parse(of)), day(writtenAt(said))) > 1;
-  const lateAdded = added.some(({ event, target }) => late(event, times.get(target) ?? ''));
-  const lateWritten = link.events.some((event) => {
-    const at = times.get(event);
-    return at !== undefined && late(event, at);
+        link.events.includes(target) &&
+        fields.some((each) => each === 'at' || each === field || each === 'result'),
+    );
+    const fromMemory =
+      added.some(({ event, target }) => late(event, target)) ||
+      link.events.some((event) => late(event, event));
+    return {
+      ...link,
+      events: [...link.events, ...added.map(({ event }) => event)],
+      ...(fromMemory ? { late: true } : {}),
+    };
   });
-  const events = added.length === 0 ? link.events : [...link.events, ...added.map(({ event }) => event)];
-  return lateAdded || lateWritten ? { ...link, events, late: true } : { ...link, events };
 }
 
 function entriesOf(flower: Flower): readonly { readonly event: EventId; readonly at: string }[] {

@@ -161,7 +161,9 @@ export function eveningWalk(
 /** For the fruit, or where no cover is needed: its flowers are worked as they open. */
 function workedAsItOpens(state: State, each: Growing, date: LocalDate): boolean {
   const { reason, goal } = each.stand;
-  return reason === 'fruit' || (goal?.kitchenFruits ?? 0) > 0 || !coversFor(state, each, date).needed;
+  if (reason === 'fruit' || (goal?.kitchenFruits ?? 0) > 0) return true;
+  const { needed, shelter } = coversFor(state, each, date);
+  return !needed && shelter?.insects !== 'put-in';
 }
 
 /** Grown for seed or a cross, or with a flower that is. */

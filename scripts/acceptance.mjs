@@ -1,6 +1,7 @@
 // npm run acceptance: every property of the core at full size, the store under random schedules of delays, failures, other tabs and
-// sudden ends, in full number, every press while late parts are still to come, the journeys of the phone on a wide screen, and the benches that need a browser at their smallest. Every
-// seed is printed; SEED=... runs one again. npm test runs a few of each.
+// sudden ends, in full number, every press while late parts are still to come, every screen in every light, the journeys of the phone on
+// a wide screen, and the benches that need a browser at their smallest. Every seed is printed; SEED=... runs one again. npm test runs a
+// few of each.
 import { spawnSync } from 'node:child_process';
 import { ensureChromium, ensurePackages, quietEnv, root } from './ensure.mjs';
 
@@ -27,7 +28,7 @@ for (const args of [
   ['jest', 'src/data/store/acceptance', '--selectProjects', 'core'],
   // Every property, ten times as often as it says and from a seed of its own: npm test runs few, from fixed ones.
   ['jest', '--selectProjects', 'core', '--silent', '--testPathIgnorePatterns', 'src/data/store/acceptance'],
-  ['playwright', 'test', 'store.spec.ts', 'late.spec.ts', '--project', 'phone'],
+  ['playwright', 'test', 'store.spec.ts', 'late.spec.ts', 'access.spec.ts', '--project', 'phone'],
   ['playwright', 'test', '--project', 'wide'],
   ['tsx', 'bench/index.ts', '--smallest'],
 ]) {

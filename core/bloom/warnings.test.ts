@@ -75,6 +75,32 @@ describe('warnings', () => {
     expect(kinds(['pepper'], hot, [before(hot)])).toContain('heat');
     expect(kinds(['corn'], day({ maxC: 36, dewPointC: 8 }))).toContain('heat');
     expect(kinds(['corn'], day({ maxC: 36, dewPointC: 16 }))).not.toContain('heat');
+    // What dries silk is the air's thirst, not the warmth alone: 33 C over a desert's dew point, and not 36 over a wet one's.
+    expect(kinds(['corn'], day({ maxC: 33, dewPointC: 0 }))).toContain('heat');
+    expect(kinds(['corn'], day({ maxC: 40, dewPointC: 17 }))).toContain('heat');
+    // A dew point above the day's warmth was noted wrong: nothing follows from it.
+    expect(kinds(['corn'], day({ maxC: 30, dewPointC: 31 }))).not.toContain('heat');
+  });
+
+  test('aubergines and vines suffer too, each later than a tomato; gourds love the heat', () => {
+    const at = (maxC: number) => day({ minC: 18, maxC, dewPointC: 5 });
+    const hot = (crop: string, maxC: number) => kinds([crop], at(maxC), [before(at(maxC))]).includes('heat');
+    expect(['aubergine', 'squash-maxima', 'cucumber'].map((crop) => hot(crop, 34))).toEqual([
+      false,
+      false,
+      false,
+    ]);
+    expect(['aubergine', 'squash-maxima', 'cucumber'].map((crop) => hot(crop, 36))).toEqual([
+      true,
+      true,
+      true,
+    ]);
+    expect(['melon', 'watermelon'].map((crop) => [hot(crop, 37), hot(crop, 39)])).toEqual([
+      [false, true],
+      [false, true],
+    ]);
+    expect(hot('luffa', 45)).toBe(false);
+    expect(kinds(['aubergine'], day({ minC: 14 }))).toEqual(['cold-nights']);
   });
 
   test('anthers that open late are said before the round only where they take half the good hours', () => {

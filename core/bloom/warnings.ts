@@ -1,6 +1,12 @@
 import { SET_LIMITS, traitsOf, type Crop, type SetLimits } from '../crops';
 import type { Growing } from '../patch';
-import { heatCare, isKnownWeather, type WeatherDay } from '../sky';
+import {
+  heatCare,
+  humidityFromDewPoint,
+  isKnownWeather,
+  vapourPressureDeficit,
+  type WeatherDay,
+} from '../sky';
 import { addDays, type LocalDate } from '../time';
 import { weatherShift, type BloomDay } from './windows';
 
@@ -45,8 +51,6 @@ export interface WarningOptions {
 const WET_MM = 1;
 /** Days in a row that make "days on end" [M]. */
 const IN_A_ROW = 2;
-/** Dew point below which hot air is dry [M]. */
-const DRY_DEW_POINT_C = 12;
 
 /**
  * What the weather of a day means for the work, worst first. Says nothing of what nobody measured or foretold. Limits: see
@@ -124,17 +128,19 @@ export function isSticky(
 /** Hot days or hot nights each cut the set, both together end it; small fruit stands more. */
 function heatWords(
   { crop, small }: WeatheredCrop,
-  { dayC, nightC, dryHeat }: SetLimits,
+  { dayC, nightC, deficitKPa }: SetLimits,
   day: WeatherDay,
   before: readonly WeatherDay[],
   degrees: WarningOptions['degrees'],
 ): string | null {
   const name = crop.plural;
-  if (dryHeat) {
-    if (day.maxC <= dayC || day.dewPointC === null || day.dewPointC >= DRY_DEW_POINT_C) return null;
-    return `Over ${degrees(dayC)} in dry air: silk and pollen of ${name} dry within minutes. Water the evening before, and pollinate as soon as the dew is off.`;
+  if (deficitKPa !== null) {
+    if (day.dewPointC === null || day.dewPointC > day.maxC) return null;
+    const humidity = humidityFromDewPoint(day.maxC, day.dewPointC);
+    if (vapourPressureDeficit(day.maxC, humidity) < deficitKPa) return null;
+    return `${degrees(day.maxC)} in dry air: silk and pollen of ${name} dry within minutes. Water the evening before, and pollinate as soon as the dew is off.`;
   }
-  const hotDays = running(day, before, ({ maxC }) => maxC > dayC);
+  const hotDays = dayC !== null && running(day, before, ({ maxC }) => maxC > dayC);
   const hotNights = nightC !== null && running(day, before, ({ minC }) => minC > nightC);
   if (!hotDays && !hotNights) return null;
   const what = [

@@ -26,6 +26,10 @@ test.each([
   ['tomato', 'potato', 'never'],
   ['corn', 'corn', 'freely'],
   ['beet', 'chard', 'freely'],
+  ['watermelon', 'citron', 'freely'],
+  ['melon', 'citron', 'never'],
+  ['strawberry', 'alpine-strawberry', 'never'],
+  ['alpine-strawberry', 'alpine-strawberry', 'freely'],
   ['lettuce', 'bean', 'never'],
 ] as const)('%s and %s: %s', (a, b, verdict) => {
   expect(crossing({ crop: a }, { crop: b }).verdict).toBe(verdict);

@@ -1,11 +1,33 @@
 import { NEIGHBOUR_IDS, neighbourCrops } from './neighbours';
 import { cropOf } from './catalogue';
+import { foreignGrain, type CornSaid } from './cornKinds';
+import type { VarietyTraits } from './traits';
 import { CROP_IDS, type CropId } from './types';
 
-/** A crop of the patch or of a neighbour, and the species where the crop has several (peppers). */
-export interface CrossingKind {
+/** A crop of the patch or of a neighbour, and what of its variety decides on who crosses it. */
+export interface CrossingKind extends CornSaid {
   readonly crop: CropId | (typeof NEIGHBOUR_IDS)[number];
+  /** Where the crop has several (peppers). */
   readonly species?: string | null;
+  /** Its stigma stands out of the cone (tomato). */
+  readonly stigmaOut?: boolean;
+}
+
+/** What of a variety decides on who crosses it. */
+export function kindOf({
+  crop,
+  traits: { species, corn, barrier, stigmaOut },
+}: {
+  readonly crop: CropId;
+  readonly traits: VarietyTraits;
+}): CrossingKind {
+  return {
+    crop,
+    species: species ?? null,
+    corn: corn ?? null,
+    barrier: barrier ?? null,
+    stigmaOut: stigmaOut ?? false,
+  };
 }
 
 /** freely: as varieties of one species do. rarely: seed forms now and then, or in part. never: whatever lands does nothing. */
@@ -62,6 +84,14 @@ const RARELY: readonly (readonly [Pair, Pick<Crossing, 'counts' | 'why'>])[] = [
   ],
 ];
 
+/** Different species that cross freely all the same (general texts, from memory). */
+const FREELY: readonly (readonly [Pair, string])[] = [
+  [
+    ['watermelon', 'citron'],
+    'Watermelons and citron melons cross freely; the hard flesh comes out in the seedlings.',
+  ],
+];
+
 /** Peppers that cross with each other in part, and the one that rarely does with them. */
 const PARTLY: ReadonlySet<string> = new Set(['annuum', 'chinense', 'frutescens']);
 const APART = 'baccatum';
@@ -78,6 +108,7 @@ const FEARED: readonly (readonly [Pair, string])[] = [
   [['pepper', 'tomato'], 'Peppers and tomatoes never cross.'],
   [['potato', 'tomato'], 'Potatoes and tomatoes never cross.'],
   [['pepper', 'aubergine'], 'Peppers and aubergines never cross.'],
+  [['strawberry', 'alpine-strawberry'], 'Garden and alpine strawberries are two species, and do not cross.'],
 ];
 
 /**
@@ -108,8 +139,8 @@ const speciesOf = (id: CrossingKind['crop']) =>
   isOwnCrop(id) ? cropOf(id).botanical : (neighbourCrops.find((each) => each.id === id)?.botanical ?? id);
 
 /**
- * Whether two kinds cross, and why in a sentence: by species, not by kitchen name. Where the species of a pepper is not said it counts
- * as any. General texts, from memory.
+ * Whether pollen of the second kind crosses with the first, and why in a sentence: by species, not by kitchen name. The same the other
+ * way about, but for corn with a pollen barrier. Where the species of a pepper is not said it counts as any. General texts, from memory.
  *
  * @example crossing({ crop: 'cucumber' }, { crop: 'melon' }).verdict // 'never'
  */
@@ -117,6 +148,8 @@ export function crossing(a: CrossingKind, b: CrossingKind): Crossing {
   if (a.crop === b.crop) return withinCrop(a, b);
   const rare = RARELY.find(([pair]) => isPair(pair, a.crop, b.crop));
   if (rare) return { verdict: 'rarely', ...rare[1] };
+  const free = FREELY.find(([pair]) => isPair(pair, a.crop, b.crop));
+  if (free) return { verdict: 'freely', counts: true, why: free[1] };
   const feared = notToFear(a.crop, b.crop);
   if (feared !== null) return { verdict: 'never', counts: false, why: feared };
   // Beet and chard bear two names and are one species.
@@ -135,12 +168,10 @@ export function crossing(a: CrossingKind, b: CrossingKind): Crossing {
 
 function withinCrop(a: CrossingKind, b: CrossingKind): Crossing {
   const name = kindName(a.crop);
-  if (a.crop === 'corn')
-    return {
-      verdict: 'freely',
-      counts: true,
-      why: 'All corn crosses with all corn, on the wind, and it shows in that very ear.',
-    };
+  if (a.crop === 'corn') {
+    const { refused, why } = foreignGrain(a, b);
+    return refused ? { verdict: 'rarely', counts: false, why } : { verdict: 'freely', counts: true, why };
+  }
   const [one, other] = [a.species ?? null, b.species ?? null];
   if (a.crop === 'pepper' && one !== null && other !== null && one !== other) return twoPeppers(one, other);
   if (a.crop === 'melon')

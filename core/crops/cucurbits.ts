@@ -176,7 +176,7 @@ export const cucurbits: readonly Crop[] = [
     name: 'watermelon',
     plural: 'watermelons',
     botanical: 'Citrullus lanatus',
-    kinds: 'watermelon; crosses with citron',
+    kinds: 'watermelon; citron melon too, as they cross',
     otherSystems: handbook(['andromonoecious'] as const, GENERAL),
     usualShape: 'ribbed',
     clock: smallFlowerClock,

@@ -3,7 +3,12 @@ import { workSteps } from '../rounds';
 
 test('a cone of anthers is tomato’s and potato’s; trusses are not counted on peppers and aubergines', () => {
   expect(catalogue.filter(hasCone).map(({ id }) => id)).toEqual(['tomato', 'potato']);
-  expect(catalogue.filter(hasTrusses).map(({ id }) => id)).toEqual(['tomato', 'potato', 'strawberry']);
+  expect(catalogue.filter(hasTrusses).map(({ id }) => id)).toEqual([
+    'tomato',
+    'potato',
+    'strawberry',
+    'alpine-strawberry',
+  ]);
   for (const crop of catalogue) if (!hasCone(crop)) expect(crop.tools).not.toContain('anthers');
 });
 

@@ -1,3 +1,4 @@
+import type { VarietyTraits } from './traits';
 import type { Crop, Reason, Tool } from './types';
 
 /**
@@ -9,6 +10,19 @@ export function hasCone(crop: Crop): boolean {
 }
 
 /**
+ * Whether that cone shuts the stigma in, so that hardly an insect reaches it: a tomato’s, but where its stigma stands out; a potato’s
+ * stands out of it (common practice).
+ * @example coneShuts({ crop: 'tomato', traits: { stigmaOut: true } }) // false
+ */
+export const coneShuts = ({
+  crop,
+  traits,
+}: {
+  readonly crop: Crop['id'];
+  readonly traits: VarietyTraits;
+}): boolean => crop === 'tomato' && traits.stigmaOut !== true;
+
+/**
  * Whether its flowers stand in trusses that can be counted: not peppers' and aubergines', which stand alone or in twos.
  * @example hasTrusses(cropOf('tomato')) // true
  */
@@ -17,12 +31,12 @@ export function hasTrusses(crop: Crop): boolean {
 }
 
 /**
- * Whether its flowers pollinate themselves inside a cover, so that pure seed asks for no father: tomato, pepper, aubergine, potato
- * (common practice).
+ * Whether its flowers pollinate themselves inside a cover, so that pure seed asks for no father: tomato, pepper, aubergine, potato,
+ * and the alpine strawberry (common practice).
  * @example selfsUnderCover(cropOf('pepper')) // true
  */
 export function selfsUnderCover(crop: Crop): boolean {
-  return crop.family === 'nightshade';
+  return crop.family === 'nightshade' || crop.id === 'alpine-strawberry';
 }
 
 /** Flowers that one cover takes in [M]: a truss, or the buds of a twig. */
@@ -31,6 +45,7 @@ const UNDER_ONE_COVER: Readonly<Partial<Record<Crop['id'], number>>> = {
   potato: 6,
   pepper: 2,
   aubergine: 1,
+  'alpine-strawberry': 4,
 };
 
 /**
@@ -54,6 +69,8 @@ export function kitchenStep(crop: Crop, tool: Tool, insects = true): string {
   }
   if (crop.family === 'corn')
     return 'While silk shows and tassels shed: each dry morning, once the dew is off, shake the tassels over the whole block. On day 18 peel one ear and look for gaps.';
+  if (crop.family === 'strawberry' && tool === 'shaking')
+    return 'Tap or flick each truss, so that its open flowers tremble.';
   if (crop.family === 'strawberry')
     return tool === 'fan'
       ? 'A fan over open flowers moves part of the pollen (indoors about a fifth of the crop): brush the rest. Keep it away from water.'

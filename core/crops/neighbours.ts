@@ -31,6 +31,7 @@ export const NEIGHBOUR_IDS = [
   'onion',
   'carrot',
   'spinach',
+  'citron',
 ] as const;
 
 /** A crop of neighbours alone. */
@@ -82,4 +83,5 @@ export const neighbourCrops: readonly NeighbourCrop[] = [
   { ...visited, id: 'onion', name: 'onion', botanical: 'Allium cepa' },
   { ...visited, id: 'carrot', name: 'carrot', botanical: 'Daucus carota' },
   { ...blown, id: 'spinach', name: 'spinach', botanical: 'Spinacia oleracea' },
+  { ...visited, id: 'citron', name: 'citron melon', botanical: 'Citrullus amarus' },
 ];

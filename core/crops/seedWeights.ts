@@ -23,6 +23,7 @@ const SEEDS_PER_G: Readonly<Record<CropId, Fact<Range> | null>> = {
   aubergine: perGram(200, 250),
   potato: about(1200, 2000),
   strawberry: null,
+  'alpine-strawberry': about(2000, 3500),
   lettuce: about(600, 1200),
   bean: about(2, 5),
   pea: about(3, 6),

@@ -19,6 +19,7 @@ export const ROUND_CROP_IDS = [
   'aubergine',
   'potato',
   'strawberry',
+  'alpine-strawberry',
 ] as const;
 /** And those that self, for a place in the patch. */
 export const CROP_IDS = [...ROUND_CROP_IDS, 'lettuce', 'bean', 'pea'] as const;

@@ -37,7 +37,7 @@ export function fathersOf(
   variety: string | null,
   coming: number,
 ): FatherSide | null {
-  const plants = order.filter((each) => each.variety.id === variety);
+  const plants = order.filter(({ variety: { id }, plant }) => id === variety && plant.offType === null);
   const name = plants[0]?.variety.name;
   if (variety === null || name === undefined) return null;
   const toBag: CrossFlower[] = [];

@@ -1,4 +1,4 @@
-import { hasCone } from '../crops';
+import { coneShuts, selfsUnderCover } from '../crops';
 import type { Flower, Place, State } from '../ledger';
 import { coversFor, mainPatch, reasonFor, walkOrder, type Growing } from '../patch';
 import { addDays, localDateOf, type LocalDate } from '../time';
@@ -34,13 +34,13 @@ export interface SelfingPlant {
 }
 
 /**
- * Pure seed of tomato, pepper, aubergine and potato, plant by plant in walking order: strip, cover before anything opens, shake inside
+ * Pure seed of what selfs under a cover, plant by plant in walking order: strip, cover before anything opens, shake inside
  * on a few mornings, and when fruits stand bag off, mark, pinch off the rest (common practice).
  */
 export function selfingDay(state: State, place: Place, date: LocalDate): SelfingPlant[] {
   return walkOrder(state).flatMap((growing) => {
     const { crop } = growing;
-    if (!crop.flowers.perfect || crop.family !== 'nightshade') return [];
+    if (!selfsUnderCover(crop)) return [];
     const flowers = standing(state, growing).filter((flower) => reasonFor(flower, growing) === 'seed');
     if (growing.stand.reason !== 'seed' && flowers.length === 0) return [];
     return [plantDay(state, place, date, growing, flowers)];
@@ -54,13 +54,13 @@ function plantDay(
   growing: Growing,
   flowers: readonly Flower[],
 ): SelfingPlant {
-  const { plant, crop } = growing;
+  const { plant } = growing;
   const toBag: CrossFlower[] = [];
   const toShake: SelfedTruss[] = [];
   const waiting: SelfedTruss[] = [];
   const toMark: CrossFlower[] = [];
   const marked: CrossFlower[] = [];
-  const school = hasCone(crop) && mainPatch(state)?.schools.cones === 'open';
+  const school = coneShuts(growing.variety) && mainPatch(state)?.schools.cones === 'open';
   const withoutBags = coversFor(state, growing, date).needed ? (school ? 'school' : null) : 'shelter';
   for (const flower of flowers) {
     const each = { flower, growing };

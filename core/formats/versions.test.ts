@@ -2,6 +2,7 @@ import { fold } from '../ledger';
 import { fromJson } from '.';
 import versionEight from './fixtures/version-8.json';
 import versionFourteen from './fixtures/version-14.json';
+import versionFifteen from './fixtures/version-15.json';
 import versionEleven from './fixtures/version-11.json';
 import versionFive from './fixtures/version-5.json';
 import versionFour from './fixtures/version-4.json';
@@ -209,4 +210,15 @@ test('events of version 14 are read for ever: a board under a fruit; of no cover
     false,
     false,
   ]);
+});
+
+test('events of version 15 are read for ever: a cover over a flower that was still shut; no stand was looked over, no corn has a kind', () => {
+  const read = fromJson(JSON.stringify(versionFifteen));
+  if (!read.ok) throw new Error(read.message);
+  const state = fold(read.events);
+  expect(
+    [...state.flowers.values()].flatMap(({ shuttings }) => shuttings.map(({ stillShut }) => stillShut)),
+  ).toEqual([false, true]);
+  expect([...state.stands.values()].map(({ rogueLooks }) => rogueLooks)).toEqual([[]]);
+  expect([...state.varieties.values()].map(({ traits }) => traits)).toEqual([{}]);
 });

@@ -19,3 +19,4 @@ export * from './followed';
 export * from './compare';
 export * from './causes';
 export * from './growth';
+export * from './seedLoad';

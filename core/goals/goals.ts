@@ -1,5 +1,5 @@
 import {
-  hasCone,
+  coneShuts,
   kitchenTool,
   laterVisits,
   middleOf,
@@ -152,7 +152,7 @@ function summed(
   state: State,
   { id, goal }: Stand,
 ): { readonly goal: Goal; readonly plants: readonly Plant[]; readonly first: Growing } | null {
-  const plants = plantsOfStand(state, id).filter(({ ended }) => !ended);
+  const plants = plantsOfStand(state, id).filter(({ ended, offType }) => !ended && !offType);
   const first = plants[0] ? growing(state, plants[0].id) : null;
   if (!goal || !first || (goal.seed === null && goal.kitchenFruits === null)) return null;
   // What has no rounds has no sum: beans, peas and lettuce self, and stand here for their distances alone.
@@ -171,7 +171,7 @@ function handWork(
 ): Shutting & Pick<GoalSum, 'marks' | 'brushes' | 'minutes'> {
   const { crop, stand, variety } = first;
   const selfs = males === null;
-  const withoutBags = selfs && hasCone(crop) && mainPatch(state)?.schools.cones === 'open';
+  const withoutBags = selfs && coneShuts(variety) && mainPatch(state)?.schools.cones === 'open';
   const covers = coversFor(state, first, today).needed && !withoutBags;
   const toShut = covers ? forSeed.pollinations : 0;
   const shutting = selfs

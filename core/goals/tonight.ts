@@ -272,7 +272,7 @@ function choose<T extends ToShut & { growing: Growing }>(candidates: readonly T[
   return taken;
 }
 
-/** Males in turn from each plant that has some to open, sick plants left out. */
+/** Males in turn from each plant that has some to open; sick plants and off-types are left out. */
 function spreadMales(
   view: VarietyOutlook | null,
   standing: readonly Growing[],
@@ -286,7 +286,7 @@ function spreadMales(
         growing.plant.id,
         (likely.get(growing.plant.id) ?? 0) + chanceTonight(forecast, date, growing.crop),
       );
-  const able = standing.filter(({ plant }) => plant.health !== 'sick');
+  const able = standing.filter(({ plant }) => plant.health !== 'sick' && plant.offType === null);
   // Where no males were counted any plant may have one: the walk will tell.
   const uncounted = [...likely.values()].every((sum) => sum < 0.5);
   const given = new Map<Growing, number>();

@@ -1,4 +1,4 @@
-import { crossing, notToFear, type Crop } from '../crops';
+import { crossing, kindOf, notToFear, type Crop } from '../crops';
 import type { StandId } from '../ids';
 import type { Precious, Stand, Variety } from '../ledger';
 import { coversFor, growing, standing, standings, type Standing } from '../patch';
@@ -8,7 +8,7 @@ import { aboutIn, type About, type AboutTables } from './about';
 import { bloomIn, type OwnBloom } from './bloom';
 import type { DistanceVerdict } from './needed';
 import { foreignPressure, type Pressure } from './pressure';
-import { kindOf, neighbourRivals, ownRivals, type Rival } from './rivals';
+import { neighbourRivals, ownRivals, type Rival } from './rivals';
 
 /** Whether a stand's distances would keep it pure without a hand. */
 export interface StandIsolation {
@@ -83,7 +83,7 @@ export function isolationIn(state: About, id: StandId, today: LocalDate): StandI
     harmless: harmlessTo(state, crop),
     rare: closed ? [] : rareFor(state, own),
     pressure: foreignPressure(
-      { ...kindOf(own), plants: plants.length, bloom },
+      { ...kindOf(own.variety), plants: plants.length, bloom },
       rivals.map(({ source }) => source),
       { winds: windsIn(state, bloom) },
     ),
@@ -107,10 +107,10 @@ function windsIn({ patches }: About, bloom: OwnBloom | null): readonly number[] 
 /** The kinds about that cross with a stand, but too rarely to be kept apart. */
 function rareFor(state: About, own: Standing): readonly string[] {
   const kinds = [
-    ...standings(state).map(kindOf),
+    ...standings(state).map(({ variety }) => kindOf(variety)),
     ...[...state.neighbours.values()].filter(({ goneAt }) => goneAt === null),
   ];
-  const found = kinds.map((kind) => crossing(kindOf(own), kind));
+  const found = kinds.map((kind) => crossing(kindOf(own.variety), kind));
   return [
     ...new Set(found.flatMap(({ verdict, counts, why }) => (verdict === 'rarely' && !counts ? why : []))),
   ];

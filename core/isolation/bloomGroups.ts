@@ -1,10 +1,9 @@
-import { crossing, type CrossingKind } from '../crops';
+import { crossing, kindOf, type CrossingKind } from '../crops';
 import type { NeighbourId, StandId } from '../ids';
 import type { State } from '../ledger';
 import { standings } from '../patch';
 import type { AboutTables } from './about';
 import { bloomOf, bothOpen, type Bloom } from './bloom';
-import { kindOf } from './rivals';
 
 /** A stand or a planting next door on the calendar of what flowers together. */
 export interface BloomRow {
@@ -66,7 +65,7 @@ function ownRows(state: AboutTables): Plain[] {
     return {
       id: found.stand.id,
       own: true,
-      kind: kindOf(found),
+      kind: kindOf(found.variety),
       variety: found.variety.name,
       bloom,
       fromLatest: bloom?.fromLatest ?? null,
@@ -79,12 +78,12 @@ function ownRows(state: AboutTables): Plain[] {
 function nextDoorRows({ neighbours }: Pick<State, 'neighbours'>): Plain[] {
   return [...neighbours.values()]
     .filter(({ goneAt }) => goneAt === null)
-    .map(({ id, crop, species, variety, bloomFrom, bloomTo, knownBy }) => {
+    .map(({ id, crop, species, corn, variety, bloomFrom, bloomTo, knownBy }) => {
       const known = bloomFrom !== null && bloomTo !== null;
       return {
         id,
         own: false,
-        kind: { crop, species },
+        kind: { crop, species, corn },
         variety,
         bloom: known ? { from: bloomFrom, to: bloomTo } : null,
         fromLatest: bloomFrom,

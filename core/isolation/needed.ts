@@ -1,4 +1,4 @@
-import { isolationRange, pollenPath, type PollenKind, type PollenPath } from '../crops';
+import { isolationRange, pollenPath, type CrossingKind, type PollenPath } from '../crops';
 import type { Beside, Between, Precious, WeighedReason } from '../ledger';
 
 /** What holds around a stand; what is absent nobody said, and it weighs nothing. */
@@ -71,7 +71,7 @@ export function isolationNeeded({
   surroundings = {},
   weights = WEIGHTS,
   ...kind
-}: PollenKind & {
+}: CrossingKind & {
   readonly importance: Precious;
   readonly surroundings?: Surroundings;
   readonly weights?: Weights;

@@ -1,10 +1,10 @@
-import { crossing, pollenPath, type PollenKind } from '../crops';
+import { crossing, pollenPath, type CrossingKind } from '../crops';
 import { mustBe } from '../errors';
 import type { Beside, Between } from '../ledger';
 import { overlapOf, type Bloom } from './bloom';
 
 /** A stand whose flowers are open to whatever comes. */
-export interface OpenStand extends PollenKind {
+export interface OpenStand extends CrossingKind {
   readonly plants: number;
   /** `null`: nobody knows; it counts as open at the same time. */
   readonly bloom: Bloom | null;
@@ -119,16 +119,16 @@ function oddsOf(stand: OpenStand, other: PollenSource, winds: readonly number[])
   );
 }
 
-function carrierOf(kind: PollenKind): keyof typeof THINNING {
+function carrierOf(kind: CrossingKind): keyof typeof THINNING {
   switch (pollenPath(kind).value) {
     case 'wind':
       return 'wind';
     case 'insects':
       return 'bees';
     case 'mixed':
-      return kind.stigmaOut ? 'stigmaOut' : 'visited';
+      return kind.crop === 'tomato' || kind.crop === 'potato' ? 'stigmaOut' : 'visited';
     case 'self':
-      return kind.crop === 'tomato' || kind.crop === 'potato' ? 'bumblebees' : 'shut';
+      return kind.crop === 'tomato' ? 'bumblebees' : 'shut';
   }
 }
 

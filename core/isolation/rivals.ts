@@ -1,4 +1,4 @@
-import { crossing, pollenPath, type Crossing, type CrossingKind } from '../crops';
+import { crossing, kindOf, pollenPath, type Crossing, type CrossingKind } from '../crops';
 import type { NeighbourId, StandId } from '../ids';
 import type { Beside, Between, Corner, Neighbour, Precious } from '../ledger';
 import { between, groundOf, mainPatch, neighbourPlace, shelterOn, standings, type Standing } from '../patch';
@@ -46,19 +46,13 @@ export const CORN_APART_DAYS = 14;
 /** For the others, days between the last flower of one and the first of the other [M]. */
 const APART_DAYS = 3;
 
-/** Crop and species, as far as they decide on crossing. */
-export const kindOf = ({ crop, variety }: Pick<Standing, 'crop' | 'variety'>): CrossingKind => ({
-  crop: crop.id,
-  species: variety.traits.species ?? null,
-});
-
 /** The other stands of the patch that could cross with one. */
 export function ownRivals(state: About, own: Asked, today: LocalDate): Rival[] {
   const ground = groundOf(own);
   return standings(state).flatMap((other): Rival[] => {
     const { id } = other.stand;
     if (id === own.stand.id || other.variety.id === own.variety.id || shutIn(other, today)) return [];
-    const found = crossing(kindOf(own), kindOf(other));
+    const found = crossing(kindOf(own.variety), kindOf(other.variety));
     if (!found.counts) return [];
     const { distanceM, from, to } = nearest(ground, groundOf(other));
     const larger = other.plants.length > LARGER * own.plants.length;
@@ -66,7 +60,7 @@ export function ownRivals(state: About, own: Asked, today: LocalDate): Rival[] {
       rivalOf(state, own, found, {
         from: 'own',
         id,
-        ...kindOf(other),
+        ...kindOf(other.variety),
         variety: other.variety.name,
         plants: other.plants.length,
         bearingDeg: null,
@@ -91,7 +85,7 @@ function shutIn({ bed }: Standing, today: LocalDate): boolean {
 export function neighbourRivals(state: About, own: Asked): Rival[] {
   const ground = groundOf(own);
   return [...state.neighbours.values()].flatMap((neighbour): Rival[] => {
-    const found = crossing(kindOf(own), neighbour);
+    const found = crossing(kindOf(own.variety), neighbour);
     const same = neighbour.variety?.trim().toLowerCase() === own.variety.name.trim().toLowerCase();
     if (neighbour.goneAt !== null || !found.counts || same) return [];
     const place = neighbourPlace(state.beds, neighbour);
@@ -131,9 +125,10 @@ type Other = Pick<Rival, 'from' | 'id' | 'variety' | 'distanceM' | 'across' | 'b
   };
 
 function rivalOf(state: About, own: Asked, found: Crossing, other: Other): Rival {
-  const { from, id, crop, species, variety, distanceM, across, bloom, bearingDeg, plants } = other;
+  const { from, id, crop, species, corn, barrier, variety, distanceM, across, bloom, bearingDeg, plants } =
+    other;
   const needed = isolationNeeded({
-    ...kindOf(own),
+    ...kindOf(own.variety),
     importance: own.importance,
     surroundings: {
       between: other.between,
@@ -144,7 +139,7 @@ function rivalOf(state: About, own: Asked, found: Crossing, other: Other): Rival
   });
   // Guessed days keep nothing apart.
   const apartDays = other.guessed ? 0 : daysApart(own.bloom, bloom);
-  const enough = pollenPath(kindOf(own)).value === 'wind' ? CORN_APART_DAYS : APART_DAYS;
+  const enough = pollenPath(kindOf(own.variety)).value === 'wind' ? CORN_APART_DAYS : APART_DAYS;
   return {
     from,
     id,
@@ -160,6 +155,8 @@ function rivalOf(state: About, own: Asked, found: Crossing, other: Other): Rival
     source: {
       crop,
       species: species ?? null,
+      corn: corn ?? null,
+      barrier: barrier ?? null,
       plants: plants ?? PLANTS_NEXT_DOOR,
       bloom: other.guessed ? null : bloom,
       distanceM,

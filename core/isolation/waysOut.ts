@@ -1,4 +1,4 @@
-import { hasRounds } from '../crops';
+import { hasRounds, selfsUnderCover } from '../crops';
 import type { Precious } from '../ledger';
 import { addDays, daysBetween } from '../time';
 import type { StandIsolation } from './answer';
@@ -82,8 +82,8 @@ export function waysOut(isolation: StandIsolation): readonly WayOut[] {
   const worked = hasRounds(crop);
   const minutes = worked ? crop.minutesPerFemale.value / crop.setShare.value : null;
   const fits: Readonly<Record<Way, boolean>> = {
-    'by-hand': worked && crop.family !== 'nightshade',
-    bag: crop.family === 'nightshade',
+    'by-hand': worked && !selfsUnderCover(crop),
+    bag: selfsUnderCover(crop),
     move: ownOnly && fartherM <= MOVED_AT_MOST_M,
     later: crop.id === 'corn',
     cage: crop.family !== 'corn',

@@ -57,6 +57,7 @@ export function deriveNeighbour(id: string, events: readonly LedgerEvent[]): Nei
         patch: event.patch,
         crop: event.crop,
         species: event.species ?? null,
+        corn: event.corn ?? null,
         variety: event.variety,
         plants: event.plants,
         distanceM: event.distanceM,
@@ -134,6 +135,7 @@ export function deriveStand(id: string, events: readonly LedgerEvent[]): Stand |
   const malesPicked: Stand['malesPicked'][number][] = [];
   const bees: Stand['bees'][number][] = [];
   const cares: Stand['cares'][number][] = [];
+  const rogueLooks: Stand['rogueLooks'][number][] = [];
   let leaving: Stand['leaving'] = null;
   let reason: Stand['reason'] | null = null;
   let moved: Stand['moved'] = { alongM: 0, acrossM: 0 };
@@ -142,7 +144,7 @@ export function deriveStand(id: string, events: readonly LedgerEvent[]): Stand |
   for (const event of events) {
     if (event.kind === 'standAdded') {
       const { bed, variety } = event;
-      const lists = { clock, groups, picked, bees, cares, malesPicked };
+      const lists = { clock, groups, picked, bees, cares, malesPicked, rogueLooks };
       stand = {
         id,
         bed,
@@ -173,7 +175,9 @@ export function deriveStand(id: string, events: readonly LedgerEvent[]): Stand |
     } else if (event.kind === 'careGiven') {
       const { at, by, care, product, reentryHours, daysToHarvest, on = null } = event;
       cares.push({ event: event.id, at, by, care, product, reentryHours, daysToHarvest, on });
-    } else if (event.kind === 'goalSet') goal = event.goal;
+    } else if (event.kind === 'lookedOver')
+      rogueLooks.push({ event: event.id, at: event.at, stage: event.stage });
+    else if (event.kind === 'goalSet') goal = event.goal;
     else if (event.kind === 'clockNoted') clock.push({ at: event.at, what: event.what });
     else if (event.kind === 'groupCounted') {
       const { at, by, plant, from, to, how, worked, set, bent, early = false } = event;

@@ -32,6 +32,7 @@ import type {
   GoalSet,
   GroupCounted,
   LeaveSet,
+  LookedOver,
   MalesCounted,
   MalesPicked,
   OffTypeFound,
@@ -64,7 +65,7 @@ import type {
 } from './planEvents';
 
 /** The version written into new events. Older ones are read for ever (`upcast`). */
-export const SCHEMA_VERSION = 15;
+export const SCHEMA_VERSION = 16;
 
 /** Every event there is. */
 export type LedgerEvent =
@@ -105,6 +106,7 @@ export type LedgerEvent =
   | GroupCounted
   | FruitsPicked
   | LeaveSet
+  | LookedOver
   | BeesCounted
   | CareGiven
   | MalesPicked
@@ -182,6 +184,7 @@ export const SUBJECT_FIELD: Readonly<Record<EventKind, SubjectKind | 'subject'>>
   groupCounted: 'stand',
   fruitsPicked: 'stand',
   leaveSet: 'stand',
+  lookedOver: 'stand',
   beesCounted: 'stand',
   careGiven: 'stand',
   malesPicked: 'stand',

@@ -1,4 +1,14 @@
-import type { CropId, FruitShape, Reason, SchoolKey, SexSystem, Stage, Tool, VarietyTraits } from '../crops';
+import type {
+  CropId,
+  FruitShape,
+  Reason,
+  RogueStage,
+  SchoolKey,
+  SexSystem,
+  Stage,
+  Tool,
+  VarietyTraits,
+} from '../crops';
 import type { BedId, FlowerId, PatchId, PlantId, StandId, VarietyId } from '../ids';
 import type { LocalDate } from '../time';
 import type { Goal, NotedDay, Place, Recorded } from './eventParts';
@@ -187,6 +197,11 @@ export interface GroupCounted extends Recorded<'groupCounted'> {
 export interface LeaveSet extends Recorded<'leaveSet'> {
   readonly stand: StandId;
   readonly every: number | null;
+}
+/** A stand looked over for plants not true to the variety, and all were; a stranger is `offTypeFound`. Since version 16. */
+export interface LookedOver extends Recorded<'lookedOver'> {
+  readonly stand: StandId;
+  readonly stage: RogueStage;
 }
 /** A stand watered, fed, mulched (straw under its fruit too) or sprayed. Since version 14. */
 export interface CareGiven extends Recorded<'careGiven'> {

@@ -1,11 +1,13 @@
 import Joi from 'joi';
 import {
+  CORN_KINDS,
   CROP_IDS,
   FRUIT_SHAPES,
   NEIGHBOUR_IDS,
   PEPPER_SPECIES,
   PICKED,
   REASONS,
+  ROGUE_STAGES,
   SCHOOLS,
   SEX_SYSTEMS,
   STAGES,
@@ -124,6 +126,9 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
     species: Joi.string()
       .valid(...PEPPER_SPECIES)
       .optional(),
+    corn: Joi.string()
+      .valid(...CORN_KINDS)
+      .optional(),
     variety: text(80).trim().min(1).allow(null).required(),
     plants: count.min(1).max(10_000_000).allow(null).required(),
     distanceM: Joi.number().min(0).max(20_000).required(),
@@ -156,6 +161,11 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
       f1: Joi.boolean().optional(),
       seedless: Joi.boolean().optional(),
       small: Joi.boolean().optional(),
+      stigmaOut: Joi.boolean().optional(),
+      corn: Joi.string()
+        .valid(...CORN_KINDS)
+        .optional(),
+      barrier: Joi.boolean().optional(),
     }).optional(),
     from: id('plant').optional(),
   }),
@@ -263,6 +273,7 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
     count: count.min(1).max(100_000).required(),
     weightG: Joi.number().min(0).max(20_000_000).allow(null).required(),
   }),
+  lookedOver: () => ({ stand: id('stand'), stage: oneOf(ROGUE_STAGES) }),
   careGiven: () => ({
     stand: id('stand'),
     care: oneOf(CARES),

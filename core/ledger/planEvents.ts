@@ -63,6 +63,8 @@ export interface NeighbourNoted extends Recorded<'neighbourNoted'> {
   readonly crop: CropId | NeighbourCropId;
   /** The species, where the crop has several (peppers). */
   readonly species?: VarietyTraits['species'];
+  /** What a corn is grown as. Since version 16. */
+  readonly corn?: VarietyTraits['corn'];
   /** `null`: not known, which counts as another variety than one's own. */
   readonly variety: string | null;
   /** About how many plants; `null`: nobody counted. */

@@ -36,6 +36,8 @@ const STEPS: readonly (((event: Loose) => Loose) | null)[] = [
   null,
   // 15: stillShut on flowerShut, optional.
   null,
+  // 16: stands looked over for off-types; what a corn is grown as, its barrier, and stigmas that stand out. All optional.
+  null,
 ];
 
 if (STEPS.length !== SCHEMA_VERSION - 1)

@@ -2,6 +2,7 @@ import type {
   CropId,
   FruitShape,
   Reason,
+  RogueStage,
   SchoolChoices,
   SexSystem,
   Stage,
@@ -85,13 +86,14 @@ export interface Bed {
 /** A planting in somebody else's garden, as it was said last. */
 export type Neighbour = Omit<
   NeighbourNoted,
-  'id' | 'v' | 'at' | 'by' | 'device' | 'kind' | 'neighbour' | 'species' | 'sprayed' | 'place'
+  'id' | 'v' | 'at' | 'by' | 'device' | 'kind' | 'neighbour' | 'species' | 'corn' | 'sprayed' | 'place'
 > & {
   readonly id: NeighbourId;
   readonly sprayed: readonly LocalDate[];
   /** Where it was put on the plan; `null`: nobody put it there. */
   readonly place: Corner | null;
   readonly species: NonNullable<NeighbourNoted['species']> | null;
+  readonly corn: NonNullable<NeighbourNoted['corn']> | null;
   readonly event: EventId;
   /** When it was last said. */
   readonly saidAt: Instant;
@@ -179,6 +181,12 @@ export interface Stand {
   readonly leaving: { readonly event: EventId; readonly at: Instant; readonly every: number } | null;
   readonly bees: readonly BeeCount[];
   readonly cares: readonly CareView[];
+  /** Looked over for off-types, and all were true. */
+  readonly rogueLooks: readonly {
+    readonly event: EventId;
+    readonly at: Instant;
+    readonly stage: RogueStage;
+  }[];
   /** Males picked for the kitchen. */
   readonly malesPicked: readonly { readonly event: EventId; readonly at: Instant; readonly count: number }[];
   readonly event: EventId;

@@ -23,8 +23,8 @@ export interface Growing {
   readonly bed: Bed;
 }
 
-// A plant grown for another reason than its stand sees the stand so: whatever asks the reason asks it there.
-const standFor = remembered(
+/** A stand as a plant grown for another reason sees it: whatever asks the reason asks it there. */
+export const standFor = remembered(
   'reason',
   (stand: Stand, reason: Reason) => ({ stand, reason }),
   ({ stand, reason }): Stand => ({ ...stand, reason }),

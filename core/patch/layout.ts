@@ -1,7 +1,7 @@
-import { hasRounds, type Crop } from '../crops';
+import { hasRounds, isEdible, type Crop } from '../crops';
 import { remembered } from '../remember';
 import type { Bed, Flower, Plant, State } from '../ledger';
-import { growing, plantedIn, type Growing, type Planted } from './garden';
+import { growing, plantedIn, standFor, type Growing, type Planted } from './garden';
 
 /** Path between beds where the grower hasn't measured [M]. */
 const PATH_M = 0.6;
@@ -88,12 +88,21 @@ export function alongTheWalk<T>(
  */
 export const standingOrder = remembered('standing order', plantedIn, inOrder);
 
+/** A plant found not true to its variety ends as a mother: what is left of it is for the kitchen. */
+function asWorked(found: Growing): Growing {
+  const { plant, stand, crop } = found;
+  return plant.offType === null || stand.reason === 'fruit' || !isEdible(crop)
+    ? found
+    : { ...found, stand: standFor(stand, 'fruit') };
+}
+
 function inOrder(state: Planted): readonly Growing[] {
   const byBed = new Map<string, Growing[]>();
   for (const plant of state.plants.values()) {
     if (plant.ended) continue;
-    const found = growing(state, plant.id);
-    if (!found) continue;
+    const whole = growing(state, plant.id);
+    if (!whole) continue;
+    const found = asWorked(whole);
     const list = byBed.get(found.bed.id);
     if (list) list.push(found);
     else byBed.set(found.bed.id, [found]);

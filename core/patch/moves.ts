@@ -128,7 +128,8 @@ export function neighbourDraft(
   neighbour: Neighbour,
   change: Partial<Extract<Draft, { kind: 'neighbourNoted' }>>,
 ): Draft {
-  const { id, patch, crop, species, variety, plants, distanceM, bearingDeg, between, besides } = neighbour;
+  const { id, patch, crop, species, corn, variety, plants, distanceM, bearingDeg, between, besides } =
+    neighbour;
   const { bloomFrom, bloomTo, knownBy, sprayed, place } = neighbour;
   return {
     kind: 'neighbourNoted',
@@ -136,6 +137,7 @@ export function neighbourDraft(
     patch,
     crop,
     ...(species ? { species } : {}),
+    ...(corn ? { corn } : {}),
     variety,
     plants,
     distanceM,

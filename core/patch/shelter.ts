@@ -1,4 +1,4 @@
-import { crossing, cropOf, isEdible, setsByItself } from '../crops';
+import { crossing, cropOf, isEdible, kindOf, setsByItself } from '../crops';
 import type { Bed, Plant, ShelterView } from '../ledger';
 import type { LocalDate } from '../time';
 import { plantsOfStand, type Growing, type Planted } from './garden';
@@ -29,8 +29,7 @@ function stoodOn({ plantedOn, addedAt, ended }: Plant, date: LocalDate): boolean
 
 /** Varieties of one crop that may cross with each other. Peppers say their species; one that does not counts with all peppers. */
 function mayCross(a: Kind, b: Kind): boolean {
-  const kind = ({ crop, variety }: Kind) => ({ crop: crop.id, species: variety.traits.species ?? null });
-  return a.crop.id === b.crop.id && crossing(kind(a), kind(b)).counts;
+  return a.crop.id === b.crop.id && crossing(kindOf(a.variety), kindOf(b.variety)).counts;
 }
 
 /** Whether flowers for seed must be shut, and why. */

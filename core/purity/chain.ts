@@ -1,4 +1,4 @@
-import { DEFAULT_SCHOOLS, hasCone, type SchoolChoices } from '../crops';
+import { coneShuts, DEFAULT_SCHOOLS, type SchoolChoices } from '../crops';
 import { writtenAt } from '../ids';
 import type { Flower, PutRight, State } from '../ledger';
 import { growing, mainPatch, reasonFor, type Growing } from '../patch';
@@ -186,7 +186,7 @@ function wayOf(flower: Flower, found: Growing | null, reasons: readonly FitReaso
       !reasons.some(({ link, state }) => CLOSURE.has(link) && state === 'broken')) ||
     (first !== undefined && HOUSED.has(first.what));
   if (flower.pollinations.length === 0 && !covered)
-    return found && hasCone(found.crop) && flower.sex === 'perfect' ? 'cone' : 'open';
+    return found && coneShuts(found.variety) && flower.sex === 'perfect' ? 'cone' : 'open';
   return 'by-hand';
 }
 

@@ -1,4 +1,4 @@
-import { DEFAULT_SCHOOLS, hasCone, type SchoolChoices } from '../crops';
+import { coneShuts, DEFAULT_SCHOOLS, type SchoolChoices } from '../crops';
 import type { EventId } from '../ids';
 import type { CheckResult, Father, Flower, Pollination, ShelterView, State } from '../ledger';
 import {
@@ -119,11 +119,11 @@ export function fitForSeed(
   };
 }
 
-/** A tomato (or potato) flower that nobody covered, where the patch saves seed without bags: it sheds into its own closed cone. */
+/** A tomato flower that nobody covered, where the patch saves seed without bags: it sheds into its own closed cone. */
 function selfsInItsCone(flower: Flower, found: Growing, schools: SchoolChoices): boolean {
   return (
     schools.cones === 'open' &&
-    hasCone(found.crop) &&
+    coneShuts(found.variety) &&
     flower.sex === 'perfect' &&
     flower.shuttings.length === 0 &&
     flower.emasculated === null &&

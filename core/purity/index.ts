@@ -10,6 +10,7 @@ export * from './lotProof';
 export * from './report';
 export * from './closuresDue';
 export * from './loopsDue';
+export * from './roguing';
 export { MARK_ALPHABET, markAt, readCode, type ReadCode } from './codes';
 export * from './findMark';
 export * from './lostMark';

@@ -1,3 +1,4 @@
+import { selfsUnderCover } from '../crops';
 import {
   gardenDay,
   bloomDayOf,
@@ -189,6 +190,7 @@ function walkedBetween(state: State, plantId: PlantId, from: string, to: string)
 const hasOwnRound = ({ crop, stand }: Growing): boolean =>
   crop.family === 'corn' ||
   crop.family === 'nightshade' ||
+  (stand.reason === 'seed' && selfsUnderCover(crop)) ||
   (crop.flowers.perfect !== undefined && stand.reason === 'cross');
 
 /** The walk that a day asks for: `null` also where every plant on it has a round of its own. */

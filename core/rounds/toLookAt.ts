@@ -1,6 +1,6 @@
 import { countsDue, type CountDue } from '../fruitset';
 import type { State } from '../ledger';
-import { closuresDue, loopsDue } from '../purity';
+import { closuresDue, loopsDue, roguesDue } from '../purity';
 import type { LocalDate } from '../time';
 import { looksDue, marksMissing } from './next';
 
@@ -11,6 +11,8 @@ export interface ToLookAt {
   readonly shut: ReturnType<typeof closuresDue>;
   readonly unmarked: ReturnType<typeof marksMissing>;
   readonly loops: ReturnType<typeof loopsDue>;
+  /** Stands to be looked over for off-types. */
+  readonly rogues: ReturnType<typeof roguesDue>;
   /** Counts that may be made before their verdict; not in `total`. */
   readonly early: readonly CountDue[];
   readonly total: number;
@@ -29,13 +31,15 @@ export function toLookAt(state: State, zone: string, today: LocalDate): ToLookAt
   const shut = closuresDue(state, zone, today);
   const unmarked = marksMissing(state).filter(notThere);
   const loops = loopsDue(state, zone, today).filter(notThere);
+  const rogues = roguesDue(state, zone, today);
   return {
     owed,
     counts,
     shut,
     unmarked,
     loops,
+    rogues,
     early: all.filter(({ early }) => early),
-    total: owed.length + counts.length + shut.length + unmarked.length + loops.length,
+    total: owed.length + counts.length + shut.length + unmarked.length + loops.length + rogues.length,
   };
 }

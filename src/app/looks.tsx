@@ -13,6 +13,7 @@ import { CountRow } from '@/ui/fruit/CountRow';
 import { LookRow } from '@/ui/fruit/LookRow';
 import { AllShut, ShutRow } from '@/ui/fruit/ShutRow';
 import { LoopRow } from '@/ui/fruit/LoopRow';
+import { RogueRow } from '@/ui/fruit/RogueRow';
 import { MarkRow } from '@/ui/fruit/MarkRow';
 import { MarkQuestions } from '@/ui/marks/MarkQuestions';
 import { gated } from '@/ui/Gate';
@@ -26,7 +27,7 @@ function Looks() {
   const { state, place, today, record, patch } = useGarden();
   const router = useRouter();
   const looks = useMemo(() => toLookAt(state, place.zone, today), [state, place.zone, today]);
-  const { owed, counts: owedCounts, early, unmarked, shut, loops, total } = looks;
+  const { owed, counts: owedCounts, early, unmarked, shut, loops, rogues, total } = looks;
   const [asking, setAsking] = useState<Asking | null>(null);
   const lookDays = useLookDays();
   const wide = useIsWide();
@@ -76,6 +77,9 @@ function Looks() {
       ) : null}
       {owedCounts.map((due) => (
         <CountRow key={`${due.stand.id}/${due.from}/${due.to}`} due={due} />
+      ))}
+      {rogues.map((due) => (
+        <RogueRow key={due.stand.id} due={due} />
       ))}
       {shut.length > 1 ? <AllShut flowers={shut.map(({ flower }) => flower)} /> : null}
       <Cards of={shut} row={({ flower, growing }) => <ShutRow flower={flower} growing={growing} />} />

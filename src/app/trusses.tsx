@@ -50,7 +50,7 @@ function Trusses() {
       <UndoLine />
       {problem ? <Notice tone="brick" text={problem} /> : null}
       {plants.length === 0 ? (
-        <NoStand text="No tomato, pepper, aubergine or potato is grown for seed here. A stand’s reason is set on the Patch." />
+        <NoStand text="No tomato, pepper, aubergine, potato or alpine strawberry is grown for seed here. A stand’s reason is set on the Patch." />
       ) : (
         <Card>
           <Steps steps={STEPS} />

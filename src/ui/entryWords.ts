@@ -14,6 +14,7 @@ import {
   reasonWords,
   shelterWords,
 } from './words';
+import { rogueWords } from './fruit/rogueWords';
 
 /** Of the events of one tap, the one that says most about what was done. */
 const TELLING: readonly LedgerEvent['kind'][] = [
@@ -144,6 +145,8 @@ function wordsOf(state: State, event: LedgerEvent, events: readonly LedgerEvent[
       return `${plural(event.grown, 'plant')} grown out, ${event.off.reduce((sum, { count }) => sum + count, 0)} off`;
     case 'careGiven':
       return `${careWords[event.care]}${event.product ? ` with ${event.product}` : ''}${event.on ? ` on ${shortDayText(event.on)}` : ''}: ${standAt(event.stand)}`;
+    case 'lookedOver':
+      return `looked over ${rogueWords[event.stage]}, all true: ${standAt(event.stand)}`;
     case 'propped':
       return `${propWords[event.prop]}: ${flowerAt(event.flower)}`;
     case 'keeperChosen':

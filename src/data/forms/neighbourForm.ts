@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import type { CropId, NeighbourCropId, PEPPER_SPECIES } from '@core/crops';
+import type { CornKind, CropId, NeighbourCropId, PEPPER_SPECIES } from '@core/crops';
 import {
   fieldSchema,
   type Beside,
@@ -16,6 +16,7 @@ import { answered, NO_DAY, notBefore, typedNumber, typedOf, typedText, unitOf } 
 export interface TypedNeighbour {
   readonly crop: CropId | NeighbourCropId | null;
   readonly species: (typeof PEPPER_SPECIES)[number] | null;
+  readonly corn: CornKind | null;
   readonly variety: string;
   readonly plants: string;
   readonly distance: string;
@@ -35,6 +36,7 @@ export function typedNeighbour(neighbour: Neighbour | null, unitM = 1): TypedNei
   return {
     crop: neighbour?.crop ?? null,
     species: neighbour?.species ?? null,
+    corn: neighbour?.corn ?? null,
     variety: neighbour?.variety ?? '',
     plants: typedOf(neighbour?.plants),
     distance: neighbour ? typedDistance(neighbour, unitM) : '',
@@ -94,6 +96,7 @@ export function neighbourDraft(read: ReadNeighbour, before: Neighbour | null = n
     kind: 'neighbourNoted',
     crop,
     ...(crop === 'pepper' && read.species ? { species: read.species } : {}),
+    ...(crop === 'corn' && read.corn ? { corn: read.corn } : {}),
     variety: read.variety,
     plants: read.plants,
     distanceM,

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { crossing, CROP_IDS, kindName, NEIGHBOUR_IDS, PEPPER_SPECIES, pollenPath } from '@core/crops';
+import { CORN_KINDS, cornName, crossing, CROP_IDS, kindName, NEIGHBOUR_IDS, PEPPER_SPECIES, pollenPath } from '@core/crops';
 import { BESIDES, BETWEEN, KNOWN_BY, type Neighbour } from '@core/ledger';
 import { shortDayText } from '@core/time';
 import {
@@ -60,7 +60,7 @@ export function NeighbourSheet({ neighbour, onClose }: { neighbour: Neighbour | 
             small
             minWidth={100}
             chosen={typed.crop === crop}
-            onPress={() => set({ crop, species: null })}
+            onPress={() => set({ crop, species: null, corn: null })}
           />
         ))}
       </Tiles>
@@ -78,6 +78,20 @@ export function NeighbourSheet({ neighbour, onClose }: { neighbour: Neighbour | 
               minWidth={90}
               chosen={typed.species === species}
               onPress={() => set({ species: typed.species === species ? null : species })}
+            />
+          ))}
+        </Tiles>
+      ) : null}
+      {typed.crop === 'corn' ? (
+        <Tiles question="Grown as, where you know it">
+          {CORN_KINDS.map((corn) => (
+            <Tile
+              key={corn}
+              title={cornName(corn)}
+              small
+              minWidth={90}
+              chosen={typed.corn === corn}
+              onPress={() => set({ corn: typed.corn === corn ? null : corn })}
             />
           ))}
         </Tiles>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { overripeWords } from '@core/crops';
 import { LOOK_RESULTS, type LookResult } from '@core/ledger';
 import { expectOn } from '@core/fruitset';
 import type { OwedLook } from '@core/rounds';
@@ -35,6 +36,7 @@ export function LookRow({
   const last = flower.looks.at(-1);
   const { crop, variety } = growing;
   const { shutAgain = null, purpose } = flower.pollinations.at(-1) ?? {};
+  const overripe = due.verdict && purpose === 'seed' ? overripeWords(crop, variety.traits) : null;
   // Once the fruit plainly grows the cover comes off and the lasting mark goes on (common practice).
   const covered = due.verdict && flower.coverOffAt === null && shutAgain !== null && shutAgain !== 'open';
   const unmarked = flower.mark === null && purpose === 'seed' && (markWhenGrowing || due.verdict);
@@ -69,6 +71,11 @@ export function LookRow({
       <Txt size="label" tone="muted">
         {expectOn(crop, due.day)}
       </Txt>
+      {overripe ? (
+        <Txt size="label" tone="muted">
+          {overripe}
+        </Txt>
+      ) : null}
       {crop.id === 'bottle-gourd' && due.day >= 4 && due.day <= 6 ? (
         <GourdScale length={(mm) => (prefs.units === 'us' ? `${Math.round(mm / 25.4)} in` : `${mm} mm`)} />
       ) : null}

@@ -1,10 +1,8 @@
-import { crossing, hasRounds, cropOf, type CrossingKind } from '@core/crops';
+import { crossing, hasRounds, cropOf, kindOf } from '@core/crops';
 import type { Variety } from '@core/ledger';
 import { useGarden } from '@/data/garden/garden';
 import { Notice, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
-
-const kindOf = ({ crop, traits }: Variety): CrossingKind => ({ crop, species: traits.species ?? null });
 
 /** Whose pollen a cross gets: the varieties that can, those that seldom do, and why the rest can't. */
 export function FatherChoice({

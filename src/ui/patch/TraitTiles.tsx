@@ -1,4 +1,4 @@
-import { PEPPER_SPECIES, PICKED, traitsOf, type Crop, type Trait, type VarietyTraits } from '@core/crops';
+import { CORN_KINDS, cornName, PEPPER_SPECIES, PICKED, traitsOf, type Crop, type Trait, type VarietyTraits } from '@core/crops';
 import { Tile, Tiles } from '../controls';
 import { pickedWords } from '../words';
 
@@ -33,6 +33,15 @@ function questionOf(trait: Trait, crop: Crop): Question {
       return yesOrNo('Its fruit, if you know', 'seedless', 'with seeds');
     case 'small':
       return yesOrNo('Size of its fruit, if you know', 'up to about 90 g', 'larger');
+    case 'stigmaOut':
+      return yesOrNo('Its stigma, if you know', 'stands out of the cone', 'inside');
+    case 'corn':
+      return {
+        question: 'Grown as, if you know',
+        answers: CORN_KINDS.map((value) => ({ value, title: cornName(value) })),
+      };
+    case 'barrier':
+      return yesOrNo('Pollen barrier, if you know', 'has one', 'has none');
   }
 }
 
@@ -46,7 +55,7 @@ export function TraitTiles({
   traits: VarietyTraits;
   onChange: (traits: VarietyTraits) => void;
 }) {
-  return traitsOf(crop).map((trait) => {
+  return traitsOf(crop, traits).map((trait) => {
     const { question, answers } = questionOf(trait, crop);
     const { [trait]: said, ...rest } = traits;
     return (

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import type { ToLookAt } from '@core/rounds';
 import { useGarden } from '@/data/garden/garden';
+import { rogueWords } from '../fruit/rogueWords';
 import { useLookDays } from '../fruit/useLookDays';
 import { BETWEEN, Row, BESIDE, Card, Button } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
@@ -22,6 +23,9 @@ export function LooksCard({ looks, onOpen }: { looks: ToLookAt; onOpen: () => vo
     ),
     ...(shut > 0 ? [`${plural(shut, 'worked flower')}: still shut?`] : []),
     ...(unmarked > 0 ? [`${plural(unmarked, 'seed fruit', 'seed fruits')} without a mark`] : []),
+    ...looks.rogues.map(
+      ({ variety, stage }) => `${variety.name}, ${rogueWords[stage]}: all true to the variety?`,
+    ),
     ...(loops > 0 ? [`${plural(loops, 'loop')} to look at: tight, or gone?`] : []),
   ];
   if (owed.length === 0 && more.length === 0) {

@@ -7,6 +7,7 @@ import {
   systemAdvice,
   type StageAdvice,
 } from '@core/crops';
+import { seedLoadWords } from '@core/fruitset';
 import { coversFor, hasFlowersOf, plantName, type Growing } from '@core/patch';
 import { lookedOverOn } from '@core/rounds';
 import { clockText } from '@core/time';
@@ -60,6 +61,10 @@ export function WalkPlant(props: WalkPlantProps) {
   const forFruit = stand.reason === 'fruit';
   const wide = useIsWide();
   const covers = useMemo(() => coversFor(state, growing, today).needed, [state, growing, today]);
+  const load = useMemo(
+    () => seedLoadWords(state, growing, place.zone, today),
+    [state, growing, place.zone, today],
+  );
   const advice = eveningAdvice(crop, value.sex, value.stage, stand.reason, forFruit || covers);
   const words = walkWords(entry, growing, covers);
   const main = mainKey(entry, growing, advice, words);
@@ -74,6 +79,9 @@ export function WalkPlant(props: WalkPlantProps) {
           <SprayNotice stand={growing.stand} entering />
           <CoverAdvice growing={growing} />
           <LastUsefulNotice growing={growing} />
+          {load.map((words) => (
+            <Notice key={words} tone="pollen" text={words} />
+          ))}
         </>
       ),
     },

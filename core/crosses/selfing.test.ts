@@ -122,3 +122,32 @@ test('whatever is noted of a covered truss, it stands in one list until it is lo
     { numRuns: 60 },
   );
 });
+
+test('an alpine strawberry comes true from seed under its bag; the large one is never asked', () => {
+  const garden = new TestGarden();
+  const { plants } = garden.plant('alpine-strawberry', 'Weir Pip', 1);
+  const [plant] = plants as [PlantId];
+  garden.plant('strawberry', 'Sluice Red', 1, { reason: 'fruit' });
+  const truss = garden.see(garden.time(DAY, 18), plant, 'perfect', 'coloured');
+  expect(selfingDay(garden.state, garden.place, DAY)).toMatchObject([{ toBag: [{ flower: { id: truss } }] }]);
+  garden.write(garden.time(DAY, 18, 1), { kind: 'flowerShut', flower: truss, closure: 'mesh-bag' });
+  expect(selfingDay(garden.state, garden.place, '2026-07-15')).toMatchObject([{ toShake: [{ shaken: 0 }] }]);
+});
+
+test('a stigma that stands out of its cone wants a bag, by whatever school; so does a potato’s', () => {
+  const withoutBags = (crop: 'tomato' | 'potato', traits: object) => {
+    const garden = new TestGarden();
+    garden.school('cones', 'open');
+    const { variety } = garden.plant(crop, 'Quay Ember', 1);
+    garden.write(garden.time('2026-06-01', 9), {
+      kind: 'corrected',
+      subject: variety,
+      target: garden.state.varieties.get(variety)?.event as string,
+      changes: { traits },
+    });
+    return selfingDay(garden.state, garden.place, DAY)[0]?.withoutBags;
+  };
+  expect(withoutBags('tomato', {})).toBe('school');
+  expect(withoutBags('tomato', { stigmaOut: true })).toBeNull();
+  expect(withoutBags('potato', {})).toBeNull();
+});

@@ -153,3 +153,41 @@ test('one variety each of pepo, maxima and moschata side by side: no rivals, and
   garden.plant('squash-argyrosperma', 'Grey Cushaw', 3);
   expect(stands.map((stand) => of(stand)?.rivals.length)).toEqual([0, 0, 1]);
 });
+
+test('popcorn whose silk refuses other corn needs no distance from a field of it; the corn beside it does', () => {
+  const { garden, stand, nextDoor, answer } = patch('corn');
+  nextDoor({ corn: 'dent', variety: 'Tin Lantern' });
+  expect(answer()?.verdict).toBe('too-near');
+  const said = (traits: object) =>
+    garden.write(garden.time(DAY, 11), {
+      kind: 'corrected',
+      subject: garden.state.stands.get(stand)?.variety as string,
+      target: garden.state.varieties.get(garden.state.stands.get(stand)?.variety as string)?.event as string,
+      changes: { traits },
+    });
+  said({ corn: 'pop', barrier: true });
+  expect(answer()).toMatchObject({ verdict: 'alone', rare: [expect.stringContaining('pollen barrier')] });
+  said({ corn: 'sweet-su' });
+  expect(answer()?.rivals[0]?.crossing.why).toContain('starchy kernels');
+});
+
+test('a tomato whose stigma stands out asks for the distance of what insects carry; a potato always does', () => {
+  const far = (crop: 'tomato' | 'potato', traits: object) => {
+    const garden = new TestGarden();
+    const { stand, variety } = garden.plant(crop, 'Slate Dome', 4);
+    garden.nextDoor({ crop, distanceM: 20 });
+    garden.write(garden.time(DAY, 11), {
+      kind: 'corrected',
+      subject: variety,
+      target: garden.state.varieties.get(variety)?.event as string,
+      changes: { traits },
+    });
+    const found = isolationOf(garden.state, stand, DAY);
+    return [found?.verdict, found?.rivals[0]?.needed.farM, found?.pressure.likely];
+  };
+  const [inside, out, potato] = [far('tomato', {}), far('tomato', { stigmaOut: true }), far('potato', {})];
+  expect(inside.slice(0, 2)).toEqual(['fine', 15]);
+  expect(out.slice(0, 2)).toEqual(['too-near', 490]);
+  expect(potato.slice(0, 2)).toEqual(['too-near', 490]);
+  expect(out[2]).toBeGreaterThan(inside[2] as number);
+});

@@ -41,6 +41,7 @@ export const KIND_WORDS: Readonly<Record<EventKind, string>> = {
   fruitsPicked: 'fruit was picked',
   leaveSet: 'one flower in so many is left to the insects; null: none',
   beesCounted: 'insects counted on flowers',
+  cageOpened: 'the cage of a bed came off for a day, those it takes turns with stayed shut',
   lookedOver: 'a stand was looked over for plants not true to the variety, and all were',
   careGiven: 'a stand was cared for; of a spray what its label says; `on`: the day, if earlier',
   malesPicked: 'surplus males were picked for the kitchen',

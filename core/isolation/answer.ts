@@ -62,10 +62,13 @@ export function isolationIn(state: About, id: StandId, today: LocalDate): StandI
     importance: found.stand.goal?.precious ?? 'keep',
     bloom: bloomIn(state, found),
   };
-  const closed = !coversFor(state, at, today).needed;
+  const { needed, shelter } = coversFor(state, at, today);
+  // On its own days the cage is off: what grows next door still counts.
+  const inTurn = !needed && shelter?.insects === 'in-turn';
+  const closed = !needed && !inTurn;
   const rivals = closed
     ? []
-    : [...ownRivals(state, own, today), ...neighbourRivals(state, own)].sort(
+    : [...(inTurn ? [] : ownRivals(state, own, today)), ...neighbourRivals(state, own)].sort(
         (a, b) => lackOf(b) - lackOf(a) || (a.id < b.id ? -1 : 1),
       );
   const worst = WORST.find((verdict) => rivals.some((rival) => rival.verdict === verdict));

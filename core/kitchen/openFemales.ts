@@ -1,6 +1,6 @@
 import { eveningOf } from '../bloom';
 import type { Flower, State } from '../ledger';
-import { coversFor, flowersOn, mainPatch, reasonFor, type Growing } from '../patch';
+import { beesAtWork, coversFor, flowersOn, mainPatch, reasonFor, type Growing } from '../patch';
 import { addDays, localDateOf, type LocalDate } from '../time';
 
 /**
@@ -45,8 +45,7 @@ export function opensOn(flower: Flower, { crop }: Pick<Growing, 'crop'>, zone: s
 export function openFemales(state: State, each: Growing, zone: string, date: LocalDate): OpenFemale[] {
   if (each.crop.family !== 'cucurbit') return [];
   const { needed, shelter } = coversFor(state, each, date);
-  // Bees of its own in a cage do the work: no hand is wanted.
-  const free = !needed && shelter?.insects !== 'put-in';
+  const free = !needed && !beesAtWork(shelter);
   return flowersOn(state, each.plant.id)
     .flatMap((flower): OpenFemale[] => {
       if (flower.sex !== 'female' || flower.shuttings.length > 0) return [];

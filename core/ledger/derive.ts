@@ -12,6 +12,7 @@ export function deriveBed(id: string, events: readonly LedgerEvent[]): Bed | nul
   let bed: Bed | null = null;
   let lies: Partial<Omit<Bed, 'measured'>> = {};
   const shelters: Bed['shelters'][number][] = [];
+  const cageOff: Bed['cageOff'][number][] = [];
   const notes: Note[] = [];
   for (const event of events) {
     if (event.kind === 'bedAdded') {
@@ -28,6 +29,7 @@ export function deriveBed(id: string, events: readonly LedgerEvent[]): Bed | nul
         measured,
         sized: false,
         shelters,
+        cageOff,
         event: event.id,
         notes,
       };
@@ -41,7 +43,8 @@ export function deriveBed(id: string, events: readonly LedgerEvent[]): Bed | nul
     } else if (event.kind === 'shelterSet') {
       const { at, shelter, insects, lampHours, from, to, mesh = null } = event;
       shelters.push({ event: event.id, at, shelter, insects, mesh, lampHours, from, to });
-    } else if (event.kind === 'noted') notes.push(noteOf(event));
+    } else if (event.kind === 'cageOpened') cageOff.push({ event: event.id, at: event.at });
+    else if (event.kind === 'noted') notes.push(noteOf(event));
   }
   return bed && { ...bed, ...lies };
 }

@@ -25,6 +25,7 @@ import type {
 import type {
   BedAdded,
   BeesCounted,
+  CageOpened,
   CareGiven,
   ClockNoted,
   FrostExpected,
@@ -82,6 +83,7 @@ export type LedgerEvent =
   | NeighbourNoted
   | NeighbourGone
   | ShelterSet
+  | CageOpened
   | VarietyAdded
   | StandAdded
   | ReasonSet
@@ -158,6 +160,7 @@ export const SUBJECT_FIELD: Readonly<Record<EventKind, SubjectKind | 'subject'>>
   obstacleGone: 'obstacle',
   weightSet: 'patch',
   shelterSet: 'bed',
+  cageOpened: 'bed',
   neighbourNoted: 'neighbour',
   neighbourGone: 'neighbour',
   varietyAdded: 'variety',

@@ -58,7 +58,7 @@ export interface ShelterSet extends Recorded<'shelterSet'> {
   readonly shelter: Shelter | null;
   /**
    * Whether insects are kept out, or can get in (open vents). put-in: kept out, and some of its own put in on purpose, which had been kept
-   * without flowers. Since version 15.
+   * without flowers. Since version 15. in-turn: it comes off on some days (`cageOpened`). Since version 16.
    */
   readonly insects: ShelterInsects;
   /** How wide its mesh is. Since version 15. `null`, or left out: nobody said. */
@@ -68,6 +68,10 @@ export interface ShelterSet extends Recorded<'shelterSet'> {
   readonly from: LocalDate;
   /** The last day; `null`: until something else is said. */
   readonly to: LocalDate | null;
+}
+/** The cage of a bed is off for the day, and those that take turns with it stay shut. Since version 16. */
+export interface CageOpened extends Recorded<'cageOpened'> {
+  readonly bed: BedId;
 }
 /** A variety, and what is said of it beyond its crop. */
 export interface VarietyAdded extends Recorded<'varietyAdded'> {

@@ -119,6 +119,7 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
     reason: oneOf(WEIGHED),
     weight: Joi.number().min(-1).max(1).allow(null).required(),
   }),
+  cageOpened: () => ({ bed: id('bed') }),
   neighbourNoted: () => ({
     neighbour: id('neighbour'),
     patch: id('patch'),

@@ -36,7 +36,7 @@ const STEPS: readonly (((event: Loose) => Loose) | null)[] = [
   null,
   // 15: stillShut on flowerShut, optional.
   null,
-  // 16: stands looked over for off-types; what a corn is grown as, its barrier, and stigmas that stand out. All optional.
+  // 16: stands looked over for off-types; cages that take turns; what a corn is grown as, its barrier, and stigmas that stand out. All optional.
   null,
 ];
 

@@ -122,8 +122,11 @@ export const HARVEST_FOR = ['kitchen', 'seed'] as const;
 export const SHELTERS = ['tunnel', 'net', 'cage', 'closed-house', 'indoors'] as const;
 export type Shelter = (typeof SHELTERS)[number];
 
-/** Whether insects are kept out of a shelter, can get in, or were put in while others are kept out. */
-export const SHELTER_INSECTS = ['out', 'in', 'put-in'] as const;
+/**
+ * Whether insects are kept out of a shelter, can get in, or were put in while others are kept out; in turn: it comes off on some days,
+ * while the cages of the varieties that cross with it stay shut.
+ */
+export const SHELTER_INSECTS = ['out', 'in', 'put-in', 'in-turn'] as const;
 export type ShelterInsects = (typeof SHELTER_INSECTS)[number];
 
 /** A mesh of 1 mm or less, which keeps small bees out, or a wider one (general texts on seed saving, from memory). */

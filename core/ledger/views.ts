@@ -80,6 +80,8 @@ export interface Bed {
   readonly sized: boolean;
   /** What stood over it when, as it was said; the last that names a day holds for it (`shelterOn`). */
   readonly shelters: readonly ShelterView[];
+  /** When its cage came off for a day, where it takes turns with others. */
+  readonly cageOff: readonly { readonly event: EventId; readonly at: Instant }[];
   readonly event: EventId;
   readonly notes: readonly Note[];
 }

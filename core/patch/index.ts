@@ -1,6 +1,7 @@
 export * from './garden';
 export * from './layout';
 export * from './shelter';
+export * from './turns';
 export * from './bearing';
 export * from './care';
 export * from './flowering';

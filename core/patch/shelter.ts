@@ -1,6 +1,6 @@
 import { crossing, cropOf, isEdible, kindOf, setsByItself } from '../crops';
 import type { Bed, Plant, ShelterView } from '../ledger';
-import type { LocalDate } from '../time';
+import { localDateOf, type LocalDate } from '../time';
 import { plantsOfStand, type Growing, type Planted } from './garden';
 
 /**
@@ -59,6 +59,9 @@ export function coversFor(state: Planted, each: Growing, date: LocalDate): Cover
   if (shelter.mesh === 'wide') return { ...none, wideMesh: true };
   const alone = OVER_ONE_BED.has(shelter.shelter);
   const inThere = (bed: Bed): boolean => {
+    // Its cage is off on its days: whatever is not shut away somewhere meets it then.
+    if (shelter.insects === 'in-turn')
+      return bed.id === each.bed.id || (shelterOn(bed, date)?.insects ?? 'in') === 'in';
     if (alone) return bed.id === each.bed.id;
     const over = shelterOn(bed, date);
     return over !== null && over.insects !== 'in' && !OVER_ONE_BED.has(over.shelter);
@@ -72,6 +75,33 @@ export function coversFor(state: Planted, each: Growing, date: LocalDate): Cover
     if (plantsOfStand(state, stand.id).some((plant) => stoodOn(plant, date))) others.add(variety.name);
   }
   return { ...none, needed: others.size > 0, others: [...others] };
+}
+
+/** Whether bees do the work under a shelter, its own or on its days: no hand is wanted. */
+export const beesAtWork = (shelter: ShelterView | null): boolean =>
+  shelter?.insects === 'put-in' || shelter?.insects === 'in-turn';
+
+/**
+ * When the cage over a plant came off for a day on which no other that takes turns with it, and crosses with it, was off too; `null`:
+ * it was not its day.
+ * @example turnOf(state, mother, '2026-07-06', 'UTC') // null
+ */
+export function turnOf(
+  state: Planted,
+  each: Growing,
+  date: LocalDate,
+  zone: string,
+): Bed['cageOff'][number] | null {
+  const offOn = ({ cageOff }: Bed) => cageOff.find(({ at }) => localDateOf(Date.parse(at), zone) === date);
+  const own = offOn(each.bed);
+  if (!own) return null;
+  for (const stand of state.stands.values()) {
+    const bed = state.beds.get(stand.bed);
+    const variety = state.varieties.get(stand.variety);
+    if (!bed || !variety || variety.id === each.variety.id || bed.id === each.bed.id || !offOn(bed)) continue;
+    if (mayCross(each, { variety, crop: cropOf(variety.crop) })) return null;
+  }
+  return own;
 }
 
 /**

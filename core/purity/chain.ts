@@ -75,7 +75,7 @@ export function chainOf(
   const about = { flower, found, today, day, schools };
   // How its closure failed, of one that was left to the insects by that.
   const failed = flower.shuttings.length > 0 ? reasons.filter(({ state: how }) => how === 'broken') : [];
-  const bees = reasons.find(({ what }) => what === 'bees-put-in');
+  const bees = reasons.find(({ what }) => what === 'bees-put-in' || what === 'caged-in-turn');
   const cross = found !== null && reasonFor(flower, found) === 'cross';
   const stranger = untrueParent(flower, state);
   const own =
@@ -96,7 +96,12 @@ export function chainOf(
                 : [noFather]),
           ...(way === 'cone' ? [] : [keptShutLink(about, reasons)]),
           // Of what bees of its own worked in a cage any fruit is as good as the next: no mark has to tell them apart.
-          ...(bees && flower.pollinations.length === 0 ? [] : [markedLink(about), readLink(about)]),
+          ...(bees?.what === 'bees-put-in' && flower.pollinations.length === 0
+            ? []
+            : [markedLink(about), readLink(about)]),
+          ...(way === 'in-turn' && flower.pollinations.length === 0
+            ? [{ ...noFather, link: 'clean' as const, says: 'bees-of-yesterday' as const }]
+            : []),
         ];
   const parents = stranger ? [...own.filter(({ link }) => link !== 'fathers'), stranger] : own;
   const rank = (link: ProofLinkKind) => LINK_ORDER.indexOf(link);
@@ -172,7 +177,7 @@ const noFather: ProofLink = {
 };
 
 /** Of a flower that needed no closure where it stood. */
-const HOUSED: ReadonlySet<FitReason['what']> = new Set(['no-insects-here', 'bees-put-in']);
+const HOUSED: ReadonlySet<FitReason['what']> = new Set(['no-insects-here', 'bees-put-in', 'caged-in-turn']);
 
 /** Links that say whether a flower stood open, as long as nobody had worked it. */
 const CLOSURE: ReadonlySet<FitReason['link']> = new Set(['shut-before', 'whole']);
@@ -181,6 +186,7 @@ function wayOf(flower: Flower, found: Growing | null, reasons: readonly FitReaso
   const first = reasons.find(({ link }) => link === 'shut-before');
   if (first?.what === 'closed-cone') return 'cone';
   if (first?.what === 'worked-as-it-opened') return 'practical';
+  if (first?.what === 'caged-in-turn') return 'in-turn';
   const covered =
     (flower.shuttings.length > 0 &&
       !reasons.some(({ link, state }) => CLOSURE.has(link) && state === 'broken')) ||

@@ -9,8 +9,10 @@ import {
   reasonFor,
   type Growing,
   type Planted,
+  turnOf,
 } from '../patch';
 import { localDateOf } from '../time';
+import { openingHours } from './hours';
 import { openedLater, OPENED } from './keptShut';
 import { shutBefore } from './shutBefore';
 
@@ -41,6 +43,7 @@ export interface FitReason {
     | 'shut'
     | 'no-insects-here'
     | 'bees-put-in'
+    | 'caged-in-turn'
     | 'never-shut'
     | 'stood-open'
     | 'shut-after-opening'
@@ -158,6 +161,14 @@ function shelterThen(
   const day = (time: string) => localDateOf(Date.parse(time), zone);
   const { needed, shelter } = coversFor(state, found, day(at));
   if (needed || !shelter) return null;
+  if (shelter.insects === 'in-turn') {
+    const open =
+      flower?.pollinations.length ||
+      flower?.sightings.some((each) => each.stage === 'open' && each.at === at);
+    const turn = open ? turnOf(state, found, day(at), zone) : null;
+    const insects = openingHours(state, found.crop, Date.parse(at))?.insectsFrom ?? Infinity;
+    return turn && Date.parse(turn.at) <= insects ? { ...shelter, event: turn.event } : null;
+  }
   const bud = flower?.sightings.some(
     ({ stage, at: seen }) => stage !== 'open' && stage !== 'spent' && day(seen) >= shelter.from,
   );
@@ -172,6 +183,7 @@ function shelterOfMales({ plant }: Father, at: string, state: SeedTables): Event
 /** What a closure would have kept out, the shelter did: a flower left open or torn there is none the worse. A strange insect seen is. */
 function underCover(reason: FitReason, { event, insects }: ShelterView): FitReason {
   const { link, state, what } = reason;
+  if (insects === 'in-turn') return { link, state: 'seen', what: 'caged-in-turn', events: [event] };
   if (insects === 'put-in') return { link, state: 'seen', what: 'bees-put-in', events: [event] };
   if (state === 'seen' || what === 'insect' || what === 'bee-in') return reason;
   return { link, state: 'seen', what: 'no-insects-here', events: [event] };

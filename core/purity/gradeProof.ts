@@ -53,8 +53,11 @@ export interface GradedLink {
 /** What is known of a fruit: its links (those that do not apply to its crop left out), and what foreign pollen is about. */
 export interface ProofInput {
   readonly links: readonly GradedLink[];
-  /** by-hand: shut and worked. practical: worked as it opened, then shut. cone: a closed cone, not bagged. open: left to the insects. */
-  readonly way: 'by-hand' | 'practical' | 'cone' | 'open';
+  /**
+   * by-hand: shut and worked. practical: worked as it opened, then shut. cone: a closed cone, not bagged. in-turn: left
+   * to bees on a day on which the others that cross with it were caged. open: left to the insects.
+   */
+  readonly way: 'by-hand' | 'practical' | 'cone' | 'in-turn' | 'open';
   /** Share of foreign pollen that an open flower there gets; `null`: nobody looked what grows about. */
   readonly pressure: Share | null;
 }
@@ -266,7 +269,8 @@ function failureOf({ link, state, otherVariety, doubtful, late }: GradedLink, ab
 }
 
 function wayOf(way: ProofInput['way'], about: number): Failure[] {
-  if (way === 'open') return [{ chance: 1, usual: about, worst: about }];
+  // On its day the bees bring what comes from next door, as to any open flower.
+  if (way === 'open' || way === 'in-turn') return [{ chance: 1, usual: about, worst: about }];
   if (way === 'cone') return [{ chance: 1, usual: CONE.usual * about, worst: CONE.worst * about }];
   // Worked as it opened: an early bee may have been first.
   return way === 'practical' ? [{ chance: 0.15, usual: 0.5 * about, worst: about }] : [];

@@ -48,7 +48,9 @@ export function keptShutLink({ flower, found, today, day }: About, reasons: read
   const opened = reasons.find(({ link }) => link === 'kept-shut');
   const worked = flower.pollinations.at(-1) ?? flower.shuttings.at(-1);
   const link = 'kept-shut';
-  const house = reasons.find(({ what }) => what === 'no-insects-here' || what === 'bees-put-in');
+  const house = reasons.find(
+    ({ what }) => what === 'no-insects-here' || what === 'bees-put-in' || what === 'caged-in-turn',
+  );
   if (house) return { link, state: 'seen', says: house.what, events: house.events, until: null };
   if (opened) return { link, state: opened.state, says: opened.what, events: opened.events, until: null };
   const need = found ? SHUT_DAYS[found.crop.family] : 1;

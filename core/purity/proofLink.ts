@@ -8,6 +8,7 @@ export type LinkSays =
   | FitReason['what']
   | 'clean'
   | 'carried-over'
+  | 'bees-of-yesterday'
   | 'stayed-shut'
   | 'at-once'
   | 'late'

@@ -12,7 +12,15 @@ import {
 import { lookDue, trialOf, type LookDue, workTime } from '../fruitset';
 import type { PlantId } from '../ids';
 import type { Flower, Place, State } from '../ledger';
-import { alongTheWalk, coversFor, fatherVarietyOf, mainPatch, walkOrder, type Growing } from '../patch';
+import {
+  alongTheWalk,
+  beesAtWork,
+  coversFor,
+  fatherVarietyOf,
+  mainPatch,
+  walkOrder,
+  type Growing,
+} from '../patch';
 import { markMissing } from '../purity';
 import { addDays, localDateOf, type LocalDate } from '../time';
 import { femalesPerMale } from '../goals';
@@ -164,7 +172,7 @@ function workedAsItOpens(state: State, each: Growing, date: LocalDate): boolean 
   const { reason, goal } = each.stand;
   if (reason === 'fruit' || (goal?.kitchenFruits ?? 0) > 0) return true;
   const { needed, shelter } = coversFor(state, each, date);
-  return !needed && shelter?.insects !== 'put-in';
+  return !needed && !beesAtWork(shelter);
 }
 
 /** Grown for seed or a cross, or with a flower that is. */

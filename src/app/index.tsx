@@ -27,6 +27,7 @@ import { RoundCard } from '@/ui/today/RoundCard';
 import { TodayBand } from '@/ui/today/TodayBand';
 import { TonightCard } from '@/ui/today/TonightCard';
 import { SeenNow } from '@/ui/today/SeenNow';
+import { TurnCard } from '@/ui/today/TurnCard';
 import { WeatherCard } from '@/ui/today/WeatherCard';
 import { UndoLine } from '@/ui/UndoLine';
 import { gated } from '@/ui/Gate';
@@ -88,6 +89,7 @@ function Today() {
               entering
             />
           ))}
+          <TurnCard insectsFrom={bloomToday.day.insectsFrom} />
           {kitchenLeads ? kitchenCard : null}
           {othersLead ? <OtherRounds rounds={beside} lead /> : null}
           {first ? <RoundCard round={first} onStart={() => router.navigate(pathOf(first))} /> : null}

@@ -145,6 +145,8 @@ function wordsOf(state: State, event: LedgerEvent, events: readonly LedgerEvent[
       return `${plural(event.grown, 'plant')} grown out, ${event.off.reduce((sum, { count }) => sum + count, 0)} off`;
     case 'careGiven':
       return `${careWords[event.care]}${event.product ? ` with ${event.product}` : ''}${event.on ? ` on ${shortDayText(event.on)}` : ''}: ${standAt(event.stand)}`;
+    case 'cageOpened':
+      return `open today, the others caged: ${state.beds.get(event.bed)?.name ?? 'a bed'}`;
     case 'lookedOver':
       return `looked over ${rogueWords[event.stage]}, all true: ${standAt(event.stand)}`;
     case 'propped':

@@ -139,6 +139,7 @@ export const insectWords: Record<ShelterInsects, string> = {
   out: 'insects kept out',
   in: 'insects can get in',
   'put-in': 'bees of its own put in',
+  'in-turn': 'caged in turn with others',
 };
 export const missedWords: Record<MissedWhy, string> = {
   'not-reached': 'not reached in time',

@@ -73,7 +73,12 @@ function LotPage() {
       <Card>
         <Txt size="heading">What it is</Txt>
         <Txt>{generationText(state, generation)}</Txt>
-        {makeup && generation.kind !== 'pure' ? (
+        {crop?.id === 'potato' ? (
+          <Txt>
+            Every seedling of a potato is a new variety: none comes true, and selfing does not halve what is
+            mixed, as it does elsewhere. What you like is kept by its tubers.
+          </Txt>
+        ) : makeup && generation.kind !== 'pure' ? (
           <Txt>
             {`Of what its first parents differed in, ${percentText(makeup.heterozygosity)} is still mixed in a plant, on average${makeup.recurrent === null ? '' : `; ${percentText(makeup.recurrent)} of it is from the parent crossed back to`}.`}
           </Txt>

@@ -1,5 +1,14 @@
 import { useState } from 'react';
-import { CORN_KINDS, cornName, crossing, CROP_IDS, kindName, NEIGHBOUR_IDS, PEPPER_SPECIES, pollenPath } from '@core/crops';
+import {
+  CORN_KINDS,
+  cornName,
+  crossing,
+  CROP_IDS,
+  kindName,
+  NEIGHBOUR_IDS,
+  PEPPER_SPECIES,
+  pollenPath,
+} from '@core/crops';
 import { BESIDES, BETWEEN, KNOWN_BY, type Neighbour } from '@core/ledger';
 import { shortDayText } from '@core/time';
 import {

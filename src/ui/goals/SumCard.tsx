@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { hasTrusses, VISITS_A_DAY } from '@core/crops';
+import { hasTrusses, VISITS_A_DAY, type Crop } from '@core/crops';
 import type { GoalPart, GoalSum } from '@core/goals';
 import { shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
@@ -36,7 +36,7 @@ export function SumCard({ sum }: { sum: GoalSum }) {
           [
             'Mornings left',
             String(sum.morningsLeft),
-            `until ${sum.lastUsefulOn ? shortDayText(sum.lastUsefulOn) : '–'}; about ${sum.perMorning.toFixed(1)} females open a day`,
+            `until ${sum.lastUsefulOn ? shortDayText(sum.lastUsefulOn) : '–'}; about ${sum.perMorning.toFixed(1)} ${openingWords(sum.crop)} a day`,
           ] as const,
         ]),
   ];
@@ -183,3 +183,6 @@ function SumRow({ name, value, why }: { name: string; value: string; why: string
     </View>
   );
 }
+
+const openingWords = ({ flowers, family }: Crop) =>
+  flowers.perfect ? 'flowers open' : family === 'corn' ? 'ears silk' : 'females open';

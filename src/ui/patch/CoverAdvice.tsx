@@ -34,6 +34,17 @@ export function CoverAdvice({ growing }: { growing: Growing }) {
         text={`${name} is alone of its species ${under}, with bees of its own: they do the work, and every flower that opens while it is shut is pure. Another variety of the species in there would change that.`}
       />
     );
+  if (shelter.insects === 'in-turn')
+    return (
+      <Notice
+        tone={needed ? 'pollen' : 'leaf'}
+        text={
+          needed
+            ? `${others.join(', ')} can cross with ${name} and ${others.length === 1 ? 'stands' : 'stand'} in the open: caged in turn, all that cross must be.`
+            : `${name} is caged in turn: on its day the bees do the work, while the others are shut in. Move the cages before the bees fly, and write it down on Today: only such days count.`
+        }
+      />
+    );
   if (!insectsKeptOut(bed, today) && shelter.insects !== 'put-in')
     return (
       <Notice

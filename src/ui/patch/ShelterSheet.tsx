@@ -77,6 +77,15 @@ export function ShelterSheet({ bed, onClose }: { bed: Bed; onClose: () => void }
               minWidth={140}
             />
           ) : null}
+          {shelter === 'cage' ? (
+            <Tile
+              title="in turn"
+              note="off every other day, while the other variety is caged"
+              chosen={insects === 'in-turn'}
+              onPress={() => set({ insects: 'in-turn' })}
+              minWidth={140}
+            />
+          ) : null}
         </Tiles>
       )}
       {netted && insects !== 'in' ? (

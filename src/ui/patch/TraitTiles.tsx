@@ -1,4 +1,13 @@
-import { CORN_KINDS, cornName, PEPPER_SPECIES, PICKED, traitsOf, type Crop, type Trait, type VarietyTraits } from '@core/crops';
+import {
+  CORN_KINDS,
+  cornName,
+  PEPPER_SPECIES,
+  PICKED,
+  traitsOf,
+  type Crop,
+  type Trait,
+  type VarietyTraits,
+} from '@core/crops';
 import { Tile, Tiles } from '../controls';
 import { pickedWords } from '../words';
 

@@ -19,6 +19,8 @@ export const reasonText: Record<LinkSays, string> = {
   shut: 'shut in time',
   'no-insects-here': 'alone of its kind where no insect gets in',
   'bees-put-in': 'alone of its kind in a shut cage, with bees of its own put in',
+  'caged-in-turn': 'open on its own day, while all that cross with it were caged',
+  'bees-of-yesterday': 'bees may carry pollen of the day before',
   'never-shut': 'not shut before it opened',
   'stood-open': 'stood open before it was shut',
   'shut-after-opening': 'shut after such flowers began to open, and nobody said that it was still shut',

@@ -254,7 +254,7 @@ export const otherCrops: readonly Crop[] = [
     name: 'alpine strawberry',
     plural: 'alpine strawberries',
     botanical: 'Fragaria vesca',
-    kinds: 'alpine and woodland strawberries; they come true from seed',
+    kinds: 'woodland strawberry too, comes true from seed',
     tools: ['shaking', 'brush', 'finger', 'fan'],
     sexing: handbook(
       'Both in one flower: a ring of stamens round a dome of many small pistils. Selfed, it comes true from seed.',

@@ -14,7 +14,9 @@ const VINE: Looks = {
   'before-flower': practice(
     'Bush or vine, the shape of the leaf, and the small fruit behind the first female buds: a round one among long ones is a stranger.',
   ),
-  fruit: practice('Shape, colour, stripes and skin of the fruit; of squash and cucumbers a bitter one.'),
+  fruit: practice(
+    'Shape, colour, stripes and skin of the fruit. A bitter squash or cucumber is a stranger: spit it out, never eat it.',
+  ),
 };
 const LOOKS: Readonly<Record<Family, Looks>> = {
   cucurbit: VINE,

@@ -155,3 +155,26 @@ test('nothing grows, nothing in bud, all past the last useful day: an empty plan
   many(garden, stand, 1, 1);
   expect(planOf(garden).varieties[0]).toMatchObject({ femalesWanted: 0, females: 0, leftOut: 2 });
 });
+
+test('where the flowers need no cover none is shut tonight: alone in a house, or in a cage with bees of its own', () => {
+  for (const [shelter, insects] of [
+    ['closed-house', 'out'],
+    ['cage', 'put-in'],
+    ['cage', 'in-turn'],
+  ] as const) {
+    const garden = new TestGarden();
+    const seed = garden.plant('squash-maxima', 'Slate Dome', 2);
+    many(garden, seed, 1, 2);
+    expect(planOf(garden).plants).toHaveLength(2);
+    garden.write(garden.time('2026-07-01', 8), {
+      kind: 'shelterSet',
+      bed: garden.growing(seed.plants[0] as PlantId).bed.id,
+      shelter,
+      insects,
+      lampHours: null,
+      from: '2026-07-01',
+      to: null,
+    });
+    expect([insects, planOf(garden)]).toMatchObject([insects, { plants: [], varieties: [] }]);
+  }
+});

@@ -1,7 +1,7 @@
 import { dueOn, type Forecast, type VarietyOutlook, shutMales } from '../bloom';
 import { closureFacts, closuresFor, type Closure, type Crop, type Sex } from '../crops';
 import type { Flower, Health, Place, Stand, State } from '../ledger';
-import { fatherVarietyOf, walkOrder, type Growing } from '../patch';
+import { coversFor, fatherVarietyOf, walkOrder, type Growing } from '../patch';
 import { addDays, type LocalDate } from '../time';
 import { bearsFruit, ratesOf } from '../fruitset';
 import { goalSum } from './goals';
@@ -141,8 +141,12 @@ function mothersTonight(
   view: VarietyOutlook,
 ): Mothers[] {
   const seed = order.filter(
-    ({ variety, stand, crop }) =>
-      variety.id === view.variety && stand.reason !== 'fruit' && crop.family === 'cucurbit',
+    (each) =>
+      each.variety.id === view.variety &&
+      each.stand.reason !== 'fruit' &&
+      each.crop.family === 'cucurbit' &&
+      // A flower that nothing else can reach is worked as it opens.
+      coversFor(state, each, date).needed,
   );
   return [...new Set(seed.map(({ stand }) => stand.id))].map((id) => {
     const standing = seed.filter(({ stand }) => stand.id === id);

@@ -14,7 +14,7 @@ import {
 } from './gradeProof';
 import { FATHER_ODD, odditiesOf, twinsOf, type Oddity } from './oddities';
 import { offShare, offspringOff, type Offspring } from './offspring';
-import { cleanLink, inItsCover, keptShutLink, markedLink, readLink } from './ownLinks';
+import { cleanLink, inItsCover, keptShutLink, markedLink, readLink, type About } from './ownLinks';
 import { untrueParent } from './parents';
 import type { ProofLink } from './proofLink';
 import { withItsWriting } from './writtenLate';
@@ -75,34 +75,11 @@ export function chainOf(
   const about = { flower, found, today, day, schools };
   // How its closure failed, of one that was left to the insects by that.
   const failed = flower.shuttings.length > 0 ? reasons.filter(({ state: how }) => how === 'broken') : [];
-  const bees = reasons.find(({ what }) => what === 'bees-put-in' || what === 'caged-in-turn');
-  const cross = found !== null && reasonFor(flower, found) === 'cross';
   const stranger = untrueParent(flower, state);
   const own =
     way === 'open'
       ? [...fromReasons(failed), markedLink(about), readLink(about)]
-      : [
-          ...fromReasons(reasons).map((link) =>
-            cross && link.link === 'anthers-out' ? { ...link, ofCross: true } : link,
-          ),
-          ...(flower.pollinations.length > 0
-            ? inItsCover(flower, found)
-              ? []
-              : [cleanLink(flower)]
-            : flower.sex === 'perfect'
-              ? []
-              : bees
-                ? [{ ...noFather, state: 'seen' as const, says: bees.what, events: bees.events }]
-                : [noFather]),
-          ...(way === 'cone' ? [] : [keptShutLink(about, reasons)]),
-          // Of what bees of its own worked in a cage any fruit is as good as the next: no mark has to tell them apart.
-          ...(bees?.what === 'bees-put-in' && flower.pollinations.length === 0
-            ? []
-            : [markedLink(about), readLink(about)]),
-          ...(way === 'in-turn' && flower.pollinations.length === 0
-            ? [{ ...noFather, link: 'clean' as const, says: 'bees-of-yesterday' as const }]
-            : []),
-        ];
+      : linksOf(about, way, reasons);
   const parents = stranger ? [...own.filter(({ link }) => link !== 'fathers'), stranger] : own;
   const rank = (link: ProofLinkKind) => LINK_ORDER.indexOf(link);
   const oddities = odditiesOf(flower, state, day);
@@ -122,6 +99,31 @@ export function chainOf(
     oddities,
     offspring,
   };
+}
+
+/** The links of a flower that was kept for seed in some way, from how its closure held to its mark. */
+function linksOf(about: About, way: ProofChain['way'], reasons: readonly FitReason[]): ProofLink[] {
+  const { flower, found } = about;
+  const byBees = flower.pollinations.length === 0;
+  const bees = reasons.find(({ what }) => what === 'bees-put-in' || what === 'caged-in-turn');
+  const cross = found !== null && reasonFor(flower, found) === 'cross';
+  const fathers = bees
+    ? { ...noFather, state: 'seen' as const, says: bees.what, events: bees.events }
+    : noFather;
+  const hands = inItsCover(flower, found) ? [] : [cleanLink(flower)];
+  // Of what bees of its own worked in a cage any fruit is as good as the next: no mark has to tell them apart.
+  const marks = byBees && bees?.what === 'bees-put-in' ? [] : [markedLink(about), readLink(about)];
+  const yesterday: ProofLink[] =
+    byBees && way === 'in-turn' ? [{ ...noFather, link: 'clean', says: 'bees-of-yesterday' }] : [];
+  return [
+    ...fromReasons(reasons).map((link) =>
+      cross && link.link === 'anthers-out' ? { ...link, ofCross: true } : link,
+    ),
+    ...(byBees ? (flower.sex === 'perfect' ? [] : [fathers]) : hands),
+    ...(way === 'cone' ? [] : [keptShutLink(about, reasons)]),
+    ...marks,
+    ...yesterday,
+  ];
 }
 
 /** Where more came untrue of its seed than its evidence leaves room for, the evidence is wrong somewhere. */

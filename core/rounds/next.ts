@@ -141,7 +141,7 @@ export function eveningWalk(
   { kitchen = false }: { readonly kitchen?: boolean } = {},
 ): EveningWalk | null {
   const all = walkOrder(state).filter((each) =>
-    kitchen ? workedAsItOpens(state, each, date) : hasSeedWork(state, each),
+    kitchen ? workedAsItOpens(state, each, date) : hasSeedWork(state, each) && !leftToBees(state, each, date),
   );
   const vines = all.filter(({ crop }) => crop.family === 'cucurbit');
   const plants = vines.length > 0 || kitchen ? vines : all;
@@ -173,6 +173,12 @@ function workedAsItOpens(state: State, each: Growing, date: LocalDate): boolean 
   if (reason === 'fruit' || (goal?.kitchenFruits ?? 0) > 0) return true;
   const { needed, shelter } = coversFor(state, each, date);
   return !needed && !beesAtWork(shelter);
+}
+
+/** In a cage whose bees do the work, and are all that come to it. */
+function leftToBees(state: State, each: Growing, date: LocalDate): boolean {
+  const { needed, shelter } = coversFor(state, each, date);
+  return !needed && beesAtWork(shelter);
 }
 
 /** Grown for seed or a cross, or with a flower that is. */

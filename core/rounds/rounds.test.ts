@@ -3,6 +3,7 @@ import { cornScouting } from '../corn';
 import { catalogue, cropOf } from '../crops';
 import { crossDay, selfingDay } from '../crosses';
 import { apply, fold, type AnyEvent, type State } from '../ledger';
+import type { PlantId } from '../ids';
 import { fateOf } from '../fruitset';
 import { walkOrder } from '../patch';
 import { DEMO_PLACE, DEMO_TODAY, demoMeanwhile, demoStart } from '../simulation';
@@ -207,4 +208,21 @@ test('the evening walk is the vines’: corn, crosses and kitchen plants have ro
   expect(walk?.plants).toHaveLength(26);
   for (const { bed } of walk?.plants ?? []) expect(bed.name).toMatch(/terrace/);
   expect(walkOrder(demo).length).toBeGreaterThan(26);
+});
+
+test('a stand in a cage with bees of its own is no matter of the evening walk', () => {
+  const garden = new TestGarden();
+  const [plant] = garden.plant('squash-maxima', 'Slate Dome', 2).plants as [PlantId];
+  const walk = () => eveningWalk(garden.state, garden.place, '2026-07-10')?.plants.length ?? 0;
+  expect(walk()).toBe(2);
+  garden.write(garden.time('2026-07-01', 8), {
+    kind: 'shelterSet',
+    bed: garden.growing(plant).bed.id,
+    shelter: 'cage',
+    insects: 'put-in',
+    lampHours: null,
+    from: '2026-07-01',
+    to: null,
+  });
+  expect(walk()).toBe(0);
 });

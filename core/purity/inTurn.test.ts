@@ -3,7 +3,7 @@ import type { Flower } from '../ledger';
 import { isolationOf } from '../isolation';
 import { coversFor, turnsOn } from '../patch';
 import { TestGarden } from '../testGarden';
-import { gradeProof, proofOf } from '.';
+import { gradeProof, proofOf, yearPurity } from '.';
 
 const DAY = '2026-07-14';
 
@@ -96,4 +96,14 @@ test('the bed that has waited longest is offered first; where no cage takes turn
   expect(turns().map(({ varieties }) => varieties)).toEqual([['Low Lantern'], ['Tall Lantern']]);
   off(low);
   expect(turns().find(({ offAt }) => offAt !== null)?.varieties).toEqual(['Low Lantern']);
+});
+
+test('a fruit that was left to the bees is in the report once it has a mark, and not before', () => {
+  const { garden, low } = twoCages();
+  const flower = garden.see(garden.time(DAY, 8), low, 'female', 'open');
+  garden.write(garden.time(DAY, 8, 1), { kind: 'leftOpen', flower });
+  const fruits = () => yearPurity(garden.state, '2026-08-01', null).varieties.flatMap((each) => each.fruits);
+  expect(fruits()).toEqual([]);
+  garden.write(garden.time(DAY, 8, 5), { kind: 'marked', flower, mark: '1-A' });
+  expect(fruits()).toMatchObject([{ flower, grade: 'distance-only' }]);
 });

@@ -141,7 +141,7 @@ export function eveningWalk(
   { kitchen = false }: { readonly kitchen?: boolean } = {},
 ): EveningWalk | null {
   const all = walkOrder(state).filter((each) =>
-    kitchen ? workedAsItOpens(state, each, date) : hasSeedWork(state, each) && !leftToBees(state, each, date),
+    kitchen ? workedAsItOpens(state, each, date) : hasSeedWork(state, each),
   );
   const vines = all.filter(({ crop }) => crop.family === 'cucurbit');
   const plants = vines.length > 0 || kitchen ? vines : all;
@@ -175,8 +175,8 @@ function workedAsItOpens(state: State, each: Growing, date: LocalDate): boolean 
   return !needed && !beesAtWork(shelter);
 }
 
-/** In a cage whose bees do the work, and are all that come to it. */
-function leftToBees(state: State, each: Growing, date: LocalDate): boolean {
+/** Whether it stands in a cage whose bees do the work, and are all that come to it. */
+export function leftToBees(state: State, each: Growing, date: LocalDate): boolean {
   const { needed, shelter } = coversFor(state, each, date);
   return !needed && beesAtWork(shelter);
 }
@@ -207,10 +207,10 @@ const hasOwnRound = ({ crop, stand }: Growing): boolean =>
   (stand.reason === 'seed' && selfsUnderCover(crop)) ||
   (crop.flowers.perfect !== undefined && stand.reason === 'cross');
 
-/** The walk that a day asks for: `null` also where every plant on it has a round of its own. */
+/** The walk that a day asks for: `null` also where every plant on it has a round of its own, or is left to bees. */
 function walkDue(state: State, place: Place, date: LocalDate): EveningWalk | null {
   const walk = eveningWalk(state, place, date);
-  return walk?.plants.every(hasOwnRound) ? null : walk;
+  return walk?.plants.every((each) => hasOwnRound(each) || leftToBees(state, each, date)) ? null : walk;
 }
 
 /**

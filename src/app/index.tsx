@@ -112,7 +112,7 @@ function Today() {
           {othersLead ? null : <OtherRounds rounds={beside} />}
           <WeatherCard bloomDay={morning} />
           <SeenNow spreadMin={morning.spreadMin} />
-          {first || kitchen.length > 0 || beside.length > 0 ? null : <IdleCard worked={order.length} />}
+          {first || kitchen.length > 0 || beside.length > 0 ? null : <IdleCard grown={order} />}
           {rounds.slice(1).map((round) => (
             <Later
               key={`${round.kind}${round.date}`}

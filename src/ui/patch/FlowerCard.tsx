@@ -4,7 +4,7 @@ import { fateOf } from '@core/fruitset';
 import { tooLateForSeed } from '@core/goals';
 import { workedForKitchen, type Flower, type LedgerEvent } from '@core/ledger';
 import { reasonFor, type Growing } from '@core/patch';
-import { markMissing } from '@core/purity';
+import { bearsSeed, markMissing } from '@core/purity';
 import { shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useNextMark } from '@/data/garden/nextMark';
@@ -39,14 +39,18 @@ export function FlowerCard({
   const owed = markMissing(flower, patch?.schools.marking === 'when-growing');
   const of = useMemo(() => ({ flower, growing }), [flower, growing]);
   const over = flower.lost !== null || flower.harvested !== null;
-  const mayMark = flower.mark === null && flower.pollinations.at(-1)?.purpose === 'seed' && !over;
+  const forSeed =
+    flower.pollinations.at(-1)?.purpose === 'seed' ||
+    (flower.pollinations.length === 0 && flower.left !== null && reasonFor(flower, growing) === 'seed');
+  const mayMark = flower.mark === null && forSeed && !over;
   return (
     <Card>
       <Heading flower={flower} growing={growing} />
-      {reasonFor(flower, growing) !== 'fruit' && flower.shuttings.length + flower.pollinations.length > 0 ? (
+      {reasonFor(flower, growing) !== 'fruit' &&
+      (flower.shuttings.length + flower.pollinations.length > 0 || bearsSeed(flower)) ? (
         <>
           <FitnessLine flower={flower} />
-          {onProof && flower.sex !== 'male' && flower.pollinations.length > 0 ? (
+          {onProof && flower.sex !== 'male' && (flower.pollinations.length > 0 || bearsSeed(flower)) ? (
             <Button title="Its proof, link by link" look="quiet" small onPress={onProof} />
           ) : null}
         </>

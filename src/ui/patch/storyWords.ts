@@ -11,6 +11,7 @@ import {
   plural,
   reasonWords,
   sexWords,
+  shelterWords,
   shutWords,
   stageWords,
   toolWords,
@@ -95,6 +96,15 @@ export function storyWords(state: State, event: LedgerEvent): string {
       return event.text;
     case 'corrected':
       return correctedWords(state, event.changes);
+    // What stood over its bed, and its plant, are no entries of its own.
+    case 'cageOpened':
+      return 'Its cage off for the day';
+    case 'shelterSet':
+      return event.shelter === null ? 'Nothing over its bed' : `Over its bed: ${shelterWords[event.shelter]}`;
+    case 'offTypeFound':
+      return 'A plant not true to the variety';
+    case 'grownOut':
+      return `${plural(event.grown, 'plant')} grown out of its seed`;
     default:
       return event.kind;
   }

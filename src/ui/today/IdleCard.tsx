@@ -1,14 +1,16 @@
 import { useMemo } from 'react';
 import { useRouter } from 'expo-router';
-import { standingOrder } from '@core/patch';
+import { standingOrder, type Growing } from '@core/patch';
+import { leftToBees } from '@core/rounds';
 import { useGarden } from '@/data/garden/garden';
 import { Button, Card } from '../controls';
 import { Txt } from '../theme';
 import { plural } from '../words';
 
-/** A day without a round, and why there is none. `worked`: plants that stand here and are pollinated by hand. */
-export function IdleCard({ worked }: { worked: number }) {
-  const { state } = useGarden();
+/** A day without a round, and why there is none. `grown`: plants that stand here and are pollinated by hand. */
+export function IdleCard({ grown }: { grown: readonly Growing[] }) {
+  const { state, today } = useGarden();
+  const worked = grown.length;
   const router = useRouter();
   const standing = useMemo(() => standingOrder(state).length, [state]);
   if (standing === 0)
@@ -17,6 +19,17 @@ export function IdleCard({ worked }: { worked: number }) {
         <Txt size="heading">Nothing grows here yet</Txt>
         <Txt>Add a bed and its plants, and what to do each day begins here.</Txt>
         <Button title="Add plants" look="main" onPress={() => router.navigate('/patch')} />
+      </Card>
+    );
+  if (grown.some((each) => leftToBees(state, each, today)))
+    return (
+      <Card>
+        <Txt size="heading">The bees do the work</Txt>
+        <Txt>
+          Nothing is to be shut or dabbed in the cages. Note a flower that you see open, and mark its fruit:
+          its proof hangs on the day on which it opened.
+        </Txt>
+        <Button title="Note a flower" onPress={() => router.navigate('/walk')} />
       </Card>
     );
   return (

@@ -9,7 +9,7 @@ import {
 } from '@core/crops';
 import { seedLoadWords } from '@core/fruitset';
 import { coversFor, hasFlowersOf, plantName, type Growing } from '@core/patch';
-import { lookedOverOn } from '@core/rounds';
+import { leftToBees, lookedOverOn } from '@core/rounds';
 import { clockText } from '@core/time';
 import type { PlantTonight } from '@core/goals';
 import { useGarden } from '@/data/garden/garden';
@@ -51,11 +51,19 @@ export interface WalkPlantProps {
   readonly onKey: () => void;
 }
 
+/** Where bees do the work in a cage. */
+const LEFT_TO_BEES: StageAdvice = {
+  act: 'note',
+  shutTonight: false,
+  words: 'The bees do the work: note it, and mark its fruit.',
+};
+
 /** One plant of the walk: what is on it tonight, by tapping sex and stage. */
 export function WalkPlant(props: WalkPlantProps) {
   const { growing, tonight: plan, planKnown, over, side, onLeave } = props;
   const { state, place, today, demo, prefs } = useGarden();
-  const entry = useWalkEntry(growing);
+  const bees = useMemo(() => leftToBees(state, growing, today), [state, growing, today]);
+  const entry = useWalkEntry(growing, bees);
   const { value, change, first, flowers, tonight, awaited, busy, problem } = entry;
   const { crop, stand } = growing;
   const forFruit = stand.reason === 'fruit';
@@ -65,7 +73,8 @@ export function WalkPlant(props: WalkPlantProps) {
     () => seedLoadWords(state, growing, place.zone, today),
     [state, growing, place.zone, today],
   );
-  const advice = eveningAdvice(crop, value.sex, value.stage, stand.reason, forFruit || covers);
+  const read = eveningAdvice(crop, value.sex, value.stage, stand.reason, forFruit || covers);
+  const advice = bees && read.act === 'pollinate' ? LEFT_TO_BEES : read;
   const words = walkWords(entry, growing, covers);
   const main = mainKey(entry, growing, advice, words);
   const parts: readonly Part[] = [
@@ -271,7 +280,7 @@ function Reading({
       <WhatYouSee crop={crop} shape={variety.shape} sex={value.sex} stage={value.stage} onChange={change} />
       <Button title="Not sure? Ask the key" small onPress={onKey} />
       <Notice
-        tone={advice.shutTonight ? 'leaf' : value.stage === 'open' ? 'brick' : 'pollen'}
+        tone={advice.shutTonight ? 'leaf' : advice.act === 'too-late' ? 'brick' : 'pollen'}
         text={`${stagesOf(crop, value.sex)[value.stage].looks} ${advice.words}`}
       />
       {special ? <Txt size="label">{special}</Txt> : null}

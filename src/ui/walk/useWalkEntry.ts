@@ -1,7 +1,7 @@
 import { useMemo, useRef, useState } from 'react';
 import { doubtAbout, nodeTaken, type Doubt } from '@core/bloom';
 import { closuresFor, sexesOf, type Closure } from '@core/crops';
-import type { Flower } from '@core/ledger';
+import type { Draft, Flower } from '@core/ledger';
 import { flowersOn, type Growing } from '@core/patch';
 import {
   awaitedBuds,
@@ -35,8 +35,8 @@ interface Entry {
   readonly stillShut?: boolean;
 }
 
-/** What is being looked at on one plant of the walk, and the ways to write it down. */
-export function useWalkEntry(growing: Growing) {
+/** What is being looked at on one plant of the walk, and the ways to write it down. `bees`: its open flowers are left to those of its cage. */
+export function useWalkEntry(growing: Growing, bees = false) {
   const { state, place, today, now, patch, newId, space } = useGarden();
   const { busy, problem, save: record } = useRecording();
   const { plant, crop } = growing;
@@ -74,7 +74,12 @@ export function useWalkEntry(growing: Growing) {
       how === 'mother',
       stillShut,
     );
-    if (!(await record(...drafts))) return;
+    const left = drafts.flatMap((draft): Draft[] =>
+      bees && draft.kind === 'flowerSeen' && draft.stage === 'open' && draft.sex === bearer
+        ? [{ kind: 'leftOpen', flower: draft.flower }]
+        : [],
+    );
+    if (!(await record(...drafts, ...left))) return;
     setAgain({ sight: { ...sight, node: null, ovaryMm: null }, how });
     clear();
   };

@@ -198,3 +198,15 @@ describe('under cover', () => {
     expect(of(garden, female).verdict).toBe('unfit');
   });
 });
+
+test('worked as it opened it had no closure to be looked at: nobody is asked how that one was', () => {
+  const garden = new TestGarden();
+  const [plant] = garden.plant('squash-maxima', 'Slate Dome', 1).plants as [PlantId];
+  const female = garden.see(garden.time(DAWN, 5), plant, 'female', 'open');
+  garden.work(garden.time(DAWN, 5, 5), female, []);
+  const links = () => of(garden, female, PRACTICAL).reasons.map(({ link }) => link);
+  expect(links()).not.toContain('whole');
+  // What somebody saw of a closure counts all the same.
+  garden.check(garden.time(DAWN, 5, 2), female, 'torn');
+  expect(links()).toContain('whole');
+});

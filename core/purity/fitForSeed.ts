@@ -97,13 +97,16 @@ export function fitForSeed(
   const flower = found?.crop.family === 'corn' ? inItsBag(given, usedAt) : given;
   const house = found && closedHouse(flower, found, state);
   const cone = found !== null && selfsInItsCone(flower, found, schools);
+  const before = shutBefore(flower, schools, found, state, usedAt);
+  // Worked as it opened it had no closure at dawn that could be looked at.
+  const bare = before.what === 'worked-as-it-opened' && flower.checks.length === 0;
   const under = <T extends FitReason>(reason: T) => (house ? underCover(reason, house) : reason);
   const reasons: FitReason[] = [
     ...(cone
       ? [closedCone(flower)]
       : [
-          under(shutBefore(flower, schools, found, state, usedAt)),
-          under(whole(flower)),
+          under(before),
+          ...(bare ? [] : [under(whole(flower))]),
           ...openedLater(flower, found, state).map(under),
         ]),
     ...kept(flower),

@@ -98,11 +98,18 @@ export const linkNames: Readonly<Record<ProofLinkKind, string>> = {
   'mark-read': 'Mark read',
 };
 
-/** The name of a link: whose plants are meant, where a plant was not true. */
+/** Links whose name hangs on what they say: whose plants are meant where one was not true, and ways without a closure. */
+const NAMED: Readonly<Partial<Record<LinkSays, string>>> = {
+  'mother-off-type': 'True to the variety',
+  'father-off-type': 'True to the variety',
+  'offspring-off': 'True to the variety',
+  'worked-as-it-opened': 'Worked before the insects',
+  'worked-after-insects': 'Worked before the insects',
+};
+
+/** The name of a link. */
 export const linkName = ({ link, says }: Pick<ProofLink, 'link' | 'says'>): string =>
-  says === 'mother-off-type' || says === 'father-off-type' || says === 'offspring-off'
-    ? 'True to the variety'
-    : linkNames[link];
+  NAMED[says] ?? linkNames[link];
 
 export const gradeWords: Readonly<Record<Grade, string>> = {
   sound: 'sound',

@@ -12,6 +12,7 @@ import {
   turnOf,
 } from '../patch';
 import { localDateOf } from '../time';
+import { anthersOut, losesAnthers } from './anthersOut';
 import { openingHours } from './hours';
 import { openedLater, OPENED } from './keptShut';
 import { shutBefore } from './shutBefore';
@@ -110,8 +111,10 @@ export function fitForSeed(
           ...openedLater(flower, found, state).map(under),
         ]),
     ...kept(flower),
-    ...(found && mustLoseAnthers(flower, found, schools) && flower.pollinations.length > 0
-      ? [anthersOut(flower)]
+    ...(found &&
+    losesAnthers(found, reasonFor(flower, found), schools.selfing) &&
+    flower.pollinations.length > 0
+      ? [anthersOut(flower, found, state)]
       : []),
     ...flower.pollinations.flatMap((pollination) => [
       ...(cone ? [] : [under(insect(pollination)), under(shutAgain(pollination))]),
@@ -220,39 +223,6 @@ function kept({ sex, lost, harvested, checks }: Flower): FitReason[] {
   if (bare) return [{ link: 'kept', state: 'broken', what: 'no-pollen', events: [bare.event] }];
   if (lost) return [{ link: 'kept', state: 'broken', what: 'lost', events: [lost.event] }];
   return harvested ? [{ link: 'kept', state: 'broken', what: 'picked', events: [harvested.event] }] : [];
-}
-
-/** Whether the flowers that bear fruit have anthers of their own: perfect ones, and the "females" of many melons. */
-function hasAnthers({ crop, variety }: Growing): boolean {
-  return crop.flowers.perfect !== undefined || (variety.system ?? crop.sexSystem.value) === 'andromonoecious';
-}
-
-/** Whether her own anthers had to go: for a cross, and in vines where own pollen is never wanted. A tomato for seed selfs on purpose. */
-function mustLoseAnthers(flower: Flower, found: Growing, schools: SchoolChoices): boolean {
-  if (!hasAnthers(found)) return false;
-  const reason = reasonFor(flower, found);
-  return (
-    reason === 'cross' ||
-    (reason === 'seed' && schools.selfing === 'never' && found.crop.flowers.perfect === undefined)
-  );
-}
-
-/** Taken out of a flower that stood open they have shed already: bagged or not, it has selfed. */
-function anthersOut({ emasculated, pollinations, sightings }: Flower): FitReason {
-  const link = 'anthers-out';
-  if (emasculated === null)
-    return {
-      link,
-      state: 'not-recorded',
-      what: 'nobody-said',
-      events: pollinations.map(({ event }) => event),
-    };
-  const open = sightings.find(
-    ({ stage, at }) => (stage === 'open' || stage === 'spent') && at <= emasculated.at,
-  );
-  return open
-    ? { link, state: 'broken', what: 'anthers-late', events: [open.event] }
-    : { link, state: 'seen', what: 'anthers-out', events: [emasculated.event] };
 }
 
 function insect({ event, beeIn }: Pollination): FitReason {

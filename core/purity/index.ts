@@ -18,3 +18,4 @@ export * from './oddities';
 export * from './offspring';
 export { openSince, type OpeningHours } from './hours';
 export { hoursOf } from './shutBefore';
+export { losesAnthers } from './anthersOut';

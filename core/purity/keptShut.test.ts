@@ -36,6 +36,22 @@ test('anthers taken out of a flower that stood open came out too late, bagged or
   }
 });
 
+test('a melon that opened in its bag at dawn has selfed in there: anthers taken out in the round came out too late', () => {
+  const out = (date: string, hour: number) => {
+    const garden = new TestGarden();
+    const [mother] = garden.plant('melon', 'Quiet Bell', 1, { reason: 'cross', system: 'andromonoecious' })
+      .plants as [PlantId];
+    const flower = garden.shut(EVENING, mother, 'female', 'mesh-bag', 18);
+    garden.write(garden.time(date, hour), { kind: 'emasculated', flower });
+    garden.check(garden.time(DAWN, 8), flower, 'whole');
+    garden.work(garden.time(DAWN, 8, 5), flower, [], { beeIn: false } as never);
+    return of(garden, flower).reasons.find(({ link }) => link === 'anthers-out')?.what;
+  };
+  expect(out(EVENING, 19)).toBe('anthers-out');
+  expect(out(DAWN, 4)).toBe('anthers-out');
+  expect(out(DAWN, 8)).toBe('anthers-late');
+});
+
 test('a tassel’s bag counts once it stood overnight: poured on the day it went on it holds other pollen', () => {
   const poured = (hour: number, date: string) => {
     const garden = new TestGarden();

@@ -117,9 +117,9 @@ export function HowItWent({
         />
       ) : null}
       {withAnthers ? (
-        <Tiles question="Her own anthers, before the pollen">
+        <Tiles question="Her own anthers: nobody wrote that they came out last evening">
           <Tile
-            title="taken out"
+            title="taken out only now: she has selfed"
             small
             chosen={anthersOut === true}
             onPress={() => onChange({ anthersOut: anthersOut === true ? null : true })}

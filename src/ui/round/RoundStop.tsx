@@ -112,6 +112,7 @@ function TheWork({
   return (
     <StopWorkTiles
       growing={growing}
+      flower={flower}
       answers={answers}
       onChange={change}
       offers={offers}

@@ -1,6 +1,8 @@
 import { useState, type ReactNode } from 'react';
 import { markWords, type Closure, type Tool } from '@core/crops';
-import { fatherVarietyOf, type Growing } from '@core/patch';
+import type { Flower } from '@core/ledger';
+import { fatherVarietyOf, reasonFor, type Growing } from '@core/patch';
+import { losesAnthers } from '@core/purity';
 import {
   holdSeconds,
   NO_ANSWERS,
@@ -37,6 +39,7 @@ export const NOTHING_SAID: Answers = {
 /** The work at a flower whose closure was looked at: whose pollen, how, how it went, shut again with what. */
 export function StopWorkTiles({
   growing,
+  flower,
   answers,
   onChange,
   offers,
@@ -49,6 +52,7 @@ export function StopWorkTiles({
   noFather,
 }: {
   growing: Growing;
+  flower: Flower;
   answers: Answers;
   onChange: (part: Partial<Answers>) => void;
   offers: readonly FatherOffer[];
@@ -125,9 +129,8 @@ export function StopWorkTiles({
         crop={crop}
         value={answers}
         withAnthers={
-          (growing.stand.reason === 'cross' ||
-            (growing.stand.reason === 'seed' && patch?.schools.selfing === 'never')) &&
-          (growing.variety.system ?? crop.sexSystem.value) === 'andromonoecious'
+          flower.emasculated === null &&
+          losesAnthers(growing, reasonFor(flower, growing), patch?.schools.selfing)
         }
         claimed={work.faultless}
         open={answers.went}

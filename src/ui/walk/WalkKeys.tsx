@@ -33,7 +33,7 @@ export function WalkKeys({
     <Row>
       {main.how === 'mother' ? (
         <Button
-          title={`${words.shut}: as a father`}
+          title={value.sex === 'female' ? `${words.shut}, her anthers left in` : `${words.shut}: as a father`}
           small
           disabled={busy}
           onPress={() => enter(value, 'shut')}

@@ -61,7 +61,7 @@ const LEFT_TO_BEES: StageAdvice = {
 /** One plant of the walk: what is on it tonight, by tapping sex and stage. */
 export function WalkPlant(props: WalkPlantProps) {
   const { growing, tonight: plan, planKnown, over, side, onLeave } = props;
-  const { state, place, today, demo, prefs } = useGarden();
+  const { state, place, today, demo, prefs, patch } = useGarden();
   const bees = useMemo(() => leftToBees(state, growing, today), [state, growing, today]);
   const entry = useWalkEntry(growing, bees);
   const { value, change, first, flowers, tonight, awaited, busy, problem } = entry;
@@ -76,7 +76,7 @@ export function WalkPlant(props: WalkPlantProps) {
   const read = eveningAdvice(crop, value.sex, value.stage, stand.reason, forFruit || covers);
   const advice = bees && read.act === 'pollinate' ? LEFT_TO_BEES : read;
   const words = walkWords(entry, growing, covers);
-  const main = mainKey(entry, growing, advice, words);
+  const main = mainKey(entry, growing, advice, words, patch?.schools.selfing);
   const parts: readonly Part[] = [
     {
       key: 'before',

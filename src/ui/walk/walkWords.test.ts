@@ -32,6 +32,25 @@ function keys(
   return { words, main: mainKey(entry, growing, advice, words) };
 }
 
+test('the bisexual female of a melon loses her anthers in the evening, where a cross is wanted or her own pollen is not', () => {
+  const key = (
+    reason: 'seed' | 'cross',
+    selfing: string,
+    system: 'andromonoecious' | null = 'andromonoecious',
+  ) => {
+    const garden = new TestGarden();
+    const growing = garden.growing(
+      garden.plant('melon', 'Quiet Bell', 1, { reason, system }).plants[0] as PlantId,
+    );
+    const entry = { value: sight({}), closure: 'mesh-bag' as const };
+    const advice = eveningAdvice(growing.crop, 'female', 'coloured', reason, true);
+    return mainKey(entry, growing, advice, walkWords(entry, growing, true), selfing).how;
+  };
+  expect(key('cross', 'allowed')).toBe('mother');
+  expect(key('seed', 'never')).toBe('mother');
+  expect(key('seed', 'allowed')).toBe('shut');
+});
+
 test('the main key names what it records: shut, count, note, or lay a mother bare', () => {
   expect(keys('squash-maxima', 'seed', {}).main).toEqual({
     title: 'Shut this female with tape',

@@ -1,5 +1,6 @@
 import type { StageAdvice } from '@core/crops';
 import type { Growing } from '@core/patch';
+import { losesAnthers } from '@core/purity';
 import { closureWords, plural } from '../words';
 import type { WalkEntry } from './useWalkEntry';
 
@@ -36,14 +37,19 @@ export function walkWords(
 /** What the plant's state and the advice make of the main key. Seed is not taken from a sick plant: it is noted only. */
 export function mainKey(
   entry: Pick<WalkEntry, 'value' | 'closure'>,
-  { plant, stand }: Growing,
+  { plant, stand, crop, variety }: Growing,
   advice: StageAdvice,
   words: WalkWords,
+  selfing?: string,
 ): { readonly title: string; readonly how: 'note' | 'shut' | 'mother'; readonly sick: boolean } {
   const sick = plant.health === 'sick' && entry.value.sex !== 'male';
   if (sick) return { title: 'Leave it: note it only', how: 'note', sick };
   // The right stage of a mother: her anthers come out before the bag goes on.
-  if (advice.act === 'emasculate' && stand.reason === 'cross')
+  const ownAnthers =
+    entry.value.sex === 'female' &&
+    advice.shutTonight &&
+    losesAnthers({ crop, variety }, stand.reason, selfing);
+  if (ownAnthers || (advice.act === 'emasculate' && stand.reason === 'cross'))
     return { title: `Anthers out, ${closureWords[entry.closure]} on`, how: 'mother', sick };
   return advice.shutTonight
     ? { title: words.shut, how: 'shut', sick }

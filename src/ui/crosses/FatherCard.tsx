@@ -24,7 +24,7 @@ export function FatherCard({
     const flower = newId('flower');
     onSave(
       { kind: 'flowerSeen', flower, plant: growing.plant.id, sex: 'perfect', stage: 'coloured', node: null },
-      { kind: 'flowerShut', flower, closure: bagOf(growing) },
+      { kind: 'flowerShut', flower, closure: bagOf(growing), stillShut: true },
     );
   };
   return (
@@ -40,11 +40,13 @@ export function FatherCard({
       {toBag.map(({ flower, growing }) => (
         <FlowerRow key={flower.id} flower={flower} growing={growing} note="about to open">
           <Button
-            title="Bag on"
+            title="Still shut: bag on"
             small
             label={`Bag a father bud of ${plantName(growing)}`}
             disabled={busy}
-            onPress={() => onSave({ kind: 'flowerShut', flower: flower.id, closure: bagOf(growing) })}
+            onPress={() =>
+              onSave({ kind: 'flowerShut', flower: flower.id, closure: bagOf(growing), stillShut: true })
+            }
           />
         </FlowerRow>
       ))}

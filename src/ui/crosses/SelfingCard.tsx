@@ -38,7 +38,9 @@ export function SelfingCard({ plant, busy, onSave }: Props) {
         stage: withoutBags ? 'open' : 'coloured',
         node: null,
       },
-      ...(withoutBags ? [] : [{ kind: 'flowerShut' as const, flower, closure: bagOf(growing) }]),
+      ...(withoutBags
+        ? []
+        : [{ kind: 'flowerShut' as const, flower, closure: bagOf(growing), stillShut: true }]),
       ...(thread ? [{ kind: 'threaded' as const, flower, colour: thread }] : []),
     );
   };
@@ -69,11 +71,13 @@ export function SelfingCard({ plant, busy, onSave }: Props) {
           note="not open yet, no bag"
         >
           <Button
-            title="Bag on"
+            title="Still shut: bag on"
             small
             label={`Bag on the ${unit} of ${name}`}
             disabled={busy}
-            onPress={() => onSave({ kind: 'flowerShut', flower: flower.id, closure: bagOf(growing) })}
+            onPress={() =>
+              onSave({ kind: 'flowerShut', flower: flower.id, closure: bagOf(growing), stillShut: true })
+            }
           />
         </FlowerRow>
       ))}

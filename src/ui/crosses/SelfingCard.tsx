@@ -40,7 +40,7 @@ export function SelfingCard({ plant, busy, onSave }: Props) {
       },
       ...(withoutBags
         ? []
-        : [{ kind: 'flowerShut' as const, flower, closure: bagOf(growing), stillShut: true }]),
+        : [{ kind: 'flowerShut' as const, flower, closure: bagOf(growing), stillShut: true as const }]),
       ...(thread ? [{ kind: 'threaded' as const, flower, colour: thread }] : []),
     );
   };

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import type { FlowerId, PlantId } from '../ids';
+import { couldBeOf } from '../patch';
 import { fold } from '../ledger';
 import { seededRandom } from '../random';
 import { Seasons } from '../testSeasons';
@@ -94,6 +95,23 @@ describe('descent', () => {
     expect(lineageIn(s).of(c).oddities).toEqual(['no-mother']);
     s.sow(c, s.lot(variety, [fruit], 2024));
     expect(lineageIn(s).of(c).oddities).toEqual(['sown-before-ripe']);
+  });
+
+  test('seed is no older than the fruit that it lay in: what stood before that can’t be of the lot', () => {
+    const s = new Seasons();
+    const { variety, plants } = s.stand('Slate Dome', 1);
+    const lot = s.state.lots.get(s.lot(variety, [s.fruit(plants[0] as PlantId, [])]));
+    if (!lot) throw new Error('no lot');
+    const could = (plantedOn: string | null) => couldBeOf(plantedOn, lot, s.state);
+    // Picked on the first of October 2020.
+    expect(['2020-05-20', '2020-10-01', '2020-10-02', '2021-05-20', '2019-05-20'].map(could)).toEqual([
+      false,
+      false,
+      true,
+      true,
+      false,
+    ]);
+    expect(could(null)).toBe(true);
   });
 
   test('thirty generations from seed to seed', () => {

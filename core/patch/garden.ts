@@ -2,6 +2,7 @@ import { cropOf, type Crop, type Reason } from '../crops';
 import type { PlantId, StandId, SubjectId, VarietyId } from '../ids';
 import type { Bed, Flower, Lot, Patch, Plant, SownView, Stand, State, Variety } from '../ledger';
 import { remembered } from '../remember';
+import type { LocalDate } from '../time';
 
 /** The tables that say what grows where. */
 export type Planted = Pick<State, 'plants' | 'stands' | 'varieties' | 'beds'>;
@@ -66,6 +67,25 @@ export function sownFrom(
   { stands }: { readonly stands: ReadonlyMap<SubjectId, Pick<Stand, 'sown'>> },
 ): SownView | null {
   return plant.sown ?? stands.get(plant.stand)?.sown ?? null;
+}
+
+/**
+ * Whether a plant that went into the ground on a day can be of a lot: not where a fruit of it was worked, or picked, on that day or later,
+ * nor in a year before the lot's. Of one of which nobody said when it was planted, anything can be.
+ * @example couldBeOf('2026-05-20', { from: 'bought', year: 2025, fruits: [] }, state) // true
+ */
+export function couldBeOf(
+  plantedOn: LocalDate | null,
+  { year, fruits }: Pick<Lot, 'year' | 'fruits'>,
+  { flowers }: Pick<State, 'flowers'>,
+): boolean {
+  if (plantedOn === null) return true;
+  if (Number(plantedOn.slice(0, 4)) < year) return false;
+  return fruits.every((id) => {
+    const flower = flowers.get(id);
+    const ripe = (flower?.harvested ?? flower?.pollinations[0])?.at;
+    return ripe === undefined || ripe.slice(0, 10) < plantedOn;
+  });
 }
 
 /**

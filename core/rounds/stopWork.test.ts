@@ -53,6 +53,13 @@ test('a whole flower by the main key: what its words name and nothing else', () 
   }
 });
 
+test('with a damp brush nothing is worked: its closure is kept, and another tool, or a dry one, goes on', () => {
+  const { drafts } = morning();
+  const kinds = (answers: Partial<StopAnswers>) => drafts(answers).map(({ kind }) => kind);
+  expect(kinds({ found: 'whole', tool: 'brush', damp: true })).toEqual(['closureChecked']);
+  expect(kinds({ found: 'whole', tool: 'finger', damp: false })).toContain('pollinated');
+});
+
 test('answers tapped are recorded as they are', () => {
   expect(
     morning()

@@ -12,6 +12,8 @@ export interface StopAnswers {
   /** Males by plant; `null` = as the main key names them. */
   readonly males: Readonly<Record<string, number>> | null;
   readonly tool: Tool | null;
+  /** The tool in hand is damp, and another not taken yet. */
+  readonly damp: boolean;
   /** `null` = as the main key names it. */
   readonly shutAgain: Closure | 'open' | null;
   readonly lobes: number | null;
@@ -32,6 +34,7 @@ export const NO_ANSWERS: StopAnswers = {
   kitchen: false,
   males: null,
   tool: null,
+  damp: false,
   shutAgain: null,
   lobes: null,
   openS: null,
@@ -56,6 +59,8 @@ export interface StopWork {
   readonly purpose: Purpose;
   /** Whether the main key says that nothing went wrong: no bee in, hands and tool clean. */
   readonly faultless: boolean;
+  /** What it is worked with is damp: next to nothing would reach the stigma, and so nothing is recorded of it. */
+  readonly damp: boolean;
   /** Put on now; `null`: none. A kitchen fruit, or one that a bee got at, gets none. */
   readonly mark: string | null;
 }
@@ -103,6 +108,7 @@ export function stopWork(stop: Stop, answers: StopAnswers, offer: StopOffer): St
     purpose: forKitchen ? 'kitchen' : 'seed',
     faultless:
       good && !answers.went && beeIn === null && answers.handsClean === null && answers.shutAgain !== 'open',
+    damp: answers.damp,
     mark: good ? offer.mark : null,
   };
 }
@@ -114,7 +120,7 @@ export function stopWork(stop: Stop, answers: StopAnswers, offer: StopOffer): St
 export function stopDrafts({ flower: { id } }: Stop, answers: StopAnswers, work: StopWork): Draft[] {
   if (answers.found === null) return [];
   const drafts: Draft[] = [{ kind: 'closureChecked', flower: id, result: answers.found }];
-  if (!work.pollinating) return drafts;
+  if (!work.pollinating || work.damp) return drafts;
   const { lobes, openS, maleInside, anthersOut } = answers;
   const beeIn = work.faultless ? false : answers.beeIn;
   const handsClean = work.faultless ? true : answers.handsClean;

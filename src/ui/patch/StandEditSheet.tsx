@@ -1,5 +1,7 @@
 import { cropOf, FRUIT_SHAPES, hasRounds, reasonsOf, systemsOf } from '@core/crops';
 import type { Draft, Stand, Variety } from '@core/ledger';
+import { plantsOfStand } from '@core/patch';
+import { useGarden } from '@/data/garden/garden';
 import { standForm, typedStand, type TypedStand } from '@/data/forms/standForm';
 import { useRecording } from '@/data/garden/useRecording';
 import { Button, Notice, Sheet, Tile, Tiles } from '../controls';
@@ -27,6 +29,7 @@ export function StandEditSheet({
   const before = typedStand(stand, variety, crop.sexSystem.value);
   const form = useTyped<TypedStand, TypedStand>(standForm, before);
   const { value, set } = form;
+  const { state } = useGarden();
   const { shape, system, traits, reason } = value;
   const systems = systemsOf(crop);
   const keep = form.keep(async (read) => {
@@ -91,6 +94,7 @@ export function StandEditSheet({
         crop={variety.crop}
         lot={value.lot}
         fruit={value.fruit}
+        plantedOn={plantsOfStand(state, stand.id).find(({ ended }) => !ended)?.plantedOn ?? null}
         none={stand.sown === null ? 'not said' : 'none of these'}
         onChange={(lot, fruit) => set({ lot, fruit })}
       />

@@ -153,7 +153,7 @@ function StopFoot({
   const { state } = useGarden();
   const { comeBack } = useStopHours(round, stop, dawn);
   const { found } = answers;
-  const blocked = work.pollinating && ((work.males === 0 && !kitchen) || carried !== null);
+  const blocked = work.pollinating && ((work.males === 0 && !kitchen) || carried !== null || work.damp);
   const off = found === null || blocked;
   const keep = () => onSave(...stopDrafts(stop, answers, work));
   // Without a list of what it hangs on: what is kept is what is on the screen now.
@@ -173,6 +173,7 @@ function StopFoot({
           () => workWords(state, work),
           comeBack,
           stop.again,
+          work.damp,
         )}
         look="main"
         busy={busy}

@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { markWords, type Closure, type Tool } from '@core/crops';
 import type { Flower } from '@core/ledger';
 import { fatherVarietyOf, reasonFor, type Growing } from '@core/patch';
@@ -69,7 +69,6 @@ export function StopWorkTiles({
   noFather: ReactNode;
 }) {
   const { state, patch } = useGarden();
-  const [damp, setDamp] = useState(false);
   const { crop } = growing;
   const hold = holdSeconds(tool);
   const { shutAgain, mark } = work;
@@ -99,12 +98,17 @@ export function StopWorkTiles({
       {work.purpose === 'kitchen' ? <Notice tone="brick" text={crop.caution} /> : null}
       <Steps steps={workSteps(crop, tool, worn)} />
       {tool === 'brush' || tool === 'swab' ? (
-        damp ? (
+        answers.damp ? (
           <Notice
             tone="brick"
             title={`Not with a damp ${toolWords[tool]}`}
             text="Damp, it clumps the pollen, and next to nothing reaches the stigma. Dry it for another day."
           >
+            <Button
+              title={`It is dry: the ${toolWords[tool]}`}
+              small
+              onPress={() => onChange({ damp: false })}
+            />
             {crop.tools
               .filter((each) => each !== tool)
               .slice(0, 3)
@@ -113,15 +117,17 @@ export function StopWorkTiles({
                   key={each}
                   title={`Take the ${toolWords[each]}`}
                   small
-                  onPress={() => {
-                    setDamp(false);
-                    onChange({ tool: each });
-                  }}
+                  onPress={() => onChange({ tool: each, damp: false })}
                 />
               ))}
           </Notice>
         ) : (
-          <Button title={`The ${toolWords[tool]} is damp`} look="quiet" small onPress={() => setDamp(true)} />
+          <Button
+            title={`The ${toolWords[tool]} is damp`}
+            look="quiet"
+            small
+            onPress={() => onChange({ damp: true })}
+          />
         )
       ) : null}
       {hold ? <HoldTimer seconds={hold} verb={tool === 'vibration' ? 'Vibrate' : 'Brush'} /> : null}

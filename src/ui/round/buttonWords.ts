@@ -14,12 +14,15 @@ export function buttonWords(
   comeBack: string | null = null,
   /** Worked the morning before. */
   again = false,
+  /** The tool in hand is damp. */
+  damp = false,
 ): string {
   if (found === 'not-open') return comeBack ? `Come back to it about ${comeBack}` : 'Come back to it later';
   if (found === 'gone') return 'Gone';
   if (!pollinating) return found === null ? 'First look at the closure' : 'Skip it';
   if (noMales && !kitchen) return 'No male to be had';
   if (carried) return 'Clean hands and brush first';
+  if (damp) return 'Take a dry tool first';
   if (males === 0 && !kitchen) return 'Choose the males first';
   return again ? `Still fresh. ${work()}` : work();
 }

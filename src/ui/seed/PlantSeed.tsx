@@ -83,6 +83,7 @@ export function PlantSeed({ growing: each, onTree }: { growing: Growing; onTree:
           crop={each.variety.crop}
           lot={sown?.lot}
           fruit={sown?.fruit ?? null}
+          plantedOn={plant.plantedOn}
           none="none of these"
           onChange={(to, of) => void save({ kind: 'sownFrom', subject: plant.id, lot: to, fruit: of })}
         />

@@ -1,5 +1,5 @@
 import type { Lot } from '@core/ledger';
-import { plantsOfStand } from '@core/patch';
+import { couldBeOf, plantsOfStand } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { Button, Notice } from '../controls';
@@ -10,7 +10,9 @@ export function SownHere({ lot }: { lot: Lot }) {
   const { state } = useGarden();
   const { busy, problem, save } = useRecording();
   const unsaid = [...state.stands.values()].flatMap((stand) => {
-    const plants = plantsOfStand(state, stand.id).filter(({ ended, sown }) => !ended && sown === null);
+    const plants = plantsOfStand(state, stand.id).filter(
+      ({ ended, sown, plantedOn }) => !ended && sown === null && couldBeOf(plantedOn, lot, state),
+    );
     return stand.variety === lot.variety && stand.sown === null && plants.length > 0
       ? [{ stand, plants: plants.length, bed: state.beds.get(stand.bed)?.name ?? 'a bed' }]
       : [];

@@ -1,7 +1,8 @@
 import type { CropId } from '@core/crops';
 import type { FlowerId, LotId } from '@core/ids';
 import { fruitsOfLot } from '@core/lineage';
-import { lotName } from '@core/patch';
+import { couldBeOf, lotName } from '@core/patch';
+import type { LocalDate } from '@core/time';
 import { lotsInOrder } from '@core/seed';
 import { useMaybeGarden } from '@/data/garden/garden';
 import { Tile, Tiles } from '../controls';
@@ -11,6 +12,7 @@ export function SownTiles({
   crop,
   lot,
   fruit,
+  plantedOn = null,
   none,
   onChange,
 }: {
@@ -18,6 +20,8 @@ export function SownTiles({
   /** `undefined`: nobody said, and nothing shows as chosen. */
   lot: LotId | null | undefined;
   fruit: FlowerId | null;
+  /** What can't be is not offered; `null`: nobody said when. */
+  plantedOn?: LocalDate | null;
   /** The words for "from no lot": where they record nothing, or where they are an answer. */
   none: 'not said' | 'none of these';
   onChange: (lot: LotId | null, fruit: FlowerId | null) => void;
@@ -25,7 +29,11 @@ export function SownTiles({
   // The first stand of a patch is asked for before there is one.
   const state = useMaybeGarden()?.state;
   if (!state) return null;
-  const lots = lotsInOrder(state).filter(({ variety }) => state.varieties.get(variety)?.crop === crop);
+  const lots = lotsInOrder(state).filter(
+    (each) =>
+      state.varieties.get(each.variety)?.crop === crop &&
+      (each.id === lot || couldBeOf(plantedOn, each, state)),
+  );
   if (lots.length === 0) return null;
   const fruits = lot == null ? [] : fruitsOfLot(state, lot);
   return (

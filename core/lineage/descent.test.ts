@@ -100,7 +100,8 @@ describe('descent', () => {
   test('seed is no older than the fruit that it lay in: what stood before that can’t be of the lot', () => {
     const s = new Seasons();
     const { variety, plants } = s.stand('Slate Dome', 1);
-    const lot = s.state.lots.get(s.lot(variety, [s.fruit(plants[0] as PlantId, [])]));
+    const id = s.lot(variety, [s.fruit(plants[0] as PlantId, [])]);
+    const lot = s.state.lots.get(id);
     if (!lot) throw new Error('no lot');
     const could = (plantedOn: string | null) => couldBeOf(plantedOn, lot, s.state);
     // Picked on the first of October 2020.

@@ -72,7 +72,7 @@ export function sownFrom(
 /**
  * Whether a plant that went into the ground on a day can be of a lot: not where a fruit of it was worked, or picked, on that day or later,
  * nor in a year before the lot's. Of one of which nobody said when it was planted, anything can be.
- * @example couldBeOf('2026-05-20', { from: 'bought', year: 2025, fruits: [] }, state) // true
+ * @example couldBeOf('2026-05-20', { year: 2025, fruits: [] }, state) // true
  */
 export function couldBeOf(
   plantedOn: LocalDate | null,

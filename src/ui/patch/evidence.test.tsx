@@ -48,7 +48,7 @@ test('what nobody said is named, and spoils nothing', async () => {
       purpose: 'seed',
     });
   });
-  expect(screen.getByText('seed: not all recorded')).toBeTruthy();
+  expect(screen.getByText('fit for seed')).toBeTruthy();
   expect(
     screen.getByText(
       'nobody noted how the closure was found; bees while it was worked: not noted; shut again afterwards: not noted.',
@@ -81,7 +81,7 @@ test('worked as it opened, then tied: the school of proof decides, the facts sta
   expect(screen.getByText('not shut before it opened.')).toBeTruthy();
   screen.unmount();
   await shown(open, { proof: 'practical' });
-  expect(screen.getByText('seed: not all recorded')).toBeTruthy();
+  expect(screen.getByText('fit for seed')).toBeTruthy();
 });
 
 test('of a flower grown for the kitchen nobody asks whether it is fit for seed', async () => {

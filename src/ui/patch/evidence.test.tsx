@@ -48,7 +48,7 @@ test('what nobody said is named, and spoils nothing', async () => {
       purpose: 'seed',
     });
   });
-  expect(screen.getByText('fit for seed')).toBeTruthy();
+  expect(screen.getByText('seed: not all recorded')).toBeTruthy();
   expect(
     screen.getByText(
       'nobody noted how the closure was found; bees while it was worked: not noted; shut again afterwards: not noted.',

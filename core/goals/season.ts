@@ -1,4 +1,4 @@
-import { cropOf, daysToEatOf } from '../crops';
+import { cropOf, daysToEatOf, type Crop } from '../crops';
 import type { Flower, Place, Stand, State } from '../ledger';
 import { mainPatch, plantsOfStand, shelterOn } from '../patch';
 import { usualFrost } from '../sky';
@@ -100,6 +100,18 @@ export interface LastUseful {
 
 /** Squash picked at this age or older ripens on indoors, 3-8 weeks at 15-20 C (common practice). Warm days: some 320 over 10 C [M]. */
 const RIPENS_INDOORS_FROM_DAYS = 40;
+
+/**
+ * How many days a fruit so old still wants at the least before its seed can be ripe; squash finishes indoors. `null`: none, or nobody
+ * keeps seed of the crop. Common practice.
+ * @example daysUntilSeed(cropOf('squash-maxima'), 14) // 26
+ */
+export function daysUntilSeed(crop: Crop, day: number): number | null {
+  const usual = crop.daysToSeed?.value[0];
+  if (usual === undefined) return null;
+  const least = crop.id.startsWith('squash') ? Math.min(usual, RIPENS_INDOORS_FROM_DAYS) : usual;
+  return day < least ? least - day : null;
+}
 
 /**
  * Until when a pollination of a stand still brings ripe seed (or fruit to eat): the day wanted or the first frost, less the late end

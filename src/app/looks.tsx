@@ -92,7 +92,11 @@ function Looks() {
       <CauseSheet
         open={asking !== null}
         title={asking ? `${plantName(asking.growing)}: what happened?` : ''}
-        onClose={() => setAsking(null)}
+        onClose={() => {
+          // What was seen is kept; its cause stays open.
+          if (asking) void record(lookDraft(asking.flower, asking.said));
+          setAsking(null);
+        }}
         onCause={(cause) => {
           if (!asking) return;
           const { flower, said } = asking;

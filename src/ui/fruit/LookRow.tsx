@@ -16,6 +16,7 @@ import { Txt } from '../theme';
 import { flowerText, lookWords } from '../words';
 import { GourdScale } from './GourdScale';
 import { SizeTiles } from './SizeAsk';
+import { useHarvest } from './useHarvest';
 
 /** One fruit and the four things it can have done. */
 export function LookRow({
@@ -29,6 +30,7 @@ export function LookRow({
 }) {
   const { state, place, demo, prefs, record } = useGarden();
   const mark = useNextMark();
+  const harvest = useHarvest({ flower, growing });
   const [sizeMm, setSizeMm] = useState<number | null>(null);
   const [sizing, setSizing] = useState(false);
   const [markRead, setMarkRead] = useState<boolean | null>(null);
@@ -45,6 +47,7 @@ export function LookRow({
   );
   return (
     <Card>
+      {harvest.sheet}
       <Row gap={10}>
         <FlowerDrawing
           {...flowerAppearance(flower, crop, place.zone)}
@@ -127,7 +130,7 @@ export function LookRow({
             title="harvested"
             chosen={false}
             onPress={() =>
-              void record({
+              harvest.pick({
                 kind: 'harvested',
                 flower: flower.id,
                 harvestFor: reasonFor(flower, growing) === 'fruit' ? 'kitchen' : 'seed',

@@ -9,6 +9,7 @@ import { Button, Notice, Row, Tile, Tiles } from '../controls';
 import { GrowthChart } from '../charts/GrowthChart';
 import { CauseSheet } from '../fruit/CauseSheet';
 import { SizeAsk } from '../fruit/SizeAsk';
+import { useHarvest } from '../fruit/useHarvest';
 import { SprayNotice } from '../care/SprayNotice';
 import { Txt } from '../theme';
 import { flowerText, lookWords, propWords } from '../words';
@@ -21,6 +22,7 @@ export function HowIsIt({ flower, growing }: { flower: Flower; growing: Growing 
   const fate = fateOf(flower, growing.crop, place.zone, today);
   const day0 = workedOn(flower, place.zone);
   const day = day0 ? daysBetween(day0, today) : null;
+  const harvest = useHarvest({ flower, growing });
   const us = prefs.units === 'us';
   const of = useMemo(() => ({ flower, growing }), [flower, growing]);
   const own = useMemo(() => sizesOf(flower, place.zone), [flower, place.zone]);
@@ -92,18 +94,23 @@ export function HowIsIt({ flower, growing }: { flower: Flower; growing: Growing 
           title="Harvested for seed"
           small
           onPress={() =>
-            void record({ kind: 'harvested', flower: flower.id, harvestFor: 'seed', weightG: null })
+            harvest.pick({ kind: 'harvested', flower: flower.id, harvestFor: 'seed', weightG: null })
           }
         />
       </Row>
       <Txt size="label" tone="muted">
         {growing.crop.caution}
       </Txt>
+      {harvest.sheet}
       <CauseSheet
         open={asking !== null}
         title={`${flowerText(growing, flower)}: what happened?`}
         of={of}
-        onClose={() => setAsking(null)}
+        onClose={() => {
+          // What was seen is kept; its cause stays open.
+          if (asking !== null) void record({ kind: 'lookedAt', flower: flower.id, result: asking, sizeMm });
+          setAsking(null);
+        }}
         onWait={
           asking === 'yellowing' && day !== null && day < growing.crop.verdictDay.value
             ? () => {

@@ -89,3 +89,45 @@ test('the tables wait behind one key; each says what it is', async () => {
   for (const name of ['Entries', 'Fruits followed', 'Weather', 'What the columns mean'])
     expect(screen.getByLabelText(`${name} as a table (CSV)`)).toBeTruthy();
 });
+
+test('yellowing, and the sheet of causes closed: the look is kept, its cause stays open', async () => {
+  const { card, store, news } = female(worked);
+  const open = await store();
+  renderIn(open, card);
+  fireEvent.press(screen.getByText('yellowing'));
+  fireEvent.press(screen.getByText('Close'));
+  await waitFor(() => expect(news(open)).toMatchObject([{ kind: 'lookedAt', result: 'yellowing' }]));
+});
+
+test('picked for seed on day 8 it is asked whether that can be ripe; in time nobody asks', async () => {
+  const seed = (today: string) => {
+    const garden = new TestGarden();
+    const [plant] = garden.plant('squash-pepo', 'Low Lantern', 1).plants as [PlantId];
+    const flower = garden.shut('2026-06-30', plant, 'female');
+    garden.work(garden.time('2026-07-01', 7, 5), flower, []);
+    const own = new Set(garden.events.map(({ id }) => id));
+    return {
+      open: gardenOf(garden.events, garden.time(today, 9)),
+      card: (
+        <FlowerCard flower={garden.state.flowers.get(flower) as Flower} growing={garden.growing(plant)} />
+      ),
+      news: (store: LedgerStore) => eventsOf(store.ledger.state).filter(({ id }) => !own.has(id)),
+    };
+  };
+  const early = seed(DAY);
+  const store = await early.open;
+  renderIn(store, early.card);
+  fireEvent.press(screen.getByText('Harvested for seed'));
+  expect(
+    screen.getByText(/^Day 8: by the usual days its seed is ripe in 32 days at the earliest/),
+  ).toBeTruthy();
+  expect(early.news(store)).toEqual([]);
+  fireEvent.press(screen.getByText('It is picked all the same'));
+  await waitFor(() => expect(early.news(store)).toMatchObject([{ kind: 'harvested', harvestFor: 'seed' }]));
+  screen.unmount();
+  const ripe = seed('2026-08-20');
+  const later = await ripe.open;
+  renderIn(later, ripe.card);
+  fireEvent.press(screen.getByText('Harvested for seed'));
+  await waitFor(() => expect(ripe.news(later)).toHaveLength(1));
+});

@@ -94,7 +94,7 @@ test('practice goes out in the same file, apart from the garden, and comes back 
 test('every drawing stands in the gallery, in every light', async ({ page }) => {
   await page.goto('/dev/gallery');
   await expect(page.getByTestId('gallery-time')).toHaveText(/^Drawn in \d+ ms$/);
-  await expect(page.getByRole('heading', { name: 'strawberry' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'strawberry', exact: true })).toBeVisible();
   expect(await page.locator('svg').count()).toBeGreaterThan(300);
   await page.getByRole('button', { name: 'before-dawn' }).click();
   await expect(page.getByTestId('gallery-time')).toHaveText(/^Drawn in \d+ ms$/);

@@ -1,4 +1,4 @@
-import { bloomSpan, cropOf, rogueLook, type Crop, type RogueStage } from '../crops';
+import { bloomSpan, cropOf, type Crop, type RogueStage } from '../crops';
 import type { Plant, Stand, State, Variety } from '../ledger';
 import { plantsOfStand } from '../patch';
 import { daysBetween, localDateOf, type LocalDate } from '../time';
@@ -9,8 +9,6 @@ export interface RogueDue {
   readonly variety: Variety;
   readonly crop: Crop;
   readonly stage: RogueStage;
-  /** What to look for. */
-  readonly look: string;
   /** Those still standing that nobody found to be off-type. */
   readonly plants: readonly Plant[];
 }
@@ -37,7 +35,7 @@ export function roguesDue(state: State, zone: string, today: LocalDate): RogueDu
     if (crop.id === 'potato') return [];
     const stage = stageOf(state, crop, plants, zone, today);
     if (stage === null || lookedOver(stand, stage, today, zone)) return [];
-    return [{ stand, variety, crop, stage, look: rogueLook(crop, stage).value, plants }];
+    return [{ stand, variety, crop, stage, plants }];
   });
 }
 

@@ -4,6 +4,7 @@ import { useRouter } from 'expo-router';
 import { toLookAt, type OwedLook } from '@core/rounds';
 import { plantName, type Growing } from '@core/patch';
 import type { Draft, Flower, LookResult } from '@core/ledger';
+import { piece, usePiece } from '@/data/device/pieces';
 import { useGarden } from '@/data/garden/garden';
 import { useLookDays } from '@/ui/fruit/useLookDays';
 import { Button } from '@/ui/controls';
@@ -13,7 +14,6 @@ import { CountRow } from '@/ui/fruit/CountRow';
 import { LookRow } from '@/ui/fruit/LookRow';
 import { AllShut, ShutRow } from '@/ui/fruit/ShutRow';
 import { LoopRow } from '@/ui/fruit/LoopRow';
-import { RogueRow } from '@/ui/fruit/RogueRow';
 import { MarkRow } from '@/ui/fruit/MarkRow';
 import { MarkQuestions } from '@/ui/marks/MarkQuestions';
 import { gated } from '@/ui/Gate';
@@ -78,9 +78,7 @@ function Looks() {
       {owedCounts.map((due) => (
         <CountRow key={`${due.stand.id}/${due.from}/${due.to}`} due={due} />
       ))}
-      {rogues.map((due) => (
-        <RogueRow key={due.stand.id} due={due} />
-      ))}
+      {rogues.length > 0 ? <Rogues rogues={rogues} /> : null}
       {shut.length > 1 ? <AllShut flowers={shut.map(({ flower }) => flower)} /> : null}
       <Cards of={shut} row={({ flower, growing }) => <ShutRow flower={flower} growing={growing} />} />
       <Cards of={unmarked} row={({ flower, growing }) => <MarkRow flower={flower} growing={growing} />} />
@@ -116,6 +114,14 @@ function Looks() {
       />
     </Page>
   );
+}
+
+/** Three times a season, so fetched when it is. */
+const rogueRows = piece(() => import('@/ui/fruit/RogueRows'));
+
+function Rogues({ rogues }: Pick<ReturnType<typeof toLookAt>, 'rogues'>) {
+  const { RogueRows } = usePiece(rogueRows) ?? {};
+  return RogueRows ? <RogueRows rogues={rogues} /> : null;
 }
 
 /** Flowers, a card each. */

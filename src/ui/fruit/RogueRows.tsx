@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { useRouter } from 'expo-router';
+import { rogueLook } from '@core/crops';
 import type { RogueDue } from '@core/purity';
 import { useRecording } from '@/data/garden/useRecording';
 import { Card, Tile, Tiles } from '../controls';
@@ -7,8 +8,13 @@ import { Txt } from '../theme';
 import { plural } from '../words';
 import { rogueWords } from './rogueWords';
 
+/** The stands that are to be looked over, a card each. */
+export function RogueRows({ rogues }: { rogues: readonly RogueDue[] }) {
+  return rogues.map((due) => <RogueRow key={due.stand.id} due={due} />);
+}
+
 /** A stand for seed gone through for plants that are not what its seed promised; one that is not is said on its own page. */
-export function RogueRow({ due: { stand, variety, stage, look, plants } }: { due: RogueDue }) {
+function RogueRow({ due: { stand, variety, crop, stage, plants } }: { due: RogueDue }) {
   const { busy, save } = useRecording();
   const router = useRouter();
   const [asking, setAsking] = useState(false);
@@ -16,7 +22,7 @@ export function RogueRow({ due: { stand, variety, stage, look, plants } }: { due
     <Card style={{ paddingVertical: 8 }}>
       <Txt size="strong">{`${variety.name}, ${rogueWords[stage]}`}</Txt>
       <Txt size="label" tone="muted">
-        {`Are its ${plural(plants.length, 'plant')} all true to the variety? ${look}`}
+        {`Are its ${plural(plants.length, 'plant')} all true to the variety? ${rogueLook(crop, stage).value}`}
       </Txt>
       <Tiles question="All true?" hideQuestion>
         <Tile

@@ -1,9 +1,5 @@
 import { practice, type Fact } from './facts';
-import type { Crop, Family } from './types';
-
-/** The three times at which a stand kept for seed is looked over for plants that are not true to the variety. */
-export const ROGUE_STAGES = ['seedling', 'before-flower', 'fruit'] as const;
-export type RogueStage = (typeof ROGUE_STAGES)[number];
+import type { Crop, Family, RogueStage } from './types';
 
 type Looks = Readonly<Record<RogueStage, Fact<string>>>;
 

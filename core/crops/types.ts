@@ -54,6 +54,10 @@ export type Stage = (typeof STAGES)[number];
 export const REASONS = ['seed', 'fruit', 'cross'] as const;
 export type Reason = (typeof REASONS)[number];
 
+/** The three times at which a stand kept for seed is looked over for plants that are not true to the variety. */
+export const ROGUE_STAGES = ['seedling', 'before-flower', 'fruit'] as const;
+export type RogueStage = (typeof ROGUE_STAGES)[number];
+
 /** Ways to keep insects out of a flower. */
 export const CLOSURES = ['tape', 'mesh-bag', 'cloth-bag', 'tie', 'shoot-bag', 'tassel-bag'] as const;
 export type Closure = (typeof CLOSURES)[number];

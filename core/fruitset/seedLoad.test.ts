@@ -37,3 +37,11 @@ test('one or two seed fruits fill a pumpkin or melon vine; of cucumbers nobody s
   expect(said(2, 0, { crop: 'melon' })).toContain('one or two');
   expect(said(3, 0, { crop: 'cucumber' })).toBe('');
 });
+
+test('what was worked and not seen to grow is no load yet', () => {
+  const garden = new TestGarden();
+  const [plant] = garden.plant('squash-maxima', 'Slate Dome', 1).plants as [PlantId];
+  for (let i = 0; i < 3; i++)
+    garden.work(garden.time('2026-07-12', 6), garden.shut('2026-07-11', plant, 'female', 'tape', 18 + i), []);
+  expect(seedLoadWords(garden.state, garden.growing(plant), garden.place.zone, TODAY)).toEqual([]);
+});

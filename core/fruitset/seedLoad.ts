@@ -2,7 +2,7 @@ import type { Crop } from '../crops';
 import type { State } from '../ledger';
 import { flowersOn, reasonFor, type Growing } from '../patch';
 import type { LocalDate } from '../time';
-import { bearsFruit } from './rates';
+import { fateOf } from './fate';
 
 /** Seed fruits that a vine of these fills well (common practice: one or two). */
 const MOST_ON_A_VINE = 2;
@@ -23,8 +23,9 @@ const FEW_A_VINE: ReadonlySet<Crop['id']> = new Set([
 export function seedLoadWords(state: State, growing: Growing, zone: string, today: LocalDate): string[] {
   const { crop, stand, plant, variety } = growing;
   if (stand.reason === 'fruit' || crop.family !== 'cucurbit') return [];
+  // Of one that nobody saw grow it is not known whether it is a fruit at all.
   const fruits = flowersOn(state, plant.id).filter(
-    (flower) => flower.sex === 'female' && bearsFruit(flower, crop, zone, today),
+    (flower) => flower.sex === 'female' && !flower.harvested && fateOf(flower, crop, zone, today) === 'set',
   );
   const seed = fruits.filter((flower) => (flower.pollinations.at(-1)?.purpose ?? 'kitchen') === 'seed');
   // A flower worked for seed on a plant of which something is meant for the kitchen: that is the grower's plan.

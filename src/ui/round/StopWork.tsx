@@ -71,6 +71,8 @@ export function StopWorkTiles({
   const { state, patch } = useGarden();
   const { crop } = growing;
   const hold = holdSeconds(tool);
+  // A dry brush is the tool; a damp one is no dry brush.
+  const name = toolWords[tool].replace(/^dry /, '');
   const { shutAgain, mark } = work;
   return (
     <>
@@ -101,14 +103,10 @@ export function StopWorkTiles({
         answers.damp ? (
           <Notice
             tone="brick"
-            title={`Not with a damp ${toolWords[tool]}`}
+            title={`Not with a damp ${name}`}
             text="Damp, it clumps the pollen, and next to nothing reaches the stigma. Dry it for another day."
           >
-            <Button
-              title={`It is dry: the ${toolWords[tool]}`}
-              small
-              onPress={() => onChange({ damp: false })}
-            />
+            <Button title={`The ${name} is dry after all`} small onPress={() => onChange({ damp: false })} />
             {crop.tools
               .filter((each) => each !== tool)
               .slice(0, 3)
@@ -122,12 +120,7 @@ export function StopWorkTiles({
               ))}
           </Notice>
         ) : (
-          <Button
-            title={`The ${toolWords[tool]} is damp`}
-            look="quiet"
-            small
-            onPress={() => onChange({ damp: true })}
-          />
+          <Button title={`The ${name} is damp`} look="quiet" small onPress={() => onChange({ damp: true })} />
         )
       ) : null}
       {hold ? <HoldTimer seconds={hold} verb={tool === 'vibration' ? 'Vibrate' : 'Brush'} /> : null}

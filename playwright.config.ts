@@ -21,6 +21,16 @@ export default defineConfig({
     timezoneId: 'Europe/Ljubljana',
     // Keeping one costs a fifth of the time; `E2E_TRACE=retain-on-failure` when something is to be found out.
     trace: (process.env.E2E_TRACE ?? 'off') as 'off',
+    // The pause after a press is the matter of pause.spec.ts: elsewhere nobody's thumb is cold.
+    storageState: {
+      cookies: [],
+      origins: [
+        {
+          origin: `http://127.0.0.1:${port}`,
+          localStorage: [{ name: 'steady-trowel/pause-ms', value: '0' }],
+        },
+      ],
+    },
     // The offline copy is made by every new visitor: where a journey is not about it, it only takes time.
     serviceWorkers: 'block',
     launchOptions: {

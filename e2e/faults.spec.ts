@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { beginPatch, openDemo, pickMales, setTime } from './helpers';
+import { beginPatch, openDemo, pickMales, sees, setTime } from './helpers';
 
 test('full storage: the grower is told, keeps what is on screen, and can export and save again', async ({
   page,
@@ -16,6 +16,7 @@ test('full storage: the grower is told, keeps what is on screen, and can export 
       throw new DOMException('The quota has been exceeded.', 'QuotaExceededError');
     };
   });
+  await sees(page, 'female');
   await page.getByRole('button', { name: 'Shut this female with tape' }).click();
   await expect(page.getByText('Not saved: the storage of this browser is full')).toBeVisible();
   await expect(page.getByText('Tonight on this plant: 1 flower')).toBeVisible();
@@ -42,6 +43,7 @@ test('a page left while an entry is still on its way keeps it', async ({ page })
       return this.get('nothing');
     };
   });
+  await sees(page, 'female');
   await page.getByRole('button', { name: 'Shut this female with tape' }).click();
   await expect(page.getByText('Tonight on this plant: 1 flower')).toBeVisible();
   await page.goto('/patch');
@@ -84,7 +86,10 @@ test('two tabs record at once; both show both, and a reload keeps both', async (
   await setTime(other, '2026-07-13T17:30:00Z');
   await page.goto('/walk');
   await other.goto('/walk');
-  const shut = (tab: typeof page) => tab.getByRole('button', { name: 'Shut this female with tape' }).click();
+  const shut = async (tab: typeof page) => {
+    await sees(tab, 'female');
+    await tab.getByRole('button', { name: 'Shut this female with tape' }).click();
+  };
   await Promise.all([shut(page), shut(other)]);
   for (const tab of [page, other])
     await expect(tab.getByText('Tonight on this plant: 2 flowers')).toBeVisible();

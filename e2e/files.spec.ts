@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, truncateSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
-import { beginPatch, setTime } from './helpers';
+import { beginPatch, sees, setTime } from './helpers';
 
 const folder = mkdtempSync(join(tmpdir(), 'trowel-e2e-'));
 
@@ -35,6 +35,7 @@ test('two phones: what one exports the other merges, once, both ways the same', 
   await setTime(page, '2026-07-13T17:30:00Z');
   await beginPatch(page);
   await page.goto('/walk');
+  await sees(page, 'female');
   await page.getByRole('button', { name: 'Shut this female with tape' }).click();
   await expect(page.getByText('Tonight on this plant: 1 flower')).toBeVisible();
   const first = await exported(page);

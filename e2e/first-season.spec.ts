@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { beginByHand, pickMales, setTime, today } from './helpers';
+import { beginByHand, pickMales, sees, setTime, today } from './helpers';
 
 test('from the first start to the first fruit verdict, with one reload on the way', async ({ page }) => {
   await setTime(page, '2026-07-13T17:30:00Z');
@@ -9,7 +9,7 @@ test('from the first start to the first fruit verdict, with one reload on the wa
     await page.getByRole('button', { name: 'Start the evening walk' }).click();
     await expect(page.getByRole('heading', { name: 'Harbour Lantern 1' })).toBeVisible();
     await page.getByRole('button', { name: 'healthy' }).click();
-    await page.getByRole('button', { name: /^green:/ }).click();
+    await sees(page, 'female', 'green');
     await expect(page.getByText(/look again tomorrow evening/)).toBeVisible();
     await page.getByRole('button', { name: /^open:/ }).click();
     await expect(page.getByText(/fine for the kitchen, not for seed/)).toBeVisible();
@@ -18,7 +18,7 @@ test('from the first start to the first fruit verdict, with one reload on the wa
     await page.getByRole('button', { name: 'Shut this female with tape' }).click();
     await expect(page.getByText('Tonight on this plant: 1 flower')).toBeVisible();
     await page.getByRole('button', { name: 'Next plant' }).click();
-    await page.getByRole('button', { name: /^male/ }).click();
+    await sees(page, 'male');
     await page.getByRole('button', { name: 'How many like this: one more' }).click();
     await page.getByRole('button', { name: 'Shut 2 males with tape' }).click();
     await expect(page.getByText('Tonight on this plant: 2 flowers')).toBeVisible();
@@ -138,7 +138,7 @@ test('fruit for the kitchen: an open female pollinated on the walk waits for its
   await setTime(page, '2026-07-14T05:30:00Z');
   await beginByHand(page);
   await page.goto('/walk');
-  await page.getByRole('button', { name: /^open:/ }).click();
+  await sees(page, 'female', 'open');
   await page.getByRole('button', { name: 'Pollinated now, for the kitchen' }).click();
   await expect(page.getByText('Last: pollinated Harbour Lantern 1')).toBeVisible();
   await page.goto('/fruit');

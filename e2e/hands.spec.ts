@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { beginPatch, setTime } from './helpers';
+import { beginPatch, sees, setTime } from './helpers';
 
 test('a node is reached by holding the key, and nodes on record are offered at the next flower', async ({
   page,
@@ -30,12 +30,11 @@ test('a node is reached by holding the key, and nodes on record are offered at t
   expect(await node()).toBe(reached);
   await more.click();
   expect(await node()).toBe(reached + 1);
+  await sees(page, 'female');
   await page.getByRole('button', { name: 'Shut this female with tape' }).click();
   await expect(page.getByText('Written here tonight: 1 flower')).toBeVisible();
 
-  // Sooner it would be the same press of a cold thumb.
-  await page.waitForTimeout(700);
-  await page.getByRole('button', { name: /^male/ }).click();
+  await sees(page, 'male');
   await expect(page.getByRole('button', { name: `Node ${reached + 1}, on record` })).toBeVisible();
   await page.getByRole('button', { name: `Node ${reached + 2}, the next one` }).click();
   expect(await node()).toBe(reached + 2);

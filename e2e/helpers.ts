@@ -28,6 +28,12 @@ export async function beginByHand(page: Page, variety = 'Harbour Lantern', crop?
 
 export const today = (page: Page) => page.getByRole('link', { name: 'Today' }).click();
 
+/** On the walk: taps in what is seen, flower and stage. */
+export async function sees(page: Page, sex: 'female' | 'male', stage = 'coloured'): Promise<void> {
+  await page.getByRole('button', { name: new RegExp(`^${sex}, `) }).click();
+  await page.getByRole('button', { name: new RegExp(`^${stage}:`) }).click();
+}
+
 /** Takes the males that a round asks for first, where it does; then a flower (or the end) is on the screen. */
 export async function pickMales(page: Page): Promise<void> {
   const picked = page.getByRole('button', { name: /^Picked: / });

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { beginPatch, openDemo, setTime } from './helpers';
+import { beginPatch, openDemo, sees, setTime } from './helpers';
 
 test('the key, from Today: a coloured female in four questions, confirmed, with what to do by reason', async ({
   page,
@@ -83,7 +83,7 @@ test('what was noted is forecast: on Today and on the plant, with a warning wher
   await setTime(page, '2026-07-13T17:30:00Z');
   await beginPatch(page);
   await page.getByRole('button', { name: 'Start the evening walk' }).click();
-  await page.getByRole('button', { name: /^male/ }).click();
+  await sees(page, 'male');
   await page.getByRole('button', { name: 'Count 1 male, not shut' }).click();
   await page.getByRole('button', { name: 'Leave the walk; everything is kept' }).click();
   await expect(page.getByText(/all male so far. That is normal/)).toBeVisible();
@@ -92,7 +92,7 @@ test('what was noted is forecast: on Today and on the plant, with a warning wher
   // The walk goes on at the second plant; the female is on the first, beside the only male.
   await page.getByRole('button', { name: 'Back', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Harbour Lantern 1' })).toBeVisible();
-  await page.getByRole('button', { name: /^female/ }).click();
+  await sees(page, 'female');
   await page.getByRole('button', { name: 'Shut this female with tape' }).click();
   await page.getByRole('button', { name: 'Leave the walk; everything is kept' }).click();
   await expect(page.getByText(/females and no father, Tuesday 14 July/)).toBeVisible();
@@ -109,10 +109,11 @@ test('an observation that cannot be gets a question back, and is kept if the gro
   await beginPatch(page);
   await page.goto('/walk');
   await page.getByRole('button', { name: 'Node from the root (may be left out): one more' }).click();
+  await sees(page, 'female');
   await page.getByRole('button', { name: 'Note it' }).first().click();
   await setTime(page, '2026-07-14T17:30:00Z');
   await page.goto('/walk');
-  await page.getByRole('button', { name: /^pin:/ }).click();
+  await sees(page, 'female', 'pin');
   await page.getByRole('button', { name: 'Node from the root (may be left out): one less' }).click();
   await page.getByRole('button', { name: /Node from the root: one less/ }).click();
   await page.getByRole('button', { name: 'Note it' }).click();
@@ -125,6 +126,7 @@ test('corn and tomato on the walk: their own parts, stages and closures', async 
   await setTime(page, '2026-07-13T15:30:00Z');
   await beginPatch(page, 'Weir Copper', /^corn/);
   await page.goto('/walk');
+  await page.getByRole('button', { name: /^ear shoot, / }).click();
   await page.getByRole('button', { name: /^plump shoot:/ }).click();
   await expect(page.getByText(/put a shoot bag on today/)).toBeVisible();
   await page.getByRole('button', { name: 'Shut this ear shoot with shoot bag' }).click();

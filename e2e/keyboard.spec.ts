@@ -22,11 +22,14 @@ test('evening, dawn and look, with the keys alone', async ({ page }) => {
   await tabTo(page, /^Start the .*walk$/);
   await expect(page.getByRole('heading', { name: 'Harbour Lantern 1' })).toBeVisible();
   await tabTo(page, /^healthy$/);
+  await tabTo(page, /^female, /);
+  await tabTo(page, /^coloured:/);
   await tabTo(page, /^Shut this female with tape$/);
   await expect(page.getByText('Written here tonight: 1 flower')).toBeVisible();
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('heading', { name: 'Harbour Lantern 2' })).toBeVisible();
   await tabTo(page, /^male, /);
+  await tabTo(page, /^coloured:/);
   await tabTo(page, /^Shut 1 male with tape$/);
   await expect(page.getByText('Written here tonight: 1 flower')).toBeVisible();
 

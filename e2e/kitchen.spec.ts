@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { beginKitchen, setTime, today } from './helpers';
+import { beginKitchen, sees, setTime, today } from './helpers';
 
 test('a fortnight of courgettes under a net: noted in the evening, worked in the morning, looked at, a rate in Fruit', async ({
   page,
@@ -23,7 +23,7 @@ test('a fortnight of courgettes under a net: noted in the evening, worked in the
     await expect(page.getByRole('heading', { name: 'Evening walk' })).toHaveCount(0);
     await expect(page.getByRole('heading', { name: 'Kitchen round' })).toBeVisible();
     await page.getByRole('button', { name: 'Look for tomorrow’s females' }).click();
-    await page.getByRole('button', { name: /^coloured:/ }).click();
+    await sees(page, 'female');
     await page.getByRole('button', { name: 'Node from the root (may be left out): one more' }).click();
     await page.getByRole('button', { name: 'Note it for tomorrow morning' }).click();
     await expect(page.getByText(/Last: noted Low Lantern 1/)).toBeVisible();

@@ -80,8 +80,7 @@ const SCREENS: Readonly<Record<string, readonly [Press, ...Press[]]>> = {
   '/walk': [
     [/^Nothing here. Next plant/, words(/^Plant 2 of/)],
     [/^Leave the walk/, today],
-    // In the demo it is a morning on which such flowers open.
-    [/^Shut this female/, heading(/^Was it still shut/)],
+    [/^coloured:/, (page) => page.getByRole('button', { name: /^coloured:/, pressed: true })],
     [/^male, /, (page) => page.getByRole('button', { name: /^male, /, pressed: true })],
     [/^Not sure\? Ask the key/, (page) => page.getByRole('button', { name: /^Leave the key/ })],
   ],

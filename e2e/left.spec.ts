@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { TestGarden } from '../core/testGarden';
-import { beginPatch, setTime, takeOver } from './helpers';
+import { beginPatch, sees, setTime, takeOver } from './helpers';
 
 const EVENING = '2026-07-13';
 
@@ -10,14 +10,13 @@ async function shutTwo(page: Page, malesOn: 1 | 2): Promise<void> {
   await page.getByRole('button', { name: 'healthy' }).click();
   for (let node = 1; node <= 2; node++) {
     await page.getByRole('button', { name: 'Node from the root (may be left out): one more' }).click();
+    await sees(page, 'female');
     await page.getByRole('button', { name: 'Shut this female with tape' }).click();
     await expect(page.getByText(/^Last: shut/)).toBeVisible();
-    // Slower than two taps of one cold thumb.
-    await page.waitForTimeout(700);
   }
   await expect(page.getByText('Written here tonight: 2 flowers')).toBeVisible();
   if (malesOn === 2) await page.getByRole('button', { name: 'Next plant' }).click();
-  await page.getByRole('button', { name: /^male/ }).click();
+  await sees(page, 'male');
   await page.getByRole('button', { name: 'How many like this: one more' }).click();
   await page.getByRole('button', { name: 'Shut 2 males with tape' }).click();
   await expect(page.getByText(/^Last: shut 2 flowers/)).toBeVisible();
@@ -30,12 +29,12 @@ test('two quick taps write one female; a node that has one is asked about', asyn
   await page.getByRole('button', { name: 'Start the evening walk' }).click();
   await page.getByRole('button', { name: 'healthy' }).click();
   await page.getByRole('button', { name: 'Node from the root (may be left out): one more' }).click();
+  await sees(page, 'female');
   await page.getByRole('button', { name: 'Shut this female with tape' }).dblclick();
-  await expect(page.getByText('Written here tonight: 1 flower')).toBeVisible();
-  await page.waitForTimeout(800);
   await expect(page.getByText('Written here tonight: 1 flower')).toBeVisible();
   await page.getByRole('button', { name: 'Node from the root (may be left out): one more' }).click();
   await page.getByRole('button', { name: 'Node from the root: one less' }).click();
+  await sees(page, 'female');
   await page.getByRole('button', { name: 'Shut this female with tape' }).click();
   await expect(page.getByText('Node 1 has a female already. Is this another one?')).toBeVisible();
   await page.getByRole('button', { name: 'Look again' }).click();
@@ -93,6 +92,7 @@ test('the walk goes on at the first plant not looked over, and ends when all are
   await beginPatch(page);
   await page.getByRole('button', { name: 'Start the evening walk' }).click();
   await page.getByRole('button', { name: 'healthy' }).click();
+  await sees(page, 'female');
   await page.getByRole('button', { name: 'Shut this female with tape' }).click();
   await expect(page.getByText('Written here tonight: 1 flower')).toBeVisible();
   await page.getByRole('button', { name: 'Leave the walk; everything is kept' }).click();

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { beginPatch, pickMales, setTime } from './helpers';
+import { beginPatch, pickMales, sees, setTime } from './helpers';
 
 test('a mark forgotten is asked for until it is on, also when marking waits till the fruit grows', async ({
   page,
@@ -10,10 +10,11 @@ test('a mark forgotten is asked for until it is on, also when marking waits till
   await page.getByRole('button', { name: /^Once it grows/ }).click();
   await page.goto('/walk');
   await page.getByRole('button', { name: 'healthy' }).click();
+  await sees(page, 'female');
   await page.getByRole('button', { name: 'Shut this female with tape' }).click();
   await expect(page.getByText('Written here tonight: 1 flower')).toBeVisible();
   await page.getByRole('button', { name: 'Next plant' }).click();
-  await page.getByRole('button', { name: /^male/ }).click();
+  await sees(page, 'male');
   await page.getByRole('button', { name: 'Shut 1 male with tape' }).click();
   await expect(page.getByText(/^Last: shut/)).toBeVisible();
 
@@ -52,6 +53,7 @@ test('a plant of a seed stand is given to the kitchen, and one flower of it back
   await expect(page.getByText(/^Plant 1 of 3/)).toBeVisible();
   await page.goto('/walk?kitchen=1');
   await expect(page.getByRole('heading', { name: 'Harbour Lantern 1' })).toBeVisible();
+  await sees(page, 'female');
   await page.getByRole('button', { name: 'Note it for tomorrow morning' }).click();
   await expect(page.getByText(/^Last: noted/)).toBeVisible();
   await setTime(page, '2026-07-14T04:00:00Z');

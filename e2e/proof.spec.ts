@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import type { PlantId } from '../core/ids';
 import { TestGarden } from '../core/testGarden';
-import { setTime, takeOver, today } from './helpers';
+import { sees, setTime, takeOver, today } from './helpers';
 
 const DAWN = '2026-07-14';
 const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: true });
@@ -87,6 +87,7 @@ test('covered in the morning, while such flowers open: whether it was still shut
   garden.see(garden.time('2026-07-13', 19), plant, 'female', 'coloured');
   await setTime(page, '2026-07-14T06:30:00Z');
   await takeOver(page, garden, '/walk');
+  await sees(page, 'female');
   await button(page, 'Shut this female with tape').click();
   await expect(page.getByText(/^Its flowers open from about \d\d:\d\d today/)).toBeVisible();
   await button(page, 'Yes, still shut').click();
@@ -94,6 +95,7 @@ test('covered in the morning, while such flowers open: whether it was still shut
   // In the evening nothing is asked.
   await setTime(page, '2026-07-14T17:30:00Z');
   await page.reload();
+  await sees(page, 'female');
   await button(page, 'Shut this female with tape').click();
   await expect(page.getByText('Tonight on this plant: 2 flowers')).toBeVisible();
   // It is on record of the one that was asked about, and of no other.

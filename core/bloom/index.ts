@@ -13,3 +13,4 @@ export * from './roundDay';
 export * from './dueOn';
 export * from './shutMales';
 export * from './warmMorning';
+export * from './hourDoubt';

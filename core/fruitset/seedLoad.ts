@@ -1,6 +1,6 @@
 import type { Crop } from '../crops';
 import type { State } from '../ledger';
-import { flowersOn, reasonFor, type Growing } from '../patch';
+import { flowersOn, type Growing } from '../patch';
 import type { LocalDate } from '../time';
 import { fateOf } from './fate';
 
@@ -28,10 +28,8 @@ export function seedLoadWords(state: State, growing: Growing, zone: string, toda
     (flower) => flower.sex === 'female' && !flower.harvested && fateOf(flower, crop, zone, today) === 'set',
   );
   const seed = fruits.filter((flower) => (flower.pollinations.at(-1)?.purpose ?? 'kitchen') === 'seed');
-  // A flower worked for seed on a plant of which something is meant for the kitchen: that is the grower's plan.
-  const others = fruits.filter(
-    (flower) => !seed.includes(flower) && reasonFor(flower, growing) !== 'fruit',
-  ).length;
+  // What was set apart for the kitchen by name is the grower's plan.
+  const others = fruits.filter((flower) => !seed.includes(flower) && flower.reason !== 'fruit').length;
   const words: string[] = [];
   if (others > 0 && (stand.goal?.kitchenFruits ?? 0) === 0)
     words.push(

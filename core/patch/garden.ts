@@ -32,11 +32,16 @@ export const standFor = remembered(
 );
 
 /**
- * What a flower is worked for: what was said of it, else of its plant, else of its stand.
- * @example reasonFor({ reason: null }, mother) // 'seed'
+ * What a flower is worked for: what was said of it (work "for the kitchen" says so too), else of its plant, else of its stand.
+ * @example reasonFor({ reason: null, pollinations: [], harvested: null }, mother) // 'seed'
  */
-export function reasonFor(flower: Pick<Flower, 'reason'>, { stand }: Pick<Growing, 'stand'>): Reason {
-  return flower.reason ?? stand.reason;
+export function reasonFor(
+  { reason, pollinations, harvested }: Pick<Flower, 'reason' | 'pollinations' | 'harvested'>,
+  { stand }: Pick<Growing, 'stand'>,
+): Reason {
+  if (reason) return reason;
+  const worked = pollinations[pollinations.length - 1]?.purpose;
+  return worked === 'kitchen' && harvested?.harvestFor !== 'seed' ? 'fruit' : stand.reason;
 }
 
 /** `null` while some of it is missing (another phone may still bring the bed). */

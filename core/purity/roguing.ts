@@ -1,7 +1,7 @@
 import { bloomSpan, cropOf, type Crop, type RogueStage } from '../crops';
 import type { Plant, Stand, State, Variety } from '../ledger';
 import { plantsOfStand } from '../patch';
-import { daysBetween, localDateOf, type LocalDate } from '../time';
+import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
 
 /** A stand for seed that is to be looked over for plants that are not true to the variety. */
 export interface RogueDue {
@@ -33,7 +33,7 @@ export function roguesDue(state: State, zone: string, today: LocalDate): RogueDu
     const crop = cropOf(variety.crop);
     // Every potato seedling is a variety of its own.
     if (crop.id === 'potato') return [];
-    const stage = stageOf(state, crop, plants, zone, today);
+    const stage = stageOf(state, crop, plants, today);
     if (stage === null || lookedOver(stand, stage, today, zone)) return [];
     return [{ stand, variety, crop, stage, plants }];
   });
@@ -47,13 +47,9 @@ function lookedOver({ rogueLooks }: Stand, stage: RogueStage, today: LocalDate, 
   );
 }
 
-function stageOf(
-  state: State,
-  crop: Crop,
-  plants: readonly Plant[],
-  zone: string,
-  today: LocalDate,
-): RogueStage | null {
+function stageOf(state: State, crop: Crop, plants: readonly Plant[], today: LocalDate): RogueStage | null {
+  // By the day as it is written: of thousands of flowers it is asked with every tap, and some hours decide nothing here.
+  const old = addDays(today, -FRUIT_FROM);
   let flowered = false;
   for (const { id } of plants)
     for (const flowerId of state.flowersOf.get(id) ?? []) {
@@ -61,8 +57,7 @@ function stageOf(
       if (!flower) continue;
       const worked = flower.pollinations[0]?.at;
       const grows = !flower.lost && !flower.harvested;
-      if (worked && grows && daysBetween(localDateOf(Date.parse(worked), zone), today) >= FRUIT_FROM)
-        return 'fruit';
+      if (worked && grows && worked.slice(0, 10) <= old) return 'fruit';
       flowered ||=
         worked !== undefined || flower.sightings.some(({ stage }) => stage === 'open' || stage === 'spent');
     }

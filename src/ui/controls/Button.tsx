@@ -1,9 +1,10 @@
-import type { ReactElement } from 'react';
+import { useId, type ReactElement } from 'react';
 import { Button as ThemedButton } from '@rneui/themed';
 import { rem } from '../rem';
 import { CORNER, FONT, TOUCH, useColours, useLight } from '../theme';
 import { useHold } from '../useHold';
 import { useSteady } from '../useSteady';
+import { useAsleep } from './useAsleep';
 
 export interface ButtonProps {
   readonly title: string;
@@ -36,13 +37,18 @@ export function Button({
   testID,
 }: ButtonProps) {
   const colours = useColours();
-  const press = useSteady(onPress);
+  const filled = look === 'main';
+  const id = useId();
+  const asleep = useAsleep(id, label ?? title, filled);
+  const press = useSteady(() => {
+    if (!asleep) onPress();
+  });
   const hold = useHold(disabled ? undefined : onHold);
   const heavy = useLight() === 'sun';
-  const filled = look === 'main';
-  const ink = filled ? colours.onAction : look === 'danger' ? colours.brick : colours.ink;
+  const ink = filled ? (asleep ? colours.muted : colours.onAction) : look === 'danger' ? colours.brick : colours.ink;
   const props = {
     title,
+    id,
     onPress: press,
     ...hold,
     disabled,
@@ -58,7 +64,7 @@ export function Button({
       minHeight: filled ? 58 : small ? TOUCH : 52,
       paddingHorizontal: look === 'quiet' ? 10 : 16,
       gap: 8,
-      backgroundColor: filled ? colours.action : look === 'plain' ? colours.card : 'transparent',
+      backgroundColor: filled ? (asleep ? colours.rule : colours.action) : look === 'plain' ? colours.card : 'transparent',
       borderWidth: look === 'plain' || look === 'danger' ? (heavy ? 2 : 1) : 0,
       borderColor: look === 'danger' ? colours.brick : colours.rule,
     },

@@ -3,3 +3,4 @@ export * from './Button';
 export * from './Tile';
 export * from './basics';
 export * from './DateField';
+export { PAUSE_MS } from './pause';

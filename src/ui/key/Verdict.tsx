@@ -142,7 +142,7 @@ function TakeOver({
   ovaryMm: number | null;
   small?: boolean;
 }) {
-  const { space } = useGarden();
+  const { space, now } = useGarden();
   const router = useRouter();
   const { ready, change } = useDraft<Record<string, unknown>>(`walk/${space}/${growing.plant.id}`, {});
   return (
@@ -156,6 +156,7 @@ function TakeOver({
         change({
           sex: entry.sex,
           stage: entry.stage,
+          at: now,
           ...(entry.sex === 'female' && ovaryMm !== null ? { ovaryMm } : {}),
         });
         router.replace('/walk');

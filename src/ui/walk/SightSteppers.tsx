@@ -1,9 +1,9 @@
 import { malesToAFemale, type Crop, type SexSystem } from '@core/crops';
 import type { Flower } from '@core/ledger';
-import type { EveningSight } from '@core/rounds';
 import { limitsOf } from '@/data/forms/limits';
 import { Row, Stepper, Tile } from '../controls';
 import { Txt } from '../theme';
+import type { Looking } from './useWalkEntry';
 
 /** Nodes on record that a tap chooses. */
 const OFFERED = 3;
@@ -19,10 +19,10 @@ export function SightSteppers({
   crop: Crop;
   /** The variety's, where it says so. */
   system: SexSystem | null;
-  sight: EveningSight;
+  sight: Looking;
   /** Of the plant, for the node that comes next. */
   flowers: readonly Flower[];
-  onChange: (part: Partial<EveningSight>) => void;
+  onChange: (part: Partial<Looking>) => void;
 }) {
   const known = [...new Set(flowers.flatMap(({ node }) => node ?? []))].sort((a, b) => a - b);
   const last = known.at(-1) ?? 0;

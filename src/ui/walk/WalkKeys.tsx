@@ -1,28 +1,58 @@
-import { isEdible, stagesOf, type StageAdvice } from '@core/crops';
+import { isEdible, stagesOf } from '@core/crops';
 import type { Growing } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
 import { Button, Row } from '../controls';
 import { MalesButton } from '../kitchen/PickedSheet';
-import { plural } from '../words';
+import { partName, plural } from '../words';
 import type { WalkEntry } from './useWalkEntry';
-import type { mainKey, WalkWords } from './walkWords';
+import type { Said } from './walkWords';
 
 /** What else can be done with the flower looked at, beside the main key. */
 export function WalkKeys({
   entry,
   growing,
-  advice,
-  main,
-  words,
+  said,
 }: {
   entry: WalkEntry;
   growing: Growing;
-  advice: StageAdvice;
-  main: ReturnType<typeof mainKey>;
-  words: WalkWords;
+  /** `null` before both sex and stage were said. */
+  said: Said | null;
 }) {
+  return (
+    <Row>
+      {said ? <OtherWays entry={entry} growing={growing} said={said} /> : null}
+      <OnceMore entry={entry} growing={growing} />
+    </Row>
+  );
+}
+
+/** The same as the last entry, in one tap. */
+function OnceMore({ entry: { again, busy, resting, enter }, growing: { crop } }: Omit<Of, 'said'>) {
+  if (!again) return null;
+  const { sight, how } = again;
+  const did = how === 'note' ? 'note' : how === 'shut' ? 'shut' : 'anthers out,';
+  const name = partName(crop, sight.sex);
+  const what =
+    sight.sex === 'male' ? plural(sight.count, name) : `${/^[aeiou]/.test(name) ? 'an' : 'a'} ${name}`;
+  return (
+    <Button
+      title={`Once more: ${did} ${what}, ${stagesOf(crop, sight.sex)[sight.stage].name}`}
+      small
+      disabled={busy || resting}
+      onPress={() => enter(sight, how)}
+    />
+  );
+}
+
+interface Of {
+  readonly entry: WalkEntry;
+  readonly growing: Growing;
+  readonly said: Said;
+}
+
+function OtherWays({ entry, growing, said: { seen: value, advice, words, main } }: Of) {
   const { patch } = useGarden();
-  const { value, busy, again, enter, workOpen } = entry;
+  const { busy, enter, workOpen } = entry;
   const { crop, stand, variety } = growing;
   const forFruit = stand.reason === 'fruit';
   const open = value.stage === 'open';
@@ -30,7 +60,7 @@ export function WalkKeys({
   // The school that works a flower as it opens, before the bees, and ties it shut: weaker proof, and recorded as what it is.
   const practical = patch?.schools.proof === 'practical';
   return (
-    <Row>
+    <>
       {main.how === 'mother' ? (
         <Button
           title={value.sex === 'female' ? `${words.shut}, her anthers left in` : `${words.shut}: as a father`}
@@ -68,14 +98,6 @@ export function WalkKeys({
       {crop.id.startsWith('squash') && value.sex === 'male' && open ? (
         <MalesButton stand={stand} name={variety.name} />
       ) : null}
-      {again ? (
-        <Button
-          title={`Once more: ${again.how === 'note' ? 'note' : again.how === 'shut' ? 'shut' : 'anthers out,'} ${again.sight.sex === 'male' ? plural(again.sight.count, 'male') : `a ${words.one}`}, ${stagesOf(crop, value.sex)[again.sight.stage].name}`}
-          small
-          disabled={busy}
-          onPress={() => enter(again.sight, again.how)}
-        />
-      ) : null}
-    </Row>
+    </>
   );
 }

@@ -1,15 +1,9 @@
 import { useMemo, type ReactNode } from 'react';
-import {
-  eveningAdvice,
-  isEdible,
-  severalForOne,
-  stagesOf,
-  systemAdvice,
-  type StageAdvice,
-} from '@core/crops';
+import { isEdible, severalForOne, stagesOf, systemAdvice, type Sex, type StageAdvice } from '@core/crops';
+import type { Flower } from '@core/ledger';
 import { seedLoadWords } from '@core/fruitset';
 import { coversFor, hasFlowersOf, plantName, type Growing } from '@core/patch';
-import { leftToBees, lookedOverOn } from '@core/rounds';
+import { bearingSex, leftToBees, lookedOverOn, type EveningSight } from '@core/rounds';
 import { clockText } from '@core/time';
 import type { PlantTonight } from '@core/goals';
 import { useGarden } from '@/data/garden/garden';
@@ -29,9 +23,10 @@ import { LastUsefulNotice } from './LastUsefulNotice';
 import { PlannedHere } from './PlannedHere';
 import { SightSteppers } from './SightSteppers';
 import { Tonight } from './Tonight';
+import { useAskHour } from '../useAskHour';
 import { useWalkEntry, type WalkEntry } from './useWalkEntry';
 import { WalkKeys } from './WalkKeys';
-import { mainKey, walkWords } from './walkWords';
+import { saidOf, waitingWords, type Said } from './walkWords';
 import { WhatYouSee } from './WhatYouSee';
 import { healthWords, plural } from '../words';
 
@@ -51,32 +46,45 @@ export interface WalkPlantProps {
   readonly onKey: () => void;
 }
 
-/** Where bees do the work in a cage. */
-const LEFT_TO_BEES: StageAdvice = {
-  act: 'note',
-  shutTonight: false,
-  words: 'The bees do the work: note it, and mark its fruit.',
-};
+/** The sex that the plan still wants shut here: females first. */
+function wantedSex(plan: PlantTonight | null): Sex | null {
+  if (plan && plan.females.length > 0) return 'female';
+  return plan && plan.males > 0 ? 'male' : null;
+}
 
 /** One plant of the walk: what is on it tonight, by tapping sex and stage. */
 export function WalkPlant(props: WalkPlantProps) {
   const { growing, tonight: plan, planKnown, over, side, onLeave } = props;
   const { state, place, today, demo, prefs, patch } = useGarden();
   const bees = useMemo(() => leftToBees(state, growing, today), [state, growing, today]);
-  const entry = useWalkEntry(growing, bees);
-  const { value, change, first, flowers, tonight, awaited, busy, problem } = entry;
+  const looked = useWalkEntry(growing, bees, wantedSex(plan));
+  const hour = useAskHour(growing.crop);
+  const entry: WalkEntry = {
+    ...looked,
+    workOpen: (how, bud) => {
+      hour.ask(() => looked.workOpen(how, bud));
+    },
+  };
+  const { seen, change, flowers, tonight, awaited, busy, problem } = entry;
   const { crop, stand } = growing;
   const forFruit = stand.reason === 'fruit';
   const wide = useIsWide();
+  // Picked from those awaited with a key that says "coloured".
+  const asReady = ({ node }: Flower): EveningSight => ({
+    sex: bearingSex(crop),
+    stage: 'coloured',
+    node,
+    count: 1,
+    ovaryMm: null,
+  });
   const covers = useMemo(() => coversFor(state, growing, today).needed, [state, growing, today]);
   const load = useMemo(
     () => seedLoadWords(state, growing, place.zone, today),
     [state, growing, place.zone, today],
   );
-  const read = eveningAdvice(crop, value.sex, value.stage, stand.reason, forFruit || covers);
-  const advice = bees && read.act === 'pollinate' ? LEFT_TO_BEES : read;
-  const words = walkWords(entry, growing, covers);
-  const main = mainKey(entry, growing, advice, words, patch?.schools.selfing);
+  const said = seen
+    ? saidOf(seen, entry.closure, { ...growing, covers, bees }, patch?.schools.selfing)
+    : null;
   const parts: readonly Part[] = [
     {
       key: 'before',
@@ -120,7 +128,7 @@ export function WalkPlant(props: WalkPlantProps) {
             onReady={(flower) =>
               forFruit
                 ? entry.workOpen('kitchen', flower)
-                : entry.enter({ ...first, node: flower.node }, covers ? 'shut' : 'note', flower)
+                : entry.enter(asReady(flower), covers ? 'shut' : 'note', flower)
             }
           />
           {demo ? (
@@ -132,9 +140,9 @@ export function WalkPlant(props: WalkPlantProps) {
             />
           ) : null}
           <Card style={{ padding: 10 }}>
-            <Reading growing={growing} entry={entry} advice={advice} onKey={props.onKey} />
-            <WalkKeys entry={entry} growing={growing} advice={advice} main={main} words={words} />
-            {advice.shutTonight && value.sex !== 'male' && crop.family !== 'corn' ? (
+            <Reading growing={growing} entry={entry} advice={said?.advice ?? null} onKey={props.onKey} />
+            <WalkKeys entry={entry} growing={growing} said={said} />
+            {said?.advice.shutTonight && said.seen.sex !== 'male' && crop.family !== 'corn' ? (
               <Txt size="label" tone="muted">
                 {entry.closure === 'tape'
                   ? 'Half on the petals, half above, no lower than half way down; pinch the top and fold the ends into tabs.'
@@ -162,9 +170,10 @@ export function WalkPlant(props: WalkPlantProps) {
         />
       }
       side={wide ? side : undefined}
-      foot={<WalkFoot {...props} entry={entry} main={main} />}
+      foot={<WalkFoot {...props} entry={entry} said={said} />}
     >
       <InOrder parts={wide ? parts : [...parts, { key: 'list', ready: true, node: side }]} />
+      {hour.sheet}
       <Sheet open={entry.doubted !== null} onClose={entry.lookAgain} title="Is that so?">
         <Txt>{entry.doubted?.doubt.words}</Txt>
         <Button title="Look again" look="main" onPress={entry.lookAgain} />
@@ -188,19 +197,21 @@ function WalkFoot({
   onNext,
   onLeave,
   entry,
-  main,
-}: WalkPlantProps & { entry: WalkEntry; main: ReturnType<typeof mainKey> }) {
+  said,
+}: WalkPlantProps & { entry: WalkEntry; said: Said | null }) {
   const { place, today } = useGarden();
   const { plant, crop, stand } = growing;
-  const { value, tonight, busy } = entry;
+  const { value, tonight, busy, resting } = entry;
   useShortcuts(useMemo(() => ({ ArrowLeft: onBack, ArrowRight: onNext }), [onBack, onNext]));
   const lookedOver = lookedOverOn(plant, tonight, today, place.zone);
   const kitchen =
-    stand.reason === 'fruit' && value.stage === 'open' && value.sex !== 'male' && isEdible(crop);
+    stand.reason === 'fruit' && value.stage === 'open' && said?.seen.sex !== 'male' && isEdible(crop);
   return (
     <>
       <UndoLine />
-      {kitchen ? (
+      {!said ? (
+        <Button title={waitingWords(value, growing)} look="main" disabled onPress={() => undefined} />
+      ) : kitchen ? (
         <Button
           title="Pollinated now, for the kitchen"
           look="main"
@@ -208,7 +219,13 @@ function WalkFoot({
           onPress={() => entry.workOpen('kitchen')}
         />
       ) : (
-        <Button title={main.title} look="main" busy={busy} onPress={() => entry.enter(value, main.how)} />
+        <Button
+          title={said.main.title}
+          look="main"
+          busy={busy}
+          disabled={resting}
+          onPress={() => entry.enter(said.seen, said.main.how)}
+        />
       )}
       {tonight.length > 0 ? (
         <Txt size="label" tone="muted">{`Written here tonight: ${plural(tonight.length, 'flower')}`}</Txt>
@@ -256,20 +273,19 @@ function Reading({
 }: {
   growing: Growing;
   entry: WalkEntry;
-  advice: StageAdvice;
+  /** `null` before both were said. */
+  advice: StageAdvice | null;
   onKey: () => void;
 }) {
   const { state, patch } = useGarden();
   const { crop, variety, stand } = growing;
   // How to tell the sexes, till the first flower of the crop is on record.
   const firstOfCrop = useMemo(() => !hasFlowersOf(state, crop), [state, crop]);
-  const special = systemAdvice(
-    variety.system ?? crop.sexSystem.value,
-    value.sex,
-    stand.reason,
-    patch?.schools.selfing,
-  );
-  const several = value.sex === 'female' && advice.shutTonight ? severalForOne(crop) : null;
+  const { sex, stage } = value;
+  const special = sex
+    ? systemAdvice(variety.system ?? crop.sexSystem.value, sex, stand.reason, patch?.schools.selfing)
+    : null;
+  const several = sex === 'female' && advice?.shutTonight ? severalForOne(crop) : null;
   return (
     <>
       {firstOfCrop ? (
@@ -277,12 +293,14 @@ function Reading({
           {crop.sexing.value}
         </Txt>
       ) : null}
-      <WhatYouSee crop={crop} shape={variety.shape} sex={value.sex} stage={value.stage} onChange={change} />
+      <WhatYouSee crop={crop} shape={variety.shape} sex={sex} stage={stage} onChange={change} />
       <Button title="Not sure? Ask the key" small onPress={onKey} />
-      <Notice
-        tone={advice.shutTonight ? 'leaf' : advice.act === 'too-late' ? 'brick' : 'pollen'}
-        text={`${stagesOf(crop, value.sex)[value.stage].looks} ${advice.words}`}
-      />
+      {advice && sex && stage ? (
+        <Notice
+          tone={advice.shutTonight ? 'leaf' : advice.act === 'too-late' ? 'brick' : 'pollen'}
+          text={`${stagesOf(crop, sex)[stage].looks} ${advice.words}`}
+        />
+      ) : null}
       {special ? <Txt size="label">{special}</Txt> : null}
       {several ? <Txt size="label">{several}</Txt> : null}
       <SightSteppers crop={crop} system={variety.system} sight={value} flowers={flowers} onChange={change} />

@@ -13,12 +13,14 @@ export function WhatYouSee({
 }: {
   crop: Crop;
   shape: FruitShape;
-  sex: Sex;
-  stage: Stage;
+  /** `null`: not said yet. */
+  sex: Sex | null;
+  stage: Stage | null;
   onChange: (part: { sex?: Sex; stage?: Stage }) => void;
 }) {
   const sexes = sexesOf(crop);
-  const stages = stagesOf(crop, sex);
+  const shown = sex ?? (sexes[0] as Sex);
+  const stages = stagesOf(crop, shown);
   return (
     <>
       {sexes.length > 1 ? (
@@ -30,7 +32,15 @@ export function WhatYouSee({
               note={partNote(crop, each)}
               chosen={sex === each}
               onPress={() => onChange({ sex: each })}
-              picture={<FlowerDrawing sex={each} appearance={stage} shape={shape} crop={crop.id} size={64} />}
+              picture={
+                <FlowerDrawing
+                  sex={each}
+                  appearance={stage ?? 'coloured'}
+                  shape={shape}
+                  crop={crop.id}
+                  size={64}
+                />
+              }
               minWidth={120}
             />
           ))}
@@ -43,7 +53,7 @@ export function WhatYouSee({
             title={stages[each].name}
             chosen={stage === each}
             onPress={() => onChange({ stage: each })}
-            picture={<FlowerDrawing sex={sex} appearance={each} shape={shape} crop={crop.id} size={52} />}
+            picture={<FlowerDrawing sex={shown} appearance={each} shape={shape} crop={crop.id} size={52} />}
             label={`${stages[each].name}: ${stages[each].looks}`}
             minWidth={58}
             small

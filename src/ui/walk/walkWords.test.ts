@@ -1,9 +1,8 @@
-import { eveningAdvice } from '@core/crops';
 import type { PlantId } from '@core/ids';
 import type { Draft } from '@core/ledger';
 import { TestGarden } from '@core/testGarden';
 import type { EveningSight } from '@core/rounds';
-import { mainKey, walkWords } from './walkWords';
+import { saidOf, waitingWords } from './walkWords';
 
 const sight = (part: Partial<EveningSight>): EveningSight => ({
   sex: 'female',
@@ -26,10 +25,7 @@ function keys(
   if (health) garden.write(garden.time('2026-07-01', 9), { kind: 'plantChecked', plant, health } as Draft);
   const growing = garden.growing(plant);
   const value = sight(part);
-  const entry = { value, closure: crop === 'tomato' ? ('mesh-bag' as const) : ('tape' as const) };
-  const advice = eveningAdvice(growing.crop, value.sex, value.stage, reason, true);
-  const words = walkWords(entry, growing, true);
-  return { words, main: mainKey(entry, growing, advice, words) };
+  return saidOf(value, crop === 'tomato' ? 'mesh-bag' : 'tape', { ...growing, covers: true, bees: false });
 }
 
 test('the bisexual female of a melon loses her anthers in the evening, where a cross is wanted or her own pollen is not', () => {
@@ -42,9 +38,7 @@ test('the bisexual female of a melon loses her anthers in the evening, where a c
     const growing = garden.growing(
       garden.plant('melon', 'Quiet Bell', 1, { reason, system }).plants[0] as PlantId,
     );
-    const entry = { value: sight({}), closure: 'mesh-bag' as const };
-    const advice = eveningAdvice(growing.crop, 'female', 'coloured', reason, true);
-    return mainKey(entry, growing, advice, walkWords(entry, growing, true), selfing).how;
+    return saidOf(sight({}), 'mesh-bag', { ...growing, covers: true, bees: false }, selfing).main.how;
   };
   expect(key('cross', 'allowed')).toBe('mother');
   expect(key('seed', 'never')).toBe('mother');
@@ -73,4 +67,14 @@ test('of a sick plant no seed is taken: the main key only notes, a male may stil
     how: 'shut',
     sick: false,
   });
+});
+
+test('before a flower and its stage are said the main key waits and says for what', () => {
+  const garden = new TestGarden();
+  const squash = garden.growing(garden.plant('squash-maxima', 'Slate Dome', 1).plants[0] as PlantId);
+  const corn = garden.growing(garden.plant('corn', 'Pale Row', 1).plants[0] as PlantId);
+  const blank = { sex: null, stage: null, node: null, count: 1, ovaryMm: null };
+  expect(waitingWords(blank, squash)).toBe('First tap what you see');
+  expect(waitingWords({ ...blank, sex: 'male' }, squash)).toBe('Male: tap how far on');
+  expect(waitingWords({ ...blank, sex: 'female' }, corn)).toBe('Ear shoot: tap how far on');
 });

@@ -62,7 +62,9 @@ test('nothing on the walk is chosen beforehand: two taps write one flower, a mor
   await expect(page.getByText('Written here tonight: 1 flower')).toBeVisible();
   // By the keys alone too, where the focus stays.
   await sees(page, 'female');
-  await page.getByRole('button', { name: 'Shut this female with tape' }).focus();
+  const again = page.getByRole('button', { name: 'Shut this female with tape' });
+  await expect(again).toBeEnabled();
+  await again.focus();
   await page.keyboard.press('Enter');
   await page.waitForTimeout(SECOND_TAP_MS);
   await page.keyboard.press('Enter');

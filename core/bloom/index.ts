@@ -14,3 +14,4 @@ export * from './dueOn';
 export * from './shutMales';
 export * from './warmMorning';
 export * from './hourDoubt';
+export * from './season';

@@ -9,6 +9,7 @@ export * from './closures';
 export * from './cornKinds';
 export * from './traits';
 export * from './trueToType';
+export * from './ripeness';
 export * from './methods';
 export * from './bearing';
 export * from './crossing';

@@ -1,6 +1,6 @@
+import type { Season } from '../bloom';
 import { pollinationsNeeded, type Rate } from '../fruitset';
 import type { Goal } from '../ledger';
-import type { Season } from './season';
 
 /** A share given by hand counts as known exactly. */
 const POINT = 1e6;

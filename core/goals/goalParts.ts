@@ -3,7 +3,7 @@ import { outcomeOn, trialsOfStand, type Trial } from '../fruitset';
 import type { FlowerId } from '../ids';
 import type { Goal, Place, Stand, State } from '../ledger';
 import { fitForSeed } from '../purity';
-import { localDateOf, type LocalDate } from '../time';
+import { daysBetween, localDateOf, type LocalDate } from '../time';
 
 /** One half of a goal: the fruits for seed, or those for the kitchen. */
 export interface GoalPart {
@@ -63,6 +63,8 @@ export interface Bringing {
   readonly kitchen: { readonly set: number; readonly waiting: number };
   /** Of the waiting seed fruit: what grows, and would without pollen. */
   readonly seedUnknown: number;
+  /** Of those that have set: so young that they may still fall. */
+  readonly young: number;
   /** Plants behind the seed fruit that has set. */
   readonly mothers: ReadonlySet<string>;
   readonly fathers: ReadonlySet<string>;
@@ -71,9 +73,19 @@ export interface Bringing {
   readonly fathersWaiting: ReadonlySet<string>;
 }
 
+/** A fruit up to this day after its pollination may still be given up (common practice: yellow, shrivelling, dropped by day 7 to 10). */
+const FALLS_UNTIL_DAY = 10;
+
+/** The days after which a flower worked for seed, or for the kitchen, does not ripen any more; `null`: nothing is ruled out. */
+export interface RipensUntil {
+  readonly seed: LocalDate | null;
+  readonly kitchen: LocalDate | null;
+}
+
 /**
  * Reads the stand's trials since a day. What was meant for seed and is not fit for it counts for the kitchen: it can be eaten. What
- * nobody looked at in time is counted on no longer; seed that came too late to ripen is fruit for the kitchen. Where fruit grows
+ * nobody looked at in time is counted on no longer; seed that came too late to ripen is fruit for the kitchen, and what is too late to be
+ * eaten ripe counts for nothing before it is picked. Where fruit grows
  * without pollen, a growing one is no seed fruit yet: it waits until it is opened.
  */
 export function bringing(
@@ -82,8 +94,7 @@ export function bringing(
   stand: Stand,
   today: LocalDate,
   since: LocalDate,
-  /** Seed worked after this day does not ripen; `null`: nothing is ruled out. */
-  ripensUntil: LocalDate | null = null,
+  ripensUntil: RipensUntil = { seed: null, kitchen: null },
 ): Bringing {
   const seed = { set: 0, waiting: 0 };
   const kitchen = { set: 0, waiting: 0 };
@@ -96,17 +107,22 @@ export function bringing(
   const variety = state.varieties.get(stand.variety);
   const alone = variety !== undefined && setsByItself(cropOf(variety.crop), variety.system);
   let seedUnknown = 0;
+  let young = 0;
   for (const trial of trialsOfStand(state, stand.id, place.zone)) {
     if (trial.until < since) continue;
     const found = outcomeOn(trial, today);
-    const late = ripensUntil !== null && trial.on > ripensUntil;
-    const into = isForSeed(state, trial) && !late ? seed : kitchen;
+    const late = (until: LocalDate | null) => until !== null && trial.on > until;
+    const into = isForSeed(state, trial) && !late(ripensUntil.seed) ? seed : kitchen;
+    if (into === kitchen && late(ripensUntil.kitchen) && found !== 'harvested') continue;
     const unknown = alone && into === seed && found === 'set';
     if (unknown) seedUnknown += trial.worked;
     const outcome = unknown ? 'waiting' : found;
     if (outcome === 'waiting') into.waiting += trial.worked;
-    else if (outcome === 'set' || outcome === 'harvested') into.set += trial.set ?? trial.worked;
-    else continue;
+    else if (outcome === 'set' || outcome === 'harvested') {
+      into.set += trial.set ?? trial.worked;
+      if (outcome === 'set' && daysBetween(trial.on, today) <= FALLS_UNTIL_DAY)
+        young += trial.set ?? trial.worked;
+    } else continue;
     if (into === kitchen || trial.plant === null) continue;
     (outcome === 'waiting' ? mothersWaiting : mothers).add(trial.plant);
     for (const { plant } of trial.fathers) (outcome === 'waiting' ? fathersWaiting : fathers).add(plant);
@@ -116,7 +132,7 @@ export function bringing(
     .filter(({ at }) => localDateOf(Date.parse(at), place.zone) >= since)
     .reduce((sum, { count }) => sum + count, 0);
   kitchen.set = Math.max(kitchen.set, picked);
-  return { seed, kitchen, seedUnknown, mothers, fathers, mothersWaiting, fathersWaiting };
+  return { seed, kitchen, seedUnknown, young, mothers, fathers, mothersWaiting, fathersWaiting };
 }
 
 function isForSeed(state: State, trial: Trial): boolean {

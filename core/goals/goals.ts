@@ -1,3 +1,4 @@
+import { seasonOf, type Season } from '../bloom';
 import {
   coneShuts,
   kitchenTool,
@@ -15,7 +16,7 @@ import { addDays, daysBetween, type LocalDate } from '../time';
 import { doubtOf, needingAt, type SetDoubt } from './doubt';
 import { bringing, NO_PART, parentsMissing, partOf, type Bringing, type GoalPart } from './goalParts';
 import { malesFor } from './malesFor';
-import { lastUseful, seasonOf, type Season } from './season';
+import { lastUseful } from './season';
 import { selfingFor, shuttingFor, type Shutting } from './shutting';
 import { shareOf, type SumNumber } from './sumNumber';
 
@@ -35,6 +36,8 @@ export interface GoalSum extends Shutting {
   readonly forKitchen: GoalPart;
   /** Fruit of a plant that fruits without pollen, meant for seed: it grows, and whether there is seed in it nobody knows yet. */
   readonly seedUnknown: number;
+  /** Of those that have set: so young that they may still fall. */
+  readonly young: number;
   /** Plants behind the seed fruit that has set: as mothers, as fathers. */
   readonly mothers: number;
   readonly fathers: number;
@@ -117,9 +120,7 @@ export function goalSum(
     seedsPerFruit: wanted.perFruit,
     forSeed,
     forKitchen,
-    seedUnknown: done.seedUnknown,
-    mothers: done.mothers.size,
-    fathers: done.fathers.size,
+    ...broughtBy(done),
     setRate,
     setShare: shareOf(goal.bent.setShare, setRate),
     pollinations: forSeed.pollinations + forKitchen.pollinations,
@@ -143,7 +144,14 @@ export function goalSum(
 function soFar(state: State, place: Place, stand: Stand, today: LocalDate) {
   const season = seasonOf(state, place, stand, today);
   const useful = lastUseful(state, place, stand, today, (stand.goal?.seed ?? null) !== null);
-  const done = bringing(state, place, stand, today, season.begins, useful.said ? useful.on : null);
+  const ripens = (forSeed: boolean) => {
+    const { said, on } = lastUseful(state, place, stand, today, forSeed);
+    return said ? on : null;
+  };
+  const done = bringing(state, place, stand, today, season.begins, {
+    seed: ripens(true),
+    kitchen: ripens(false),
+  });
   return { season, useful, done };
 }
 
@@ -158,6 +166,13 @@ function summed(
   // What has no rounds has no sum: beans, peas and lettuce self, and stand here for their distances alone.
   return first.crop.family === 'quiet' ? null : { goal, plants, first };
 }
+
+const broughtBy = ({ seedUnknown, young, mothers, fathers }: Bringing) => ({
+  seedUnknown,
+  young,
+  mothers: mothers.size,
+  fathers: fathers.size,
+});
 
 /** What is shut, marked and brushed, and how long it takes; `males` for one female, `null` where flowers self under their cover. */
 function handWork(

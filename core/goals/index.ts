@@ -5,5 +5,7 @@ export { type SetDoubt } from './doubt';
 export * from './shutting';
 export { type GoalPart } from './goalParts';
 export * from './season';
+export * from './lastSeason';
+export * from './ripeSeed';
 export * from './tonight';
 export * from './foresight';

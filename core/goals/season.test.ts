@@ -1,10 +1,10 @@
 import type { PlantId } from '../ids';
 import type { Goal, Stand } from '../ledger';
-import { bloomOutlook } from '../bloom';
+import { bloomOutlook, frostAfter, seasonOf } from '../bloom';
 import { cropOf, type CropId } from '../crops';
 import { TestGarden, TEST_PLACE, type Planted } from '../testGarden';
 import { addDays, daysBetween } from '../time';
-import { frostAfter, goalSum, lastUseful, malesFor, seasonOf, tonightPlan } from '.';
+import { goalSum, lastUseful, malesFor, tonightPlan } from '.';
 import { freeMales } from '../rounds';
 
 const seeds = (amount: number, more: Partial<Goal> = {}): Partial<Goal> => ({
@@ -84,7 +84,7 @@ describe('the season', () => {
     expect(sumOf(garden, squash, '2027-10-06')?.standing).toBe('over');
   });
 
-  test('of strawberries comes again: theirs does not end with a frost', () => {
+  test('of strawberries comes again: after a frost they rest, and the next belongs to next year', () => {
     const garden = new TestGarden();
     const berries = garden.plant('strawberry', 'Weir Early', 4, {
       reason: 'fruit',
@@ -92,10 +92,10 @@ describe('the season', () => {
     });
     frost(garden, '10-05');
     const stand = garden.state.stands.get(berries.stand) as never;
-    expect(seasonOf(garden.state, garden.place, stand, '2026-10-06')).toMatchObject({
-      over: false,
-      frost: { early: '2027-10-05' },
-    });
+    const at = (date: string) => seasonOf(garden.state, garden.place, stand, date);
+    expect(at('2026-10-06')).toMatchObject({ over: true, frost: { early: '2026-10-05' } });
+    expect(at('2027-01-20').over).toBe(true);
+    expect(at('2027-05-20')).toMatchObject({ over: false, frost: { early: '2027-10-05' } });
     expect(sumOf(garden, berries, '2027-05-20')?.standing).not.toBe('over');
   });
 

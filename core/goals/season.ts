@@ -1,92 +1,9 @@
+import { seasonOf } from '../bloom';
 import { cropOf, daysToEatOf, type Crop } from '../crops';
 import type { Flower, Place, Stand, State } from '../ledger';
-import { mainPatch, plantsOfStand, shelterOn } from '../patch';
-import { usualFrost } from '../sky';
+import { shelterOn } from '../patch';
 import { daysToRipenBy } from './ripening';
 import { addDays, localDateOf, type LocalDate } from '../time';
-
-/** said: the grower's own date. guess: from the latitude. unknown: nobody said, and the latitude tells nothing. */
-export type FrostFrom = 'said' | 'guess' | 'unknown';
-
-/** The first frost of autumn as a range of days, and who says so. */
-export interface FirstFrost {
-  /** The day to reckon with: the grower's, or the early end of the guess. */
-  readonly early: LocalDate | null;
-  readonly late: LocalDate | null;
-  readonly from: FrostFrom;
-}
-
-/** Without a frost to end it, an annual is over after so many days [M]. */
-const ANNUAL_DAYS = 330;
-
-/** The first frost after a day. */
-export function frostAfter(state: State, place: Place, day: LocalDate): FirstFrost {
-  const said = mainPatch(state)?.frostOn ?? null;
-  if (said !== null) {
-    const on = nextOn(said, day);
-    return { early: on, late: on, from: 'said' };
-  }
-  const guess = usualFrost(place);
-  if (guess === null) return { early: null, late: null, from: 'unknown' };
-  const late = nextOn(guess.late, day);
-  // The early end that belongs to that late end, though the day may lie between the two.
-  const early = nextOn(guess.early, addDays(late, -200));
-  return { early, late, from: 'guess' };
-}
-
-/** The first `MM-DD` after a day. */
-function nextOn(monthDay: string, day: LocalDate): LocalDate {
-  const year = Number(day.slice(0, 4));
-  for (const candidate of [year, year + 1]) {
-    const leap = new Date(Date.UTC(candidate, 1, 29)).getUTCMonth() === 1;
-    const on = `${candidate}-${monthDay === '02-29' && !leap ? '03-01' : monthDay}`;
-    if (on > day) return on;
-  }
-  return `${year + 1}-${monthDay}`;
-}
-
-/** The days a stand has for setting fruit. */
-export interface Season {
-  /** When the first plant of the stand was put in; of one that stands for years, when this year's season began. */
-  readonly begins: LocalDate;
-  readonly frost: FirstFrost;
-  /** The frost has come (or the year is out): what an annual has not brought by now it will not bring. */
-  readonly over: boolean;
-}
-
-/** Older work of a plant that stands for years belongs to another season [M]. */
-const YEARLY_DAYS = 300;
-
-/** What goes into a stand within so many days is planted for one season [M]: sown again in June, it is still this year's. */
-const PLANTING_DAYS = 200;
-
-/** The first day of the stand's latest planting: last year's plants, whose end nobody noted, do not make this year's old. */
-function plantedLast(state: State, stand: Stand, zone: string): LocalDate | null {
-  const days = plantsOfStand(state, stand.id)
-    .map(({ plantedOn, addedAt }) => plantedOn ?? localDateOf(Date.parse(addedAt), zone))
-    .sort();
-  const last = days[days.length - 1];
-  return last === undefined ? null : (days.find((day) => day >= addDays(last, -PLANTING_DAYS)) ?? last);
-}
-
-/**
- * The season of a stand. An annual has one, from its planting to the first frost after it: the day after, the season is over and
- * no next year's begins. Only a date that was said can end it so; a guess ends nothing.
- */
-export function seasonOf(state: State, place: Place, stand: Stand, today: LocalDate): Season {
-  const variety = state.varieties.get(stand.variety);
-  const perennial = variety !== undefined && cropOf(variety.crop).perennial !== null;
-  if (perennial)
-    return {
-      begins: addDays(today, -YEARLY_DAYS),
-      frost: frostAfter(state, place, addDays(today, -1)),
-      over: false,
-    };
-  const begins = plantedLast(state, stand, place.zone) ?? today;
-  const frost = frostAfter(state, place, begins);
-  const frosted = frost.from === 'said' && frost.late !== null && today > frost.late;
-  return { begins, frost, over: frosted || today > addDays(begins, ANNUAL_DAYS) };
-}
 
 /** The last day on which a pollination still ripens in time. */
 export interface LastUseful {

@@ -5,7 +5,7 @@ import { openingOn } from '../patch';
 import { eveningWalk, nextRounds } from '../rounds';
 import { TestGarden } from '../testGarden';
 import { addDays } from '../time';
-import { kitchenMinutes, kitchenRound, mayFlower, openFemales } from '.';
+import { kitchenMinutes, kitchenRound, openFemales } from '.';
 
 const EVENING = '2026-07-13';
 const DAWN = '2026-07-14';
@@ -117,33 +117,6 @@ test('sixty chillies are a matter of minutes, not of a day', () => {
   const minutes = kitchenMinutes(kitchenRound(garden.state, garden.place.zone, DAWN));
   expect(minutes).toBeGreaterThanOrEqual(5);
   expect(minutes).toBeLessThan(30);
-});
-
-test('nothing flowers outdoors in January, unless somebody saw it; indoors it may', () => {
-  const garden = new TestGarden(undefined, '2026-01-02');
-  const [plant] = garden.plant('strawberry', 'Sill Red', 1, { reason: 'fruit' }).plants as [PlantId];
-  const may = (date: string) => mayFlower(garden.state, garden.place, garden.growing(plant), date);
-  expect(may('2026-01-20')).toBe(false);
-  expect(may('2026-05-20')).toBe(true);
-  garden.write(garden.time('2026-01-20', 9), {
-    kind: 'tallied',
-    plant,
-    tool: 'brush',
-    flowers: 3,
-    truss: null,
-  });
-  expect(may('2026-01-25')).toBe(true);
-  expect(may('2026-02-20')).toBe(false);
-  garden.write(garden.time('2026-02-20', 9), {
-    kind: 'shelterSet',
-    bed: garden.growing(plant).bed.id,
-    shelter: 'indoors',
-    insects: 'out',
-    lampHours: 14,
-    from: '2026-02-20',
-    to: null,
-  });
-  expect(may('2026-02-20')).toBe(true);
 });
 
 test('what was picked counts towards the kitchen goal though no flower of it was written down', () => {

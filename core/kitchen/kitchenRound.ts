@@ -1,18 +1,16 @@
 import { isEdible, kitchenTool, type Tool } from '../crops';
 import { kitchenPace, STEP_S, type KitchenPace } from '../fruitset';
-import type { Place, State } from '../ledger';
+import type { State } from '../ledger';
 import {
   coversFor,
   flowersOn,
   insectsKeptOut,
   openingOn,
   reasonFor,
-  shelterOn,
   walkOrder,
   type Growing,
 } from '../patch';
-import { climateDay } from '../sky';
-import { addDays, localDateOf, type LocalDate } from '../time';
+import { localDateOf, type LocalDate } from '../time';
 import { openFemales, type OpenFemale } from './openFemales';
 
 /** A plant of the kitchen round. */
@@ -68,36 +66,6 @@ function hasKitchenFlower(state: State, growing: Growing): boolean {
     growing.stand.reason !== 'fruit' &&
     flowersOn(state, growing.plant.id).some(
       (flower) => flower.reason === 'fruit' && reasonFor(flower, growing) === 'fruit',
-    )
-  );
-}
-
-/** Usual mean temperature from which these plants flower outdoors, C [M]. */
-const FLOWERS_FROM_C = { strawberry: 8, other: 13 } as const;
-/** Work written down so lately says that the season is on [M]. */
-const LATELY_DAYS = 14;
-
-/**
- * Whether a plant can be in flower on a date, so that a round of it is worth naming: indoors always; outdoors when it is usually
- * warm enough there, or when somebody noted a flower lately.
- * @example mayFlower(state, place, mother, '2026-07-06') // true
- */
-export function mayFlower(
-  state: State,
-  place: Place,
-  { plant, bed, crop }: Growing,
-  date: LocalDate,
-): boolean {
-  const shelter = shelterOn(bed, date)?.shelter;
-  if (shelter === 'indoors' || shelter === 'closed-house') return true;
-  const { minC, maxC } = climateDay(place, date);
-  const limit = crop.family === 'strawberry' ? FLOWERS_FROM_C.strawberry : FLOWERS_FROM_C.other;
-  if ((minC + maxC) / 2 >= limit) return true;
-  const since = addDays(date, -LATELY_DAYS);
-  return (
-    plant.tallies.some(({ at }) => localDateOf(Date.parse(at), place.zone) >= since) ||
-    flowersOn(state, plant.id).some(({ sightings }) =>
-      sightings.some(({ at }) => localDateOf(Date.parse(at), place.zone) >= since),
     )
   );
 }

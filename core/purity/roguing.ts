@@ -1,6 +1,7 @@
+import { seasonOf } from '../bloom';
 import { bloomSpan, cropOf, type Crop, type RogueStage } from '../crops';
 import type { Plant, Stand, State, Variety } from '../ledger';
-import { plantsOfStand } from '../patch';
+import { mainPatch, plantsOfStand } from '../patch';
 import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
 
 /** A stand for seed that is to be looked over for plants that are not true to the variety. */
@@ -26,10 +27,13 @@ const FRUIT_FROM = 20;
  * Where a single plant stands there is nothing to compare.
  */
 export function roguesDue(state: State, zone: string, today: LocalDate): RogueDue[] {
+  const place = mainPatch(state)?.place;
   return [...state.stands.values()].flatMap((stand): RogueDue[] => {
     const variety = state.varieties.get(stand.variety);
     const plants = plantsOfStand(state, stand.id).filter(({ ended, offType }) => !ended && !offType);
     if (!variety || stand.reason !== 'seed' || plants.length < 2) return [];
+    // Of what has had its season nothing is to be seen any more.
+    if (place && seasonOf(state, place, stand, today).over) return [];
     const crop = cropOf(variety.crop);
     // Every potato seedling is a variety of its own.
     if (crop.id === 'potato') return [];

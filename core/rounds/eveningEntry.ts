@@ -51,7 +51,10 @@ export function awaitedBuds(
 }
 
 /** The record of the same bud among those awaited: of its sex, at its node. */
-export function sameBud(sight: Pick<EveningSight, 'sex' | 'node'>, awaited: readonly Flower[]): Flower | null {
+export function sameBud(
+  sight: Pick<EveningSight, 'sex' | 'node'>,
+  awaited: readonly Flower[],
+): Flower | null {
   if (sight.node === null) return null;
   return awaited.find(({ sex, node }) => sex === sight.sex && node === sight.node) ?? null;
 }

@@ -1,6 +1,7 @@
 import { selfsUnderCover } from '../crops';
 import {
   gardenDay,
+  inFlower,
   bloomDayOf,
   NO_WEATHER,
   windowNow,
@@ -144,7 +145,9 @@ export function eveningWalk(
     kitchen ? workedAsItOpens(state, each, date) : hasSeedWork(state, each),
   );
   const vines = all.filter(({ crop }) => crop.family === 'cucurbit');
-  const plants = vines.length > 0 || kitchen ? vines : all;
+  // What has had its season is walked past, whether somebody noted its end or not.
+  const flowering = inFlower(state, place, date);
+  const plants = (vines.length > 0 || kitchen ? vines : all).filter((each) => flowering(each) !== 'over');
   if (plants.length === 0) return null;
   const day = gardenDay(place, date);
   const startsAt = day.sunset - WALK_BEFORE_SUNSET_MIN * MINUTE;
@@ -207,10 +210,15 @@ const hasOwnRound = ({ crop, stand }: Growing): boolean =>
   (stand.reason === 'seed' && selfsUnderCover(crop)) ||
   (crop.flowers.perfect !== undefined && stand.reason === 'cross');
 
-/** The walk that a day asks for: `null` also where every plant on it has a round of its own, or is left to bees. */
+/** The walk that a day asks for: `null` also where every plant on it has a round of its own, is left to bees, or has it too cold to flower. */
 function walkDue(state: State, place: Place, date: LocalDate): EveningWalk | null {
   const walk = eveningWalk(state, place, date);
-  return walk?.plants.every((each) => hasOwnRound(each) || leftToBees(state, each, date)) ? null : walk;
+  const flowering = inFlower(state, place, date);
+  return walk?.plants.every(
+    (each) => hasOwnRound(each) || leftToBees(state, each, date) || flowering(each) !== 'on',
+  )
+    ? null
+    : walk;
 }
 
 /**

@@ -2,8 +2,8 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { mdiCog, mdiMagnify } from '@/ui/controls/iconPaths';
 import { useRouter } from 'expo-router';
-import { bloomDayOf, windowNow, type BloomDay } from '@core/bloom';
-import { kitchenRound, mayFlower, type KitchenPlant } from '@core/kitchen';
+import { bloomDayOf, inFlower, windowNow, type BloomDay } from '@core/bloom';
+import { kitchenRound, type KitchenPlant } from '@core/kitchen';
 import { bandDay, nextRounds, toLookAt, type Round } from '@core/rounds';
 import { keptOut, walkOrder } from '@core/patch';
 import { clockText, dayText } from '@core/time';
@@ -23,6 +23,7 @@ import { SprayNotice } from '@/ui/care/SprayNotice';
 import { ContradictionCard } from '@/ui/today/ContradictionCard';
 import { IdleCard } from '@/ui/today/IdleCard';
 import { KitchenCard } from '@/ui/today/KitchenCard';
+import { RipeCard } from '@/ui/today/RipeCard';
 import { RoundCard } from '@/ui/today/RoundCard';
 import { TodayBand } from '@/ui/today/TodayBand';
 import { TonightCard } from '@/ui/today/TonightCard';
@@ -49,15 +50,17 @@ function Today() {
   const looks = useMemo(() => toLookAt(state, place.zone, today), [state, place.zone, today]);
   const hour12 = prefs.clock === '12';
   const first = rounds[0];
+  const flowering = useMemo(() => inFlower(state, place, today), [state, place, today]);
   const kitchen = useMemo(
-    () =>
-      kitchenRound(state, place.zone, today).filter(({ growing }) => mayFlower(state, place, growing, today)),
-    [state, place, today],
+    () => kitchenRound(state, place.zone, today).filter(({ growing }) => flowering(growing) === 'on'),
+    [state, place, today, flowering],
   );
   const bloomToday = useMemo(
     () => bloomDayOf(state, place, today, weatherOf),
     [state, place, today, weatherOf],
   );
+  // Out of season nothing opens or shuts that could be noted.
+  const anyOn = useMemo(() => order.some((each) => flowering(each) === 'on'), [order, flowering]);
   const kitchenLeads = kitchen.length > 0 && leads(kitchen, bloomToday, first, now);
   const othersLead = !first && kitchen.length === 0;
   const kitchenCard = <KitchenCard plants={kitchen} bloomDay={bloomToday} lead={kitchenLeads} />;
@@ -111,8 +114,13 @@ function Today() {
           <LeftCard />
           {othersLead ? null : <OtherRounds rounds={beside} />}
           <WeatherCard bloomDay={morning} />
-          <SeenNow spreadMin={morning.spreadMin} />
-          {first || kitchen.length > 0 || beside.length > 0 ? null : <IdleCard grown={order} />}
+          {anyOn ? <SeenNow spreadMin={morning.spreadMin} /> : null}
+          {first || kitchen.length > 0 || beside.length > 0 ? null : (
+            <IdleCard
+              grown={order}
+              over={order.length > 0 && order.every((each) => flowering(each) === 'over')}
+            />
+          )}
           {rounds.slice(1).map((round) => (
             <Later
               key={`${round.kind}${round.date}`}
@@ -130,6 +138,7 @@ function Today() {
       ready: true,
       node: (
         <>
+          <RipeCard />
           <LooksCard looks={looks} onOpen={() => router.navigate('/looks')} />
           <Button title="What am I looking at? Ask the key" onPress={() => router.navigate('/key')} />
         </>

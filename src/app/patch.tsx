@@ -20,6 +20,7 @@ import { BESIDE, Row, Badge, Card, Icon, Button } from '@/ui/controls';
 import { SprayNotice } from '@/ui/care/SprayNotice';
 import { BedSheet } from '@/ui/patch/BedSheet';
 import { CoverAdvice } from '@/ui/patch/CoverAdvice';
+import { LastSeasonCard } from '@/ui/patch/LastSeasonCard';
 import { ShelterSheet } from '@/ui/patch/ShelterSheet';
 import { StandEditSheet } from '@/ui/patch/StandEditSheet';
 import { StandSheet } from '@/ui/patch/StandSheet';
@@ -73,6 +74,7 @@ function PatchPage() {
       foot={<Button title="Add a bed" onPress={() => setEditing('new')} />}
     >
       <UndoLine />
+      <LastSeasonCard />
       {beds.length === 0 ? <Txt>No bed yet. Add one, then what grows in it.</Txt> : null}
       {cards.slice(0, half)}
       {bygone.length > 0 ? (

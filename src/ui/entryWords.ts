@@ -122,8 +122,10 @@ function wordsOf(state: State, event: LedgerEvent, events: readonly LedgerEvent[
             : standAt(event.stand);
       return `${plural(planted, 'plant')} of ${name}`;
     }
-    case 'plantRemoved':
-      return `removed: ${plantAt(event.plant)}`;
+    case 'plantRemoved': {
+      const removed = events.filter((each) => each.kind === 'plantRemoved').length;
+      return removed > 1 ? `${plural(removed, 'plant')} cleared` : `removed: ${plantAt(event.plant)}`;
+    }
     case 'plantDied':
       return `died: ${plantAt(event.plant)}`;
     case 'plantChecked':

@@ -45,7 +45,13 @@ export function Button({
   });
   const hold = useHold(disabled ? undefined : onHold);
   const heavy = useLight() === 'sun';
-  const ink = filled ? (asleep ? colours.muted : colours.onAction) : look === 'danger' ? colours.brick : colours.ink;
+  const ink = filled
+    ? asleep
+      ? colours.muted
+      : colours.onAction
+    : look === 'danger'
+      ? colours.brick
+      : colours.ink;
   const props = {
     title,
     id,
@@ -64,7 +70,13 @@ export function Button({
       minHeight: filled ? 58 : small ? TOUCH : 52,
       paddingHorizontal: look === 'quiet' ? 10 : 16,
       gap: 8,
-      backgroundColor: filled ? (asleep ? colours.rule : colours.action) : look === 'plain' ? colours.card : 'transparent',
+      backgroundColor: filled
+        ? asleep
+          ? colours.rule
+          : colours.action
+        : look === 'plain'
+          ? colours.card
+          : 'transparent',
       borderWidth: look === 'plain' || look === 'danger' ? (heavy ? 2 : 1) : 0,
       borderColor: look === 'danger' ? colours.brick : colours.rule,
     },

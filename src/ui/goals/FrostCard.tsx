@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { frostAfter, type FirstFrost } from '@core/goals';
+import { frostAfter, type FirstFrost } from '@core/bloom';
 import { dayText, isLocalDate, shortDayText, type LocalDate } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { Card, DateField, Button } from '../controls';

@@ -4,7 +4,7 @@ import type { GoalSum } from '@core/goals';
 import { BESIDE, Badge, Card, Button } from '../controls';
 import { Txt, useColours } from '../theme';
 import { reasonWords } from '../words';
-import { goalLine, standingSentence, standingTone, standingWords } from './words';
+import { goalLine, standingSentence, standingTone, standingBadge } from './words';
 
 /** One stand in the list of goals: what the record asks for, and its sum (`null` as long as it is being worked out). */
 export function GoalRow({
@@ -32,7 +32,7 @@ export function GoalRow({
             {sum ? goalLine(sum) : `for ${reasonWords[stand.reason]}${set ? '' : ', no goal yet'}`}
           </Txt>
         </View>
-        {sum ? <Badge text={standingWords[sum.standing]} tone={standingTone[sum.standing]} /> : null}
+        {sum ? <Badge text={standingBadge(sum)} tone={standingTone[sum.standing]} /> : null}
         {chosen ? null : (
           <Button
             title={set ? 'Open' : 'Set'}

@@ -6,7 +6,7 @@ import { useGarden } from '@/data/garden/garden';
 import { BETWEEN, Row, BESIDE, Badge, Card } from '../controls';
 import { Txt, useColours } from '../theme';
 import { closureWords, plural, tapeText } from '../words';
-import { fromWords, standingSentence, standingTone, standingWords } from './words';
+import { fromWords, standingSentence, standingTone, standingBadge } from './words';
 import type { Units } from '@/data/device/prefs';
 
 const pct = (share: number) => `${Math.round(share * 100)} %`;
@@ -44,7 +44,7 @@ export function SumCard({ sum }: { sum: GoalSum }) {
     <Card>
       <Row style={BETWEEN}>
         <Txt size="heading">The sum</Txt>
-        <Badge text={standingWords[sum.standing]} tone={standingTone[sum.standing]} />
+        <Badge text={standingBadge(sum)} tone={standingTone[sum.standing]} />
       </Row>
       <Txt>{standingSentence(sum)}</Txt>
       {rows.map(([name, value, why]) => (

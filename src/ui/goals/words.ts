@@ -18,6 +18,11 @@ export const standingTone = {
   over: 'brick',
 } as const satisfies Record<GoalStanding, string>;
 
+/** How it stands, in a word or two: what has set and is young may still fall. */
+export function standingBadge({ standing, young }: Pick<GoalSum, 'standing' | 'young'>): string {
+  return standing === 'done' && young > 0 ? 'reached, if all stay' : standingWords[standing];
+}
+
 /** What a goal asks for, in a line. */
 export function goalLine({ goal, forSeed, forKitchen }: GoalSum): string {
   const parts = [
@@ -39,7 +44,9 @@ export function standingSentence(sum: GoalSum): string {
   const last = sum.lastUsefulOn ? shortDayText(sum.lastUsefulOn) : null;
   switch (sum.standing) {
     case 'done':
-      return 'Enough has set. What opens now can stay open.';
+      return sum.young > 0
+        ? `Enough has set, if it stays: ${plural(sum.young, 'fruit is', 'fruits are')} no older than 10 days and may still fall. Go on till then, if you can.`
+        : 'Enough has set. What opens now can stay open.';
     case 'on-course':
       return sum.pollinations === 0
         ? `${plural(sum.forSeed.waiting + sum.forKitchen.waiting, 'flower')} worked and waiting should be enough.`

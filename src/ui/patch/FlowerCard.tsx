@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { isEdible, reasonsOf } from '@core/crops';
 import { fateOf } from '@core/fruitset';
-import { tooLateForSeed } from '@core/goals';
+import { ripeNow, tooLateForSeed } from '@core/goals';
 import { workedForKitchen, type Flower, type LedgerEvent } from '@core/ledger';
 import { reasonFor, type Growing } from '@core/patch';
 import { bearsSeed, markMissing } from '@core/purity';
@@ -10,6 +10,7 @@ import { useGarden } from '@/data/garden/garden';
 import { useNextMark } from '@/data/garden/nextMark';
 import { BETWEEN, Badge, Button, Card, Notice, Row, Tile, Tiles } from '../controls';
 import { CauseSheet } from '../fruit/CauseSheet';
+import { ripeLine, ripeWords } from '../fruit/ripeWords';
 import { Txt } from '../theme';
 import { fateText, flowerPlace, flowerText, reasonWords, partName } from '../words';
 import { FitnessLine } from './FitnessLine';
@@ -34,6 +35,10 @@ export function FlowerCard({
   const late = useMemo(
     () => tooLateForSeed(state, place, flower, growing.stand, today),
     [state, place, flower, growing.stand, today],
+  );
+  const ripe = useMemo(
+    () => ripeNow(state, place, flower, growing, today),
+    [state, place, flower, growing, today],
   );
   const mark = useNextMark();
   const owed = markMissing(flower, patch?.schools.marking === 'when-growing');
@@ -61,6 +66,7 @@ export function FlowerCard({
           text={`Worked after ${shortDayText(late.by)}: its seed would not be ripe by ${shortDayText(late.until)}. It counts for the kitchen.`}
         />
       ) : null}
+      {ripe ? <Notice tone="leaf" text={`${ripeLine(ripe)}. ${ripeWords(ripe)}`} /> : null}
       <Story flower={flower} onMend={setMending} />
       {mayMark ? (
         <Notice

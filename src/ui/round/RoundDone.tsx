@@ -1,7 +1,9 @@
 import { lookDays } from '@core/fruitset';
+import { tooLateForSeed } from '@core/goals';
 import { surplusMales, type PollinationRound } from '@core/rounds';
 import type { DawnPlan } from '@/data/round/dawnPlan';
 import { useGarden } from '@/data/garden/garden';
+import { shortDayText } from '@core/time';
 import { Card, Button, Notice, Row, Stat } from '../controls';
 import { Page } from '../Page';
 import { Txt } from '../theme';
@@ -33,6 +35,10 @@ export function RoundDone({
       .filter((stop) => stop.state === 'worked')
       .map(({ growing }) => lookDays(growing.crop)[0] ?? 3),
   );
+  const late = round.stops.flatMap(({ flower, growing }) => {
+    const found = tooLateForSeed(state, place, flower, growing.stand, round.date);
+    return found ?? [];
+  });
   const squash = surplus.filter(({ variety }) => state.varieties.get(variety)?.crop.startsWith('squash'));
   return (
     <Page
@@ -50,6 +56,12 @@ export function RoundDone({
         </Row>
         {count('worked') > 0 ? (
           <Txt>{`The first look that tells something is in ${plural(firstLook, 'day')}.`}</Txt>
+        ) : null}
+        {late[0] ? (
+          <Notice
+            tone="pollen"
+            text={`${plural(late.length, 'flower')} worked after ${shortDayText(late[0].by)}: too late for seed to be ripe by ${shortDayText(late[0].until)}. ${late.length === 1 ? 'It counts' : 'They count'} for the kitchen.`}
+          />
         ) : null}
       </Card>
       {squash.length > 0 ? (

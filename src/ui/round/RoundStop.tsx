@@ -18,6 +18,7 @@ import { Button, Notice } from '../controls';
 import { LeaveButton } from '../LeaveButton';
 import { Page } from '../Page';
 import { SprayNotice } from '../care/SprayNotice';
+import { LastUsefulNotice } from '../goals/LastUsefulNotice';
 import { Txt, useIsWide } from '../theme';
 import { UndoLine } from '../UndoLine';
 import { useShortcuts } from '../useShortcuts';
@@ -84,6 +85,7 @@ export function RoundStop({ round, stop, dawn, numbered, onGo, onPin, onLeave }:
       {problem ? <Notice tone="brick" text={problem} /> : null}
       <AgainNotice stop={stop} found={answers.found} busy={busy} onSave={kept} />
       <BeforeTheWork round={round} stop={stop} dawn={dawn} found={answers.found} />
+      {work.purpose === 'seed' ? <LastUsefulNotice growing={growing} /> : null}
       {work.spoiled ? (
         <SpoiledTiles kitchen={answers.kitchen} onKitchen={(kitchen) => change({ kitchen })} />
       ) : null}

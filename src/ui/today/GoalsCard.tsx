@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { useGoals } from '@/data/foresight/goals';
 import { BESIDE, Row, Badge, Card, Button } from '../controls';
-import { goalLine, standingTone, standingWords } from '../goals/words';
+import { goalLine, standingTone, standingBadge } from '../goals/words';
 import { Txt } from '../theme';
 
 /** How the goals stand, a line each. */
@@ -35,7 +35,7 @@ export function GoalsCard() {
               {goalLine(sum)}
             </Txt>
           </View>
-          <Badge text={standingWords[sum.standing]} tone={standingTone[sum.standing]} />
+          <Badge text={standingBadge(sum)} tone={standingTone[sum.standing]} />
         </Row>
       ))}
     </Card>

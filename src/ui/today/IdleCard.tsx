@@ -3,12 +3,13 @@ import { useRouter } from 'expo-router';
 import { standingOrder, type Growing } from '@core/patch';
 import { leftToBees } from '@core/rounds';
 import { useGarden } from '@/data/garden/garden';
-import { Button, Card } from '../controls';
+import { LastSeasonCard } from '../patch/LastSeasonCard';
+import { Button, Card, Row } from '../controls';
 import { Txt } from '../theme';
 import { plural } from '../words';
 
-/** A day without a round, and why there is none. `grown`: plants that stand here and are pollinated by hand. */
-export function IdleCard({ grown }: { grown: readonly Growing[] }) {
+/** A day without a round, and why there is none. `grown`: plants that stand here and are pollinated by hand; `over`: all have had their season. */
+export function IdleCard({ grown, over }: { grown: readonly Growing[]; over: boolean }) {
   const { state, today } = useGarden();
   const worked = grown.length;
   const router = useRouter();
@@ -31,6 +32,21 @@ export function IdleCard({ grown }: { grown: readonly Growing[] }) {
         </Txt>
         <Button title="Note a flower" onPress={() => router.navigate('/walk')} />
       </Card>
+    );
+  if (over)
+    return (
+      <>
+        <Card>
+          <Txt size="heading">The season is over</Txt>
+          <Txt>What is left: seed to take in and note, next year’s plan, and practice for it.</Txt>
+          <Row>
+            <Button title="Seed" small onPress={() => router.navigate('/seed')} />
+            <Button title="The plan" small onPress={() => router.navigate('/plan')} />
+            <Button title="Practice" small onPress={() => router.navigate('/practice')} />
+          </Row>
+        </Card>
+        <LastSeasonCard />
+      </>
     );
   return (
     <Card>

@@ -1,10 +1,9 @@
 import type { Href } from 'expo-router';
-import { windowNow, type BloomDay } from '@core/bloom';
+import { inFlower, windowNow, type BloomDay, type Flowering } from '@core/bloom';
 import { cropOf } from '@core/crops';
 import type { Place, State } from '@core/ledger';
 import { walkOrder, type Growing } from '@core/patch';
 import { cornDay, cornScouting } from '@core/corn';
-import { mayFlower } from '@core/kitchen';
 import { crossDay, selfingDay, type CrossStand, type SelfingPlant } from '@core/crosses';
 import type { LocalDate } from '@core/time';
 import { plural } from '../words';
@@ -26,13 +25,16 @@ export function roundsBeside(
   morning: BloomDay,
   now: number,
 ): readonly RoundBeside[] {
+  const flowering = inFlower(state, place, today);
   return [
-    scoutRow(state, place, today),
-    cornRow(state, place, today, morning, now),
-    crossRow(state, place, today),
-    selfingRow(state, place, today),
+    scoutRow(state, place, today, flowering),
+    cornRow(state, place, today, morning, now, flowering),
+    crossRow(state, place, today, flowering),
+    selfingRow(state, place, today, flowering),
   ].filter((row) => row !== null);
 }
+
+type Flowers = (growing: Growing) => Flowering;
 
 function cornRow(
   state: State,
@@ -40,11 +42,12 @@ function cornRow(
   today: LocalDate,
   morning: BloomDay,
   now: number,
+  flowering: Flowers,
 ): RoundBeside | null {
   const grown = walkOrder(state).filter(
     ({ crop, stand }) => crop.family === 'corn' && stand.reason !== 'fruit',
   );
-  if (grown.length === 0) return null;
+  if (!grown.some((growing) => flowering(growing) === 'on')) return null;
   const corn = cornDay(state, place, today);
   const window = morning.window(cropOf('corn'));
   const pour = corn.pairs.length > 0 && windowNow(window, now) !== 'over';
@@ -54,37 +57,38 @@ function cornRow(
     corn.toBag.length > 0 ? `${plural(corn.toBag.length, 'shoot')} to bag` : null,
     corn.toCheck.length > 0 ? `${plural(corn.toCheck.length, 'bag')} to look through` : null,
   ].filter(Boolean);
-  if (parts.length === 0 && !inSeason(grown, state, place, today)) return null;
   const from = pour ? window.opens : null;
   return { name: 'Corn', what: parts.join(', ') || 'no silk yet', path: '/corn', from };
 }
 
-function crossRow(state: State, place: Place, today: LocalDate): RoundBeside | null {
+function crossRow(state: State, place: Place, today: LocalDate, flowering: Flowers): RoundBeside | null {
   const grown = walkOrder(state).filter(
     ({ crop, stand }) => crop.flowers.perfect && stand.reason === 'cross',
   );
   if (grown.length === 0) return null;
+  const on = grown.some((growing) => flowering(growing) === 'on');
   const crosses = crossDay(state, place, today);
-  const due = crosses.flatMap(({ mothers }) => mothers.flatMap(({ nextAt }) => nextAt ?? []));
+  const due = on ? crosses.flatMap(({ mothers }) => mothers.flatMap(({ nextAt }) => nextAt ?? [])) : [];
   const from = due.length === 0 ? null : Math.min(...due);
   const sum = (of: (cross: CrossStand) => number) => crosses.reduce((all, cross) => all + of(cross), 0);
-  const toOpen = sum(({ toEmasculate }) => toEmasculate.length);
+  const toOpen = on ? sum(({ toEmasculate }) => toEmasculate.length) : 0;
+  const fathers = on ? sum(({ father }) => father?.wanted ?? 0) : 0;
+  // A bag that is on wants to come off, however cold it has grown.
   const bags = sum(({ bagsOff, lost }) => bagsOff.length + lost.length);
-  const fathers = sum(({ father }) => father?.wanted ?? 0);
+  if (!on && bags === 0) return null;
   const parts = [
-    crosses.some(({ father }) => father === null) ? 'a father to choose' : null,
+    on && crosses.some(({ father }) => father === null) ? 'a father to choose' : null,
     toOpen > 0 ? `${plural(toOpen, 'mother')} to open` : null,
     due.length > 0 ? `pollen on ${plural(due.length, 'flower')}` : null,
     fathers > 0 ? `${plural(fathers, 'father bud')} to bag` : null,
     bags > 0 ? `${plural(bags, 'bag')} to take off` : null,
   ].filter(Boolean);
-  if (parts.length === 0 && !inSeason(grown, state, place, today)) return null;
   return { name: 'Crosses', what: parts.join(', ') || 'look for buds about to open', path: '/crosses', from };
 }
 
-function selfingRow(state: State, place: Place, today: LocalDate): RoundBeside | null {
+function selfingRow(state: State, place: Place, today: LocalDate, flowers: Flowers): RoundBeside | null {
   const plants = selfingDay(state, place, today);
-  const flowering = plants.filter(({ growing }) => mayFlower(state, place, growing, today));
+  const flowering = plants.filter(({ growing }) => flowers(growing) === 'on');
   const count = (of: readonly SelfingPlant[], each: (plant: SelfingPlant) => number) =>
     of.reduce((sum, plant) => sum + each(plant), 0);
   const strip = flowering.filter(({ toStrip }) => toStrip).length;
@@ -107,14 +111,8 @@ function selfingRow(state: State, place: Place, today: LocalDate): RoundBeside |
   };
 }
 
-function inSeason(grown: readonly Growing[], state: State, place: Place, today: LocalDate): boolean {
-  return grown.some((growing) => mayFlower(state, place, growing, today));
-}
-
-function scoutRow(state: State, place: Place, today: LocalDate): RoundBeside | null {
-  const plants = cornScouting(state, place, today).filter(({ growing }) =>
-    mayFlower(state, place, growing, today),
-  );
+function scoutRow(state: State, place: Place, today: LocalDate, flowering: Flowers): RoundBeside | null {
+  const plants = cornScouting(state, place, today).filter(({ growing }) => flowering(growing) === 'on');
   const left = plants.filter(({ done }) => !done).length;
   if (left === 0) return null;
   return {

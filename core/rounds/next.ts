@@ -4,7 +4,6 @@ import {
   inFlower,
   bloomDayOf,
   NO_WEATHER,
-  windowNow,
   type GardenDay,
   type OpenWindow,
   type WeatherOf,
@@ -50,7 +49,9 @@ export interface PollinationRound {
   /** When the first of those opens; `null` without any. */
   readonly afterEndFrom: number | null;
   readonly window: OpenWindow;
-  /** The latest start that still ends before the insects (dawn) or while one can see (dusk). */
+  /** When the last of those still to do has shut. */
+  readonly until: number;
+  /** The latest start that still ends before the insects (dawn) or while one can see (dusk); never before the first opens. */
   readonly startBy: number;
   /** When the round should be over: insects at dawn, darkness at dusk. */
   readonly end: number;
@@ -124,6 +125,7 @@ export function pollinationRound(
     afterEnd: inTime === toDo ? [] : afterEnd,
     afterEndFrom: inTime === toDo || afterEnd.length === 0 ? null : Math.min(...afterEnd.map(opensAt)),
     window,
+    until: Math.max(0, ...toDo.map(({ growing: { crop } }) => morning.window(crop).closes)),
     startBy: Math.max(window.opens, end - minutes * MINUTE),
     end,
     insectsFrom: day.insectsFrom,
@@ -234,7 +236,8 @@ export function nextRounds(
   const today = localDateOf(now, place.zone);
   const rounds: Round[] = [];
   const add = (round: PollinationRound | null) => {
-    if (round && round.toDo.length > 0 && windowNow(round.window, now) !== 'over') rounds.push(round);
+    // Each crop has its own hours: what is left of a round may be over, though another of its crops is open still.
+    if (round && round.toDo.length > 0 && now < round.until) rounds.push(round);
   };
   add(pollinationRound(state, place, addDays(today, -1), 'dusk', weatherOf));
   add(pollinationRound(state, place, today, 'dawn', weatherOf));

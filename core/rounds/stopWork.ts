@@ -4,9 +4,12 @@ import { isWhole } from '../bloom';
 import { reasonFor } from '../patch';
 import type { FatherOffer, Stop } from './stops';
 
+/** How a flower of the round was found: its closure, or that it had shut again by itself. */
+export type Found = CheckResult | 'already-shut';
+
 /** What was answered at one flower of a round, tile by tile. `null`: not answered, and so not recorded. */
 export interface StopAnswers {
-  readonly found: CheckResult | null;
+  readonly found: Found | null;
   /** Whether it is worked for the kitchen although it was meant for seed: its closure failed, or there is no father. */
   readonly kitchen: boolean;
   /** Males by plant; `null` = as the main key names them. */
@@ -89,7 +92,7 @@ export function shutAgainWith({ flower }: Pick<Stop, 'flower' | 'growing'>): Clo
 export function stopWork(stop: Stop, answers: StopAnswers, offer: StopOffer): StopWork {
   const { found, beeIn } = answers;
   const whole = found === 'whole';
-  const spoiled = found !== null && found !== 'gone' && !isWhole(found);
+  const spoiled = found !== null && found !== 'gone' && found !== 'already-shut' && !isWhole(found);
   const forKitchen =
     reasonFor(stop.flower, stop.growing) === 'fruit' || ((spoiled || whole) && answers.kitchen);
   const fathers = offer.offers.flatMap(({ growing: { plant }, free }): Father[] => {
@@ -119,6 +122,8 @@ export function stopWork(stop: Stop, answers: StopAnswers, offer: StopOffer): St
  */
 export function stopDrafts({ flower: { id } }: Stop, answers: StopAnswers, work: StopWork): Draft[] {
   if (answers.found === null) return [];
+  // A flower that has shut can't be worked; how its closure was nobody said.
+  if (answers.found === 'already-shut') return [{ kind: 'missed', flower: id, why: 'already-shut' }];
   const drafts: Draft[] = [{ kind: 'closureChecked', flower: id, result: answers.found }];
   if (!work.pollinating || work.damp) return drafts;
   const { lobes, openS, maleInside, anthersOut } = answers;

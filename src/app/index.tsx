@@ -30,6 +30,7 @@ import { TonightCard } from '@/ui/today/TonightCard';
 import { SeenNow } from '@/ui/today/SeenNow';
 import { TurnCard } from '@/ui/today/TurnCard';
 import { WeatherCard } from '@/ui/today/WeatherCard';
+import { startWords } from '@/ui/round/startWords';
 import { UndoLine } from '@/ui/UndoLine';
 import { gated } from '@/ui/Gate';
 import { InOrder, type Part } from '@/ui/InOrder';
@@ -195,16 +196,12 @@ function leads(
 }
 
 function Later({ round, onOpen }: { round: Round; onOpen: () => void }) {
-  const { place, prefs } = useGarden();
-  const time = clockText(
-    round.kind === 'walk' ? round.startsAt : round.startBy,
-    place.zone,
-    prefs.clock === '12',
-  );
+  const { place, prefs, now } = useGarden();
+  const time = (at: number) => clockText(at, place.zone, prefs.clock === '12');
   const what =
     round.kind === 'walk'
-      ? `Evening walk from ${time}`
-      : `${round.kind === 'dawn' ? 'Dawn' : 'Dusk'} round, start by ${time}`;
+      ? `Evening walk from ${time(round.startsAt)}`
+      : `${round.kind === 'dawn' ? 'Dawn' : 'Dusk'} round, ${startWords(round, now, time)}`;
   const count =
     round.kind === 'walk'
       ? plural(round.plants.length, 'plant')

@@ -18,6 +18,7 @@ import { DeadlineLine } from '@/ui/round/DeadlineLine';
 import { NextStops } from '@/ui/round/NextStops';
 import { RoundDone } from '@/ui/round/RoundDone';
 import { RoundStop } from '@/ui/round/RoundStop';
+import { startWords } from '@/ui/round/startWords';
 import { LightProvider, Txt, useIsWide, useLight } from '@/ui/theme';
 import { useKept } from '@/ui/useKept';
 
@@ -98,7 +99,7 @@ function Round() {
       <LightProvider light={light}>
         <Page
           title="Tomorrow’s round"
-          over={`start by ${clockText(round.startBy, place.zone, prefs.clock === '12')} · ${round.toDo.length} shut`}
+          over={`${startWords(round, now, (at) => clockText(at, place.zone, prefs.clock === '12'))} · ${round.toDo.length} shut`}
           foot={<Button title="Back to Today" onPress={leave} />}
         >
           <Txt>To look at only: the males are picked and the flowers worked in the morning.</Txt>

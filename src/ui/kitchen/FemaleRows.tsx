@@ -163,10 +163,15 @@ function FemaleRow({
             {how === 'passed' ? (
               <>
                 {key('Not reached', () => [{ kind: 'missed', flower: flower.id, why: 'not-reached' }])}
-                {key('Had shut', () => [{ kind: 'missed', flower: flower.id, why: 'already-shut' }])}
+                {key('Already shut', () => [{ kind: 'missed', flower: flower.id, why: 'already-shut' }])}
               </>
             ) : how === 'again' ? null : (
-              key('Not open yet', () => [{ kind: 'closureChecked', flower: flower.id, result: 'not-open' }])
+              <>
+                {key('Not open yet', () => [
+                  { kind: 'closureChecked', flower: flower.id, result: 'not-open' },
+                ])}
+                {key('Already shut', () => [{ kind: 'missed', flower: flower.id, why: 'already-shut' }])}
+              </>
             )}
             <Button
               title="Gone"

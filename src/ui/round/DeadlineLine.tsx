@@ -16,11 +16,19 @@ export function DeadlineLine({ round, dawn }: { round: PollinationRound; dawn: D
   const finish = dawn?.plan?.finish ?? null;
   const time = (at: number) => clockText(at, place.zone, prefs.clock === '12');
   const leftOut = dawn?.plan?.skipped.length ?? 0;
-  const end = round.kind === 'dawn' ? 'bees' : 'dark';
+  const later = round.toDo.filter(({ state }) => state === 'later').length;
   const words = [
     `${round.toDo.length} left`,
-    left > 0 ? `${end} in ${left} min` : round.kind === 'dawn' ? 'bees are about' : 'it is dark',
-    finish && round.toDo.length > 0 ? `done about ${time(Math.max(finish, now))}` : null,
+    // One clock in a line: the minutes to the bees stand in the corner.
+    round.kind === 'dawn'
+      ? left > 0
+        ? `bees from ${time(round.end)}`
+        : 'bees are about'
+      : left > 0
+        ? `dark from ${time(round.end)}`
+        : 'it is dark',
+    later > 0 ? `${later} to come back to` : null,
+    finish && round.toDo.length > later ? `done about ${time(Math.max(finish, now))}` : null,
     leftOut > 0 ? `${plural(leftOut, 'flower')} left out` : null,
   ].filter(Boolean);
   // Flowers that open after the bees are not late for them.

@@ -1,12 +1,13 @@
 import { useMemo } from 'react';
 import { systemAdvice } from '@core/crops';
-import type { CheckResult, Draft } from '@core/ledger';
+import type { Draft } from '@core/ledger';
 import { plantName } from '@core/patch';
 import {
   goneDrafts,
   shutAgainWith,
   stopDrafts,
   withoutMaleDrafts,
+  type Found,
   type PollinationRound,
   type Stop,
 } from '@core/rounds';
@@ -194,7 +195,7 @@ function AgainNotice({
   onSave,
 }: {
   stop: Stop;
-  found: CheckResult | null;
+  found: Found | null;
   busy: boolean;
   onSave: (...drafts: Draft[]) => void;
 }) {
@@ -222,7 +223,7 @@ function BeforeTheWork({
   stop,
   dawn,
   found,
-}: Pick<RoundStopProps, 'round' | 'stop' | 'dawn'> & { found: CheckResult | null }) {
+}: Pick<RoundStopProps, 'round' | 'stop' | 'dawn'> & { found: Found | null }) {
   const { demo, patch } = useGarden();
   const { flower, growing } = stop;
   const { crop, variety, stand } = growing;

@@ -1,8 +1,8 @@
 import { View } from 'react-native';
 import { windowNow, type ColdPollen, type OpenWindow } from '@core/bloom';
 import type { Crop } from '@core/crops';
-import { CLOSURE_FOUND, type CheckResult, type LossCause } from '@core/ledger';
-import { shutAgainWith, type Stop } from '@core/rounds';
+import { CLOSURE_FOUND, type LossCause } from '@core/ledger';
+import { shutAgainWith, type Found, type Stop } from '@core/rounds';
 import { clockText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { Notice, Tile, Tiles } from '../controls';
@@ -19,14 +19,16 @@ export function ClosureQuestion({
   onFound,
 }: {
   stop: Stop;
-  found: CheckResult | null;
-  onFound: (result: CheckResult) => void;
+  found: Found | null;
+  onFound: (result: Found) => void;
 }) {
   const { place } = useGarden();
   const { crop, variety } = stop.growing;
   const look = flowerAppearance(stop.flower, crop, place.zone);
   const holed = found === 'holed' || found === 'insect';
-  const asked = CLOSURE_FOUND.filter((result) => !stop.again || result !== 'not-open');
+  const asked = CLOSURE_FOUND.flatMap((result): Found[] =>
+    result !== 'not-open' ? [result] : stop.again ? [] : [result, 'already-shut'],
+  );
   useShortcuts(Object.fromEntries(asked.map((result, i) => [String(i + 1), () => onFound(result)])));
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'center' }}>
@@ -44,7 +46,7 @@ export function ClosureQuestion({
           {asked.map((result) => (
             <Tile
               key={result}
-              title={checkWords[result]}
+              title={result === 'already-shut' ? 'already shut' : checkWords[result]}
               chosen={found === result}
               onPress={() => onFound(result)}
               minWidth={92}
@@ -81,7 +83,7 @@ export function HoursNotice({ crop, window, asked }: { crop: Crop; window: OpenW
     return (
       <Notice
         tone="dusk"
-        text={`${crop.plural} open from about ${clockText(window.opens, place.zone, prefs.clock === '12')}. If it is still shut, say "not open" and come back.`}
+        text={`${crop.plural} open from about ${clockText(window.opens, place.zone, prefs.clock === '12')}. If it is still shut, say “not open” and come back.`}
       />
     );
   if (status === 'open' && asked && now >= window.bestUntil)
@@ -95,7 +97,7 @@ export function HoursNotice({ crop, window, asked }: { crop: Crop; window: OpenW
   return (
     <Notice
       tone="brick"
-      text="By now this flower has most likely closed: one that has shut can't be worked. If it is still open, go on."
+      text="By now this flower has most likely shut: then say “already shut”, as it takes no pollen any more. If it is still open, go on."
     />
   );
 }

@@ -1,8 +1,8 @@
-import type { CheckResult } from '@core/ledger';
+import type { Found } from '@core/rounds';
 
 /** What the main key of a stop says it will record, or why it can record nothing yet. */
 export function buttonWords(
-  found: CheckResult | null,
+  found: Found | null,
   pollinating: boolean,
   noMales: boolean,
   /** Worked for the kitchen: any pollen will do, and none need be named. */
@@ -19,6 +19,7 @@ export function buttonWords(
 ): string {
   if (found === 'not-open') return comeBack ? `Come back to it about ${comeBack}` : 'Come back to it later';
   if (found === 'gone') return 'Gone';
+  if (found === 'already-shut') return 'It has shut: leave it';
   if (!pollinating) return found === null ? 'First look at the closure' : 'Skip it';
   if (noMales && !kitchen) return 'No male to be had';
   if (carried) return 'Clean hands and brush first';

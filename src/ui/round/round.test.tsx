@@ -175,7 +175,7 @@ describe('what comes next', () => {
     const { round, dawn, store: open } = morning(true);
     renderIn(await open(), <DeadlineLine round={round()} dawn={dawn()} />);
     expect(
-      screen.getByText(/^4 left · bees in \d+ min · done about 0\d:\d\d · 1 flower left out$/),
+      screen.getByText(/^4 left · bees from 0\d:\d\d · done about 0\d:\d\d · 1 flower left out$/),
     ).toBeTruthy();
   });
 });

@@ -48,7 +48,12 @@ export function RipeRows({ ripe }: { ripe: readonly RipeSeed[] }) {
             title="Open"
             small
             label={`Open: ${flowerText(each.growing, each.flower)}`}
-            onPress={() => router.navigate(`/plant/${encodeURIComponent(each.flower.plant)}`)}
+            onPress={() =>
+              router.navigate({
+                pathname: '/plant/[id]',
+                params: { id: each.flower.plant, flower: each.flower.id },
+              })
+            }
           />
         </View>
       ))}

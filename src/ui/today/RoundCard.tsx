@@ -8,6 +8,7 @@ import { useNextMark } from '@/data/garden/nextMark';
 import { BETWEEN, Badge, Card, Button, Row, Stat } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
+import { startWords } from '../round/startWords';
 import { Txt } from '../theme';
 import { TeamTiles, useShares } from './TeamTiles';
 import { plural, tapeText } from '../words';
@@ -51,7 +52,7 @@ export function RoundCard({ round, onStart }: { round: Round; onStart: () => voi
 function PollinationCard({ round, onStart }: { round: PollinationRound; onStart: () => void }) {
   const { place, prefs, now, today, patch } = useGarden();
   const time = (epochMs: number) => clockText(epochMs, place.zone, prefs.clock === '12');
-  const { toDo, males, fatherPlants, startBy, kind, window } = round;
+  const { toDo, males, fatherPlants, startBy, kind, window, until } = round;
   const people = prefs.helpers + 1;
   const shares = useShares(round);
   const minutes = teamMinutes(round.minutes, people, prefs.team, shares);
@@ -74,10 +75,10 @@ function PollinationCard({ round, onStart }: { round: PollinationRound; onStart:
   const tomorrow = round.date > today;
   const late =
     left <= 0
-      ? 'The bees are about: look well whether each closure is whole.'
+      ? `The bees are about: look well whether each closure is whole. The flowers are open till about ${time(until)}.`
       : left < minutes
-        ? `${left} min to the bees: not all will fit; take the best mothers first.`
-        : `Done ${left - minutes} min before the bees, if you start now.`;
+        ? 'Not all will be done before the bees: take the best mothers first.'
+        : 'Started now, it is done before the bees.';
   const after =
     round.afterEndFrom === null
       ? ''
@@ -86,7 +87,7 @@ function PollinationCard({ round, onStart }: { round: PollinationRound; onStart:
     <Card>
       <Head
         title={kind === 'dawn' ? 'Dawn round' : 'Dusk round'}
-        badge={`start by ${time(startBy)}`}
+        badge={startWords(round, now, time)}
         tone="pollen"
       />
       <Row gap={20}>
@@ -110,7 +111,11 @@ function PollinationCard({ round, onStart }: { round: PollinationRound; onStart:
       </View>
       <Txt tone="muted">
         Pockets: {pockets.join(', ')}.{' '}
-        {kind === 'dawn' ? (tomorrow ? `Be there by ${time(startBy)}.` : late) : ''}
+        {kind === 'dawn'
+          ? tomorrow
+            ? `Be there ${startBy <= window.opens ? 'at' : 'by'} ${time(startBy)}.`
+            : late
+          : ''}
         {after}
       </Txt>
       <Txt size="label" tone="muted">

@@ -60,10 +60,8 @@ describe('the round to come', () => {
         helpers: 1,
       },
     );
-    const left = Math.round((round(garden).end - now) / 60_000);
-    expect(
-      screen.getByText(new RegExp(`Done ${left - Math.ceil(alone / 2)} min before the bees`)),
-    ).toBeTruthy();
+    expect(screen.getAllByText(String(Math.ceil(alone / 2))).length).toBeGreaterThan(0);
+    expect(screen.getByText(/Started now, it is done before the bees/)).toBeTruthy();
     expect(screen.getByLabelText('People on this round: 2')).toBeTruthy();
   });
 

@@ -104,4 +104,8 @@ test('corn’s bloom is short: five weeks after its first silk nobody is sent to
   garden.see(garden.time('2026-07-10', 9), plant as PlantId, 'female', 'open');
   expect(flowering('2026-07-30')).toBe('on');
   expect(flowering('2026-08-20')).toBe('not-now');
+  // Where nobody wrote down any, by the days from planting: 55 to 80 (common practice).
+  const unseen = stood('corn', 'seed', null, 46).flowering;
+  expect(unseen('2026-08-05')).toBe('on');
+  expect(unseen('2026-09-02')).toBe('not-now');
 });

@@ -1,4 +1,4 @@
-import { cropOf, type Crop } from '../crops';
+import { bloomSpan, cropOf, type Crop } from '../crops';
 import type { Place, Plant, Stand, State } from '../ledger';
 import { flowersOn, mainPatch, plantsOfStand, shelterOn } from '../patch';
 import { climateDay, usualFrost } from '../sky';
@@ -164,8 +164,25 @@ export function floweringOf(state: SeasonTables, place: Place, stand: Stand, dat
   const away =
     crop !== undefined &&
     (tooCold(state, place, stand, crop, date) ||
-      (crop.family === 'corn' && flowered(state, plants, addDays(date, -CORN_DAYS), place.zone)));
+      (crop.family === 'corn' && cornIsPast(state, plants, crop, date, place.zone)));
   return away && !lately(recent) ? 'not-now' : 'on';
+}
+
+/** Whether a block of corn has had its short bloom: by the first silk or shed that was written down, or by its days from planting. */
+function cornIsPast(
+  state: Pick<State, 'flowers' | 'flowersOf'>,
+  plants: readonly Plant[],
+  crop: Crop,
+  date: LocalDate,
+  zone: string,
+): boolean {
+  const latest = bloomSpan(crop)?.firstAfter[1];
+  const old =
+    latest !== undefined &&
+    plants.every(
+      ({ plantedOn }) => plantedOn !== null && daysBetween(plantedOn, date) > latest + LATELY_DAYS,
+    );
+  return old || flowered(state, plants, addDays(date, -CORN_DAYS), zone);
 }
 
 /** Whether a flower of these plants stood open before a day. */

@@ -93,7 +93,7 @@ function Today() {
               entering
             />
           ))}
-          <TurnCard insectsFrom={bloomToday.day.insectsFrom} />
+          {anyOn ? <TurnCard insectsFrom={bloomToday.day.insectsFrom} /> : null}
           {kitchenLeads ? kitchenCard : null}
           {othersLead ? <OtherRounds rounds={beside} lead /> : null}
           {first ? <RoundCard round={first} onStart={() => router.navigate(pathOf(first))} /> : null}

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { bloomDayOf, keepingHours, morningOver, type BloomDay } from '@core/bloom';
+import { bloomDayOf, inFlower, keepingHours, morningOver, type BloomDay } from '@core/bloom';
 import { walkOrder } from '@core/patch';
 import type { Round } from '@core/rounds';
 import { clockText, dayText } from '@core/time';
@@ -20,7 +20,11 @@ export function TodayBand({ bloom, first }: { bloom: BloomDay; first: Round | un
     [bloom, next, state, place, weatherOf],
   );
   const { day } = morning;
-  const grown = useMemo(() => walkOrder(state), [state]);
+  // Out of season nothing opens that could be shown.
+  const grown = useMemo(() => {
+    const flowering = inFlower(state, place, today);
+    return walkOrder(state).filter((each) => flowering(each) === 'on');
+  }, [state, place, today]);
   // What has all day would only crowd what keeps hours.
   const shown = useMemo(() => {
     const hours = keepingHours(grown);

@@ -123,6 +123,9 @@ export function benchCoverage(runs: number): void {
     'coverage of 95 % intervals, flowers of a plant going together (ours | every flower for itself)',
   );
   for (const [plants, mean, spread] of [
+    [2, 0.8, 0.6],
+    [3, 0.8, 0.6],
+    [3, 0.8, 1],
     [6, 0.8, 0.6],
     [12, 0.8, 0.6],
     [12, 0.8, 1],

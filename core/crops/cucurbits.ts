@@ -8,14 +8,24 @@ export const GENERAL = 'general growing texts';
 export const SEED_GUIDES = 'US seed-saving guides';
 
 const vineLooks: readonly Look[] = [
-  { day: 3, expect: 'The ovary is visibly swelling and the flower drying.' },
-  { day: 5, expect: 'The centre of the flower is brown and the fruit is growing.' },
-  { day: 8, expect: 'Plainly growing, or yellow and shrivelling from the tip.' },
+  { day: 3, expect: 'If it took: the ovary swells and the flower dries. If not: no change yet.' },
+  {
+    day: 5,
+    expect:
+      'If it took: the centre of the flower is brown and the fruit grows. If not: the same size, and the tip discolours.',
+  },
+  { day: 8, expect: 'If it took: it plainly grows. If not: it is yellow and shrivels from the tip.' },
 ];
 
 /** The same of a bottle gourd, which is measured sooner than it is seen. */
 const gourdLooks: readonly Look[] = vineLooks.map((look) =>
-  look.day === 5 ? { ...look, expect: 'From about 25 mm on the evening it was worked to 75 mm now.' } : look,
+  look.day === 5
+    ? {
+        ...look,
+        expect:
+          'If it took: about 75 mm long, from some 25 mm on the evening it was worked. If not: the same size.',
+      }
+    : look,
 );
 
 const squashClock = {

@@ -11,9 +11,9 @@ const middayClock: OpenClock = {
 };
 
 const perfectLooks: readonly Look[] = [
-  { day: 4, expect: 'The petals wither; a flower that failed drops at its joint.' },
-  { day: 7, expect: 'A small green fruit swells inside the sepals.' },
-  { day: 12, expect: 'Plainly growing, or dropped.' },
+  { day: 4, expect: 'If it took: the petals wither and it stays. If not: it drops at its joint.' },
+  { day: 7, expect: 'If it took: a small green fruit swells inside the sepals. If not: it has dropped.' },
+  { day: 12, expect: 'If it took: it plainly grows. If not: it has dropped.' },
 ];
 
 const nightshade = {
@@ -72,9 +72,9 @@ const strawberry: Crop = {
   malesPerFemale: ours([1, 1], 'its own stamens and its neighbours serve'),
   looks: ours(
     [
-      { day: 4, expect: 'Petals fall; the dome is still even.' },
-      { day: 8, expect: 'The fruit swells round the seeds that took; bare patches stay small.' },
-      { day: 12, expect: 'Even, or lopsided where pollen was missing.' },
+      { day: 4, expect: 'Petals fall; whether it took or not, the dome is still even.' },
+      { day: 8, expect: 'If it took: it swells round the seeds that took. If not: bare patches stay small.' },
+      { day: 12, expect: 'If it took: even. If not: lopsided where pollen was missing.' },
     ],
     'swells only round seeds that took',
   ),
@@ -129,7 +129,10 @@ export const otherCrops: readonly Crop[] = [
           day: 4,
           expect: 'The bag is whole and dry. Leave the husk shut: silk that took browns from the ear on.',
         },
-        { day: 10, expect: 'The ear fills: it feels round and firm through bag and husk.' },
+        {
+          day: 10,
+          expect: 'If it took: the ear feels round and firm through bag and husk. If not: it stays thin.',
+        },
         {
           day: 18,
           expect:

@@ -1,4 +1,4 @@
-import { DROP_KINDS, followedFruit, outcomeOn, trialOf, type FollowedFruit } from '../fruitset';
+import { DROP_KINDS, followedFruit, groupTrials, outcomeOn, trialOf, type FollowedFruit } from '../fruitset';
 import {
   eventsOf,
   subjectOf,
@@ -144,28 +144,62 @@ export function fruitRows(state: State, zone: string, today: LocalDate): Cell[][
   return tableOf(FRUIT_COLUMNS, rows);
 }
 
-const GROUP_COLUMNS: readonly Column<{ state: State; stand: Stand; group: GroupView }>[] = [
-  ['group', ({ group }) => group.event],
-  ['stand', ({ stand }) => stand.id],
-  ['variety', ({ state, stand }) => state.varieties.get(stand.variety)?.name],
-  ['plant', ({ group }) => group.plant],
-  ['from', ({ group }) => group.from],
-  ['to', ({ group }) => group.to],
-  ['how', ({ group }) => group.how],
-  ['flowers', ({ group }) => group.worked],
-  ['set', ({ group }) => group.set],
-  ['bent', ({ group }) => group.bent],
-  ['early', ({ group }) => group.early],
-  ['by', ({ group }) => group.by],
-  ['counted at', ({ group }) => group.at],
+/** A count of flowers together, or a tally that no count has taken in yet. */
+interface GroupRow extends Pick<GroupView, 'plant' | 'from' | 'to' | 'how' | 'worked'> {
+  readonly event: string;
+  readonly variety: string | undefined;
+  readonly stand: string;
+  readonly set: number | null;
+  readonly bent: number | null;
+  readonly early: boolean | null;
+  readonly by: string | null;
+  readonly at: string | null;
+}
+
+const GROUP_COLUMNS: readonly Column<GroupRow>[] = [
+  ['group', ({ event }) => event],
+  ['stand', ({ stand }) => stand],
+  ['variety', ({ variety }) => variety],
+  ['plant', ({ plant }) => plant],
+  ['from', ({ from }) => from],
+  ['to', ({ to }) => to],
+  ['how', ({ how }) => how],
+  ['flowers', ({ worked }) => worked],
+  ['set', ({ set }) => set],
+  ['bent', ({ bent }) => bent],
+  ['early', ({ early }) => early],
+  ['by', ({ by }) => by],
+  ['counted at', ({ at }) => at],
 ];
 
-/** Every count of flowers that were counted together. */
-export function groupRows(state: State): Cell[][] {
-  const rows = [...state.stands.values()].flatMap((stand) =>
-    stand.groups.map((group) => ({ state, stand, group })),
+/** Every count of flowers that were counted together, and what was tallied and is still to be counted: what the screen lists. */
+export function groupRows(state: State, zone: string): Cell[][] {
+  const nameOf = (variety: string) => state.varieties.get(variety as never)?.name;
+  const counted = [...state.stands.values()].flatMap((stand) =>
+    stand.groups.map((group): GroupRow => ({ ...group, stand: stand.id, variety: nameOf(stand.variety) })),
   );
-  return tableOf(GROUP_COLUMNS, rows);
+  const tallied = groupTrials(state, zone).flatMap((trial): GroupRow[] =>
+    trial.set !== null || trial.how === null
+      ? []
+      : [
+          {
+            event: trial.id,
+            stand: trial.stand,
+            variety: nameOf(trial.variety),
+            plant: trial.plant,
+            from: trial.on,
+            to: trial.until,
+            how: trial.how,
+            worked: trial.worked,
+            set: null,
+            bent: null,
+            early: null,
+            by: trial.by,
+            at: trial.at,
+          },
+        ],
+  );
+  return tableOf(GROUP_COLUMNS, [...counted, ...tallied]);
 }
 
 const CARE_COLUMNS: readonly Column<{ state: State; stand: Stand; care: CareView; zone: string }>[] = [

@@ -11,20 +11,21 @@ export interface Comparison {
   readonly low: number;
   readonly high: number;
   /**
-   * too-few: under ten flowers on a side. luck: shares this far apart come up by chance among plants such as these. more: they hardly do.
+   * one-plant: a side rests on one plant or tray, and plants differ. too-few: under ten flowers on a side. luck: shares this far apart come up by chance among plants such as these. more: they hardly do.
    */
-  readonly verdict: 'too-few' | 'luck' | 'more';
+  readonly verdict: 'one-plant' | 'too-few' | 'luck' | 'more';
   /** Flowers on each side that would show such a difference four times in five; `null` where there is none to show. */
   readonly wouldTell: number | null;
 }
 
 /** A share as far as it is compared with another. */
-type Compared = Pick<ClusteredShare, 'share' | 'low' | 'high' | 'judged' | 'designEffect'>;
+type Compared = Pick<ClusteredShare, 'share' | 'low' | 'high' | 'judged' | 'designEffect'> &
+  Partial<Pick<ClusteredShare, 'plants'>>;
 
 /**
  * The difference of two shares, `a` less `b`, from their intervals by plants (Newcombe 1998, method 10, with the bounds of
  * `clusteredShare`). Bounds must be of the confidence that the comparison is to have: 95 %, or more where many pairs are looked at
- * (`confidenceFor`). Throws `counts` where one side has no verdict.
+ * (`confidenceFor`). Where plants stand for a way of working, one a side tells nothing, whatever the counts. Throws `counts` where one side has no verdict.
  * @example compareShares({ share: 0.5, low: 0.4, high: 0.6, judged: 90, designEffect: 1 }, { share: 0.8, low: 0.7, high: 0.9, judged: 90, designEffect: 1 }).verdict // 'more'
  */
 export function compareShares(a: Compared, b: Compared): Comparison {
@@ -33,13 +34,14 @@ export function compareShares(a: Compared, b: Compared): Comparison {
   const difference = a.share - b.share;
   const low = Math.max(-1, difference - Math.hypot(a.share - a.low, b.high - b.share));
   const high = Math.min(1, difference + Math.hypot(a.high - a.share, b.share - b.low));
+  const onePlant = Math.min(a.plants ?? 2, b.plants ?? 2) < 2;
   const few = Math.min(a.judged, b.judged) < ENOUGH_TO_COMPARE;
   const alone = flowersToTell(a.share, b.share);
   return {
     difference,
     low,
     high,
-    verdict: few ? 'too-few' : low <= 0 && high >= 0 ? 'luck' : 'more',
+    verdict: onePlant ? 'one-plant' : few ? 'too-few' : low <= 0 && high >= 0 ? 'luck' : 'more',
     wouldTell: alone === null ? null : Math.ceil(alone * Math.max(a.designEffect, b.designEffect)),
   };
 }

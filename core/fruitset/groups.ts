@@ -1,7 +1,7 @@
 import { cropOf } from '../crops';
 import type { PlantId } from '../ids';
-import type { GroupView, Plant, Stand } from '../ledger';
-import { growing, type Growing, type Planted } from '../patch';
+import type { GroupView, Plant, Stand, State } from '../ledger';
+import { flowersOn, growing, plantsOfStand, type Growing, type Planted } from '../patch';
 import { localDateOf, type LocalDate } from '../time';
 import type { Trial } from './trials';
 
@@ -14,6 +14,32 @@ export function groupTrials(state: Planted, zone: string): Trial[] {
     ...[...state.plants.values()].flatMap((plant) => talliesOf(state, plant, zone)),
     ...[...state.stands.values()].flatMap((stand) => groupsOf(state, stand)),
   ];
+}
+
+/**
+ * The first day on which somebody worked flowers of a stand (or of one of its plants) by hand; `null`: nobody did.
+ * @example firstHandWork(state, stand, null, zone) // '2026-07-06'
+ */
+export function firstHandWork(
+  state: Planted & Pick<State, 'flowers' | 'flowersOf'>,
+  { id, groups }: Pick<Stand, 'id' | 'groups'>,
+  plant: PlantId | null,
+  zone: string,
+): LocalDate | null {
+  const plants = plantsOfStand(state, id).filter((each) => plant === null || each.id === plant);
+  const days = [
+    ...plants.flatMap((each) => [
+      ...each.tallies.map(({ at }) => localDateOf(Date.parse(at), zone)),
+      ...flowersOn(state, each.id).flatMap((flower) =>
+        flower.pollinations.map(({ at }) => localDateOf(Date.parse(at), zone)),
+      ),
+    ]),
+    ...groups
+      .filter((each) => each.how !== 'insects' && each.how !== 'before')
+      .filter((each) => plant === null || each.plant === null || each.plant === plant)
+      .map(({ from }) => from),
+  ];
+  return days.sort()[0] ?? null;
 }
 
 /** Whether a count speaks of a plant's tally of a day: what hands did on a plant (or its whole stand) is of the same flowers. */

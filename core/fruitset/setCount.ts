@@ -8,7 +8,7 @@ import { outcomeOn, type Outcome, type Trial } from './trials';
 /**
  * What a group of trials came to, in flowers. Only those with a verdict count towards the share; what waits for one, what nobody
  * looked at and what was missed are counted apart and are neither success nor failure. `set` counts every pollination that took,
- * also fruit lost later (`lostLater` of them). Kitchen and seed pollinations both count.
+ * also fruit lost later (`lostLater` of them). Kitchen and seed pollinations both count; what set before there was hand work does not.
  */
 export interface SetCount {
   readonly worked: number;
@@ -22,6 +22,8 @@ export interface SetCount {
   readonly causes: ReadonlyMap<LossCause, number>;
   /** `set` of `set + dropped`, or `null` without any verdict. */
   readonly share: number | null;
+  /** Plants or trays with a verdict: one alone tells of itself. */
+  readonly plants: number;
   /** 95 % interval of the share, with the plant as the unit (`clusteredShare`); `null` without any verdict. */
   readonly interval: Interval | null;
 }
@@ -30,11 +32,16 @@ export interface SetCount {
  * Sums trials as they stand on a garden day.
  * @example countSet(trials, '2026-07-13').share // 1
  */
-export function countSet(trials: Iterable<Trial>, today: LocalDate): SetCount {
+export function countSet(
+  trials: Iterable<Trial>,
+  today: LocalDate,
+  { before = false }: { readonly before?: boolean } = {},
+): SetCount {
   const sum = { worked: 0, set: 0, lostLater: 0, dropped: 0, waiting: 0, notLookedAt: 0, missed: 0 };
   const causes = new Map<LossCause, number>();
   const plants = new Map<string, Counted>();
   for (const trial of trials) {
+    if (trial.how === 'before' && !before) continue;
     const outcome = outcomeOn(trial, today);
     if (outcome === null) continue;
     const { worked } = trial;
@@ -61,7 +68,7 @@ export function countSet(trials: Iterable<Trial>, today: LocalDate): SetCount {
     }
   }
   const { share, low, high } = clusteredShare([...plants.values()], 0.95);
-  return { ...sum, causes, share, interval: share === null ? null : { low, high } };
+  return { ...sum, causes, plants: plants.size, share, interval: share === null ? null : { low, high } };
 }
 
 /**

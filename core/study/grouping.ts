@@ -12,6 +12,8 @@ export interface GroupShare extends ClusteredShare {
   readonly id: string;
   readonly worked: number;
   readonly waiting: number;
+  /** It rests on one plant or tray: a range of it would speak of that plant, not of the group. */
+  readonly oneOnly: boolean;
   /** The share drawn towards that of all groups, the more the fewer flowers it has; `null` for a group that stands alone. */
   readonly shrunken: number | null;
 }
@@ -34,11 +36,14 @@ export function groupsOf({ trial, minutes }: Case, grouping: Grouping): readonly
   }
 }
 
-/** Cases by group; missed mornings are in none, as nothing was tried. */
+/**
+ * Cases by group; missed mornings are in none, as nothing was tried. What set before any hand work stands against hands alone: by plant, tool
+ * or hour it would be taken for theirs.
+ */
 export function grouped(cases: readonly Case[], grouping: Grouping): Map<string, Case[]> {
   const groups = new Map<string, Case[]>();
   for (const each of cases) {
-    if (each.outcome === 'missed') continue;
+    if (each.outcome === 'missed' || (grouping !== 'hands' && each.trial.how === 'before')) continue;
     for (const id of groupsOf(each, grouping)) {
       const group = groups.get(id);
       if (group) group.push(each);
@@ -67,12 +72,16 @@ export function byCluster(cases: readonly Pick<Case, 'cluster' | 'judged' | 'set
 
 /** Each group's share, the largest first; hours in their order. */
 export function sharesBy(cases: readonly Case[], grouping: Grouping): GroupShare[] {
-  const shares = [...grouped(cases, grouping)].map(([id, group]) => ({
-    id,
-    ...clusteredShare(byCluster(group), 0.95),
-    worked: group.reduce((sum, { trial }) => sum + trial.worked, 0),
-    waiting: group.reduce((sum, { judged, trial }) => sum + (judged === 0 ? trial.worked : 0), 0),
-  }));
+  const shares = [...grouped(cases, grouping)].map(([id, group]) => {
+    const share = clusteredShare(byCluster(group), 0.95);
+    return {
+      id,
+      ...share,
+      oneOnly: grouping !== 'plant' && share.plants === 1,
+      worked: group.reduce((sum, { trial }) => sum + trial.worked, 0),
+      waiting: group.reduce((sum, { judged, trial }) => sum + (judged === 0 ? trial.worked : 0), 0),
+    };
+  });
   const judged = shares.filter((share) => share.judged > 0);
   const drawn =
     judged.length < 2

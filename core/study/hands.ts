@@ -14,6 +14,6 @@ export type HandsAnswer = 'keep' | 'stop' | 'unsettled';
  * @example handsAnswer({ verdict: 'luck', low: -0.1, high: 0.08 }) // 'stop'
  */
 export function handsAnswer({ verdict, low, high }: Pick<Pair, 'verdict' | 'low' | 'high'>): HandsAnswer {
-  if (verdict === 'too-few') return 'unsettled';
+  if (verdict === 'too-few' || verdict === 'one-plant') return 'unsettled';
   return low > 0 ? 'keep' : high < AS_GOOD ? 'stop' : 'unsettled';
 }

@@ -34,6 +34,8 @@ export interface SetModel {
   readonly along: CaseNumber;
   readonly flowers: number;
   readonly plants: number;
+  /** Of these flowers so many set. */
+  readonly share: number;
   readonly terms: readonly ModelTerm[];
   readonly dots: readonly ModelDot[];
   readonly curve: readonly ({ readonly at: number } & Predicted)[];
@@ -125,6 +127,7 @@ function drawn(
     along,
     flowers: cases.reduce((sum, { judged }) => sum + judged, 0),
     plants,
+    share: cases.reduce((sum, { set }) => sum + set, 0) / cases.reduce((sum, { judged }) => sum + judged, 0),
     terms: used.map((what, i) => {
       const [slope, error] = [fit.coefficients[i + 1] as number, fit.robustErrors?.[i + 1] as number];
       const times = (b: number) => Math.exp(b * STEP[what]);

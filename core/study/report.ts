@@ -10,6 +10,7 @@ import {
   type DropCurve,
   type FateOnDay,
   type FollowedFruit,
+  type FruitEnd,
   type SetCount,
 } from '../fruitset';
 import type { Place, State } from '../ledger';
@@ -56,6 +57,8 @@ export interface Study {
   /** How many are still followed on the days of the axis. */
   readonly atRisk: readonly { readonly day: number; readonly count: number }[];
   readonly fates: readonly FateOnDay[];
+  /** How many fruits came to each end. */
+  readonly ends: ReadonlyMap<FruitEnd, number>;
   readonly model: SetModel | NoModel;
   readonly shape: Shape;
   /** Knocked off, by who worked it. */
@@ -98,7 +101,10 @@ const chosenParts = remembered(
       overview: countSet(
         some.map(({ trial }) => trial),
         today,
+        // Asked for alone it is shown.
+        { before: choice.how === 'before' },
       ),
+      ends: endsOf(fruits),
       curve: dropCurve(fruits),
       atRisk: atRiskOn(fruits, days).map((count, i) => ({ day: days[i] as number, count })),
       fates: fatesByDay(fruits),
@@ -111,6 +117,12 @@ const chosenParts = remembered(
     };
   },
 );
+
+function endsOf(fruits: readonly FollowedFruit[]): ReadonlyMap<FruitEnd, number> {
+  const ends = new Map<FruitEnd, number>();
+  for (const { end } of fruits) if (end !== null) ends.set(end, (ends.get(end) ?? 0) + 1);
+  return ends;
+}
 
 /**
  * What the record says of the flowers chosen, as things stand on a garden day.
@@ -177,7 +189,11 @@ function pairOf(
   const groups = grouped(cases, grouping);
   const [one, two] = [groups.get(a.id) ?? [], groups.get(b.id) ?? []];
   const among = shares.filter(({ judged }) => judged > 0).length;
-  const sure = (side: readonly Case[]) => clusteredShare(byCluster(side), confidenceFor(among));
+  const sure = (side: readonly Case[]) => {
+    const share = clusteredShare(byCluster(side), confidenceFor(among));
+    // Two plants set side by side are asked about themselves.
+    return grouping === 'plant' ? { ...share, plants: 2 } : share;
+  };
   return {
     ...compareShares(sure(one), sure(two)),
     a,

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import type { StandId } from '@core/ids';
+import type { PlantId, StandId } from '@core/ids';
 import { fieldSchema, type GroupHow } from '@core/ledger';
 import type { LocalDate } from '@core/time';
 import { answered, noMoreThan, notBefore, typedNumber } from './typed';
@@ -7,6 +7,8 @@ import { answered, noMoreThan, notBefore, typedNumber } from './typed';
 /** Flowers counted together: of so many, worked or left alone between two days, so many set. */
 export interface TypedCount {
   readonly stand: StandId | null;
+  /** Of one plant; `null`: of the whole stand. */
+  readonly plant: PlantId | null;
   readonly how: GroupHow | null;
   readonly from: LocalDate | null;
   readonly to: LocalDate | null;
@@ -16,6 +18,7 @@ export interface TypedCount {
 }
 export interface ReadCount extends ReadVerdict {
   readonly stand: StandId;
+  readonly plant: PlantId | null;
   readonly how: GroupHow;
   readonly from: LocalDate;
   readonly to: LocalDate;
@@ -34,6 +37,7 @@ const bent = () => noMoreThan(typedNumber(part('bent'), 'how many are bent'), 's
 
 export const countForm = Joi.object({
   stand: answered(part('stand'), 'Say of which stand'),
+  plant: part('plant'),
   how: answered(part('how'), 'Say how they came to their pollen'),
   from: answered(part('from'), 'Say from which day on'),
   to: notBefore(answered(part('to'), 'Say to which day'), 'from'),

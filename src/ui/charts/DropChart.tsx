@@ -5,7 +5,7 @@ import { rem, rootScale } from '../rem';
 import { Txt, useColours } from '../theme';
 import { ShareFrame } from './Frame';
 import { levels } from './levels';
-import { axisEnd, bandPath, boundsPath, dayScale, stepPath } from './stepGeometry';
+import { axisEnd, bandPath, boundsPath, dayScale, daysApart, stepPath } from './stepGeometry';
 import { useBoard } from './useBoard';
 
 const HEIGHT = 190;
@@ -29,6 +29,14 @@ export function DropChart({
     curve.latest.at(-1)?.time,
   );
   const scale = dayScale(width, HEIGHT, lastDay);
+  const told = new Set(
+    daysApart(
+      atRisk.map(({ day }) => day),
+      scale.x,
+      (2 * half) / board.scale,
+    ),
+  );
+  const marks = atRisk.filter(({ day }) => told.has(day));
   const [latest, earliest] = [levels(curve.latest, lastDay), levels(curve.earliest, lastDay)];
   return (
     <View role="img" aria-label={summary} onLayout={board.onLayout}>
@@ -36,7 +44,7 @@ export function DropChart({
         board={board}
         height={HEIGHT}
         y={scale.y}
-        ticks={atRisk.map(({ day }) => ({ x: scale.x(day), text: String(day) }))}
+        ticks={marks.map(({ day }) => ({ x: scale.x(day), text: String(day) }))}
       >
         <Path d={boundsPath(curve.latest, lastDay, scale)} fill={colours.leafSoft} />
         <Path d={boundsPath(curve.earliest, lastDay, scale)} fill={colours.leafSoft} fillOpacity={0.6} />
@@ -51,14 +59,15 @@ export function DropChart({
         <Path d={stepPath(latest, scale)} stroke={colours.leaf} strokeWidth={2.5} fill="none" />
       </ShareFrame>
       <View aria-hidden style={{ height: rem(20) }}>
-        {atRisk.map(({ day, count }) => (
+        {marks.map(({ day, count }) => (
           <Txt
             key={day}
             size="label"
             tone="muted"
             style={{
               position: 'absolute',
-              left: scale.x(day) * board.scale - half,
+              // The last stands within the chart.
+              left: Math.min(scale.x(day) * board.scale - half, width * board.scale - 2 * half),
               width: 2 * half,
               textAlign: 'center',
               fontVariant: ['tabular-nums'],

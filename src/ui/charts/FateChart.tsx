@@ -3,10 +3,12 @@ import { Path } from 'react-native-svg';
 import type { FateOnDay, FruitEnd } from '@core/fruitset';
 import { Txt, useColours, type Colours } from '../theme';
 import { ShareFrame } from './Frame';
-import { axisEnd, dayScale, fateLayers, type FateLayer } from './stepGeometry';
+import { axisEnd, dayScale, daysApart, fateLayers, type FateLayer } from './stepGeometry';
 import { useBoard } from './useBoard';
 
 const HEIGHT = 190;
+/** Room for two digits of a day and some air, in units of the drawing. */
+const DAY_GAP = 26;
 /** From the bottom: what still hangs, what was harvested, what was lost. */
 const ORDER: readonly FruitEnd[] = [
   'harvested',
@@ -40,10 +42,13 @@ export function FateChart({
   fates,
   days,
   nameOf,
+  countOf,
 }: {
   fates: readonly FateOnDay[];
   days: readonly number[];
+  /** What a layer is called; counts beside the shares are the caller's. */
   nameOf: (end: FateLayer['end']) => string;
+  countOf: (end: FateLayer['end']) => string;
 }) {
   const colours = useColours();
   const board = useBoard();
@@ -51,7 +56,7 @@ export function FateChart({
   const lastDay = axisEnd(days, fates.at(-1)?.day);
   const scale = dayScale(width, HEIGHT, lastDay);
   const layers = fateLayers(fates, ORDER, lastDay, scale);
-  const summary = `What has become of the fruits: ${layers.map(({ end, share }) => `${nameOf(end)} ${percent(share)}`).join(', ')}`;
+  const summary = `What has become of the fruits: ${layers.map(({ end, share }) => `${nameOf(end)} ${percent(share)}${countOf(end)}`).join(', ')}`;
   return (
     <View onLayout={board.onLayout}>
       <View role="img" aria-label={summary}>
@@ -59,7 +64,7 @@ export function FateChart({
           board={board}
           height={HEIGHT}
           y={scale.y}
-          ticks={days.map((day) => ({ x: scale.x(day), text: String(day) }))}
+          ticks={daysApart(days, scale.x, DAY_GAP).map((day) => ({ x: scale.x(day), text: String(day) }))}
         >
           {layers.map(({ end, path }) => {
             const [colour, opacity] = GROUND[end];
@@ -95,6 +100,7 @@ export function FateChart({
               </View>
               <Txt size="label">
                 {nameOf(end)} {percent(share)}
+                {countOf(end)}
               </Txt>
             </View>
           );

@@ -15,6 +15,8 @@ export interface SetRow {
   readonly share: number | null;
   readonly low: number;
   readonly high: number;
+  /** Rests on one plant or tray: no range is drawn. */
+  readonly oneOnly?: boolean;
   /** Drawn towards the mean of all lines; `null`: none. */
   readonly shrunken?: number | null;
 }
@@ -74,10 +76,10 @@ const at = (share: number) => `${(share * 100).toFixed(2)}%`;
 const points = (share: number) => Math.round(share * 100);
 
 /** What a line says to those who can't see it. */
-function spoken({ name, share, set, judged, low, high }: SetRow, verb: string): string {
+function spoken({ name, share, set, judged, low, high, oneOnly }: SetRow, verb: string): string {
   return share === null
     ? `${name}: no verdict yet`
-    : `${name}: ${set} of ${judged} ${verb}, ${points(share)} percent, between ${points(low)} and ${points(high)}`;
+    : `${name}: ${set} of ${judged} ${verb}, ${points(share)} percent, ${oneOnly ? 'on one plant or tray' : `between ${points(low)} and ${points(high)}`}`;
 }
 
 function SetLine({
@@ -142,7 +144,7 @@ function SetLine({
 
 const MARK = 30;
 
-function ShareMark({ row: { share, low, high, shrunken } }: { row: SetRow }) {
+function ShareMark({ row: { share, low, high, shrunken, oneOnly } }: { row: SetRow }) {
   const colours = useColours();
   return (
     <Svg width="100%" height={MARK} style={{ overflow: 'visible' }} aria-hidden>
@@ -150,16 +152,18 @@ function ShareMark({ row: { share, low, high, shrunken } }: { row: SetRow }) {
       <Rect x="50%" y={6} width={1} height={MARK - 12} fill={colours.rule} />
       {share === null ? null : (
         <>
-          <Line
-            x1={at(low)}
-            x2={at(high)}
-            y1={MARK / 2}
-            y2={MARK / 2}
-            stroke={colours.leaf}
-            strokeOpacity={0.55}
-            strokeWidth={6}
-            strokeLinecap="round"
-          />
+          {oneOnly ? null : (
+            <Line
+              x1={at(low)}
+              x2={at(high)}
+              y1={MARK / 2}
+              y2={MARK / 2}
+              stroke={colours.leaf}
+              strokeOpacity={0.55}
+              strokeWidth={6}
+              strokeLinecap="round"
+            />
+          )}
           <Circle
             cx={at(share)}
             cy={MARK / 2}

@@ -2,7 +2,7 @@ import type { SetModel } from '@core/study';
 import { growthShapes } from './growthGeometry';
 import { modelShapes } from './modelGeometry';
 import { levelOn, levels } from './levels';
-import { axisEnd, dayScale, fateLayers, stepPath } from './stepGeometry';
+import { axisEnd, dayScale, daysApart, fateLayers, stepPath } from './stepGeometry';
 
 const step = (time: number, survival: number) => ({
   time,
@@ -57,11 +57,21 @@ test('layers lie on each other and fill the whole height', () => {
   expect(fateLayers([], [], 20, scale)).toEqual([]);
 });
 
+test('days that would lie over each other are left out, the first and those with room are told', () => {
+  const x = dayScale(320, 190, 60).x;
+  const days = daysApart([0, 3, 7, 14, 21, 30, 45, 60], x, 48);
+  expect(days[0]).toBe(0);
+  expect(days).not.toContain(3);
+  for (let i = 1; i < days.length; i++)
+    expect(x(days[i] as number) - x(days[i - 1] as number)).toBeGreaterThanOrEqual(48);
+});
+
 test('a model’s dots lie within the frame, the larger the more flowers; hours are marked by the hour', () => {
   const model: SetModel = {
     along: 'minutes',
     flowers: 40,
     plants: 5,
+    share: 0.5,
     terms: [],
     dots: [
       { from: 0, to: 20, set: 9, judged: 10, low: 0.6, high: 0.98 },

@@ -23,6 +23,14 @@ export function axisEnd(days: readonly number[], lastChange = 0): number {
   return Math.max(7, days.at(-1) ?? 0, lastChange + 1);
 }
 
+/** The days whose words have room beside each other: the first, and those no nearer than `gap` to the one before. */
+export function daysApart(days: readonly number[], x: DayScale['x'], gap: number): number[] {
+  return days.reduce<number[]>((kept, day) => {
+    const last = kept[kept.length - 1];
+    return last === undefined || x(day) - x(last) >= gap ? [...kept, day] : kept;
+  }, []);
+}
+
 export function stepPath(of: readonly Level[], { x, y }: DayScale): string {
   return (
     line<Level>()

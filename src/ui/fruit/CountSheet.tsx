@@ -1,7 +1,8 @@
 import { kitchenTools, type Crop } from '@core/crops';
 import type { GroupHow } from '@core/ledger';
 import { walkOrder } from '@core/patch';
-import { addDays } from '@core/time';
+import { firstHandWork } from '@core/fruitset';
+import { addDays, shortDayText } from '@core/time';
 import { countForm, type ReadCount, type TypedCount } from '@/data/forms/countForm';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
@@ -17,13 +18,17 @@ const howTitle = (how: GroupHow): string =>
 /** The ways in which flowers of a crop that were only counted can have come to their pollen. */
 const waysOf = (crop: Crop): readonly GroupHow[] => [...kitchenTools(crop), 'insects', 'before'];
 
+/** A stand of no more plants than this lists them. */
+const FEW = 12;
+
 /** A count made together: of so many flowers, worked by hand or left alone, so many set. What hands bring is seen against the rest. */
 export function CountSheet({ onClose }: { onClose: () => void }) {
-  const { state, today } = useGarden();
+  const { state, today, place } = useGarden();
   const { busy, problem, save } = useRecording();
   const stands = [...new Map(walkOrder(state).map((each) => [each.stand.id, each])).values()];
   const form = useTyped<TypedCount, ReadCount>(countForm, {
     stand: stands.length === 1 ? (stands[0]?.stand.id ?? null) : null,
+    plant: null,
     how: null,
     from: addDays(today, -14),
     to: today,
@@ -32,9 +37,14 @@ export function CountSheet({ onClose }: { onClose: () => void }) {
     bent: '',
   });
   const { value, wrong, set } = form;
-  const crop = stands.find(({ stand }) => stand.id === value.stand)?.crop;
+  const chosen = stands.find(({ stand }) => stand.id === value.stand);
+  const crop = chosen?.crop;
+  const plants = chosen ? walkOrder(state).filter(({ stand }) => stand.id === chosen.stand.id) : [];
+  const began =
+    value.how === 'before' && chosen ? firstHandWork(state, chosen.stand, value.plant, place.zone) : null;
+  const overlaps = began !== null && value.to !== null && value.to >= began;
   const keep = form.keep(async (read) => {
-    if (await save({ kind: 'groupCounted', plant: null, ...read })) onClose();
+    if (await save({ kind: 'groupCounted', ...read })) onClose();
   });
   return (
     <Sheet open onClose={onClose} title="Count flowers together">
@@ -52,8 +62,22 @@ export function CountSheet({ onClose }: { onClose: () => void }) {
               note={each.bed.name}
               small
               chosen={value.stand === each.stand.id}
-              onPress={() => set({ stand: each.stand.id, how: null })}
+              onPress={() => set({ stand: each.stand.id, plant: null, how: null })}
               minWidth={100}
+            />
+          ))}
+        </Tiles>
+      ) : null}
+      {plants.length > 1 && plants.length <= FEW ? (
+        <Tiles question="Of one plant alone (may be left out)">
+          {plants.map(({ plant }) => (
+            <Tile
+              key={plant.id}
+              title={plant.label}
+              small
+              chosen={value.plant === plant.id}
+              onPress={() => set({ plant: value.plant === plant.id ? null : plant.id })}
+              minWidth={52}
             />
           ))}
         </Tiles>
@@ -95,7 +119,18 @@ export function CountSheet({ onClose }: { onClose: () => void }) {
         keyboard="number-pad"
       />
       {(wrong.stand ?? wrong.how) ? <Notice tone="brick" text={wrong.stand ?? wrong.how ?? ''} /> : null}
-      <Button title="Keep the count" look="main" busy={busy} onPress={keep} />
+      {overlaps && began ? (
+        <Notice
+          tone="pollen"
+          text={`Hand work is on record here from ${shortDayText(began)}, within these days. What set before it ends the day before.`}
+        />
+      ) : null}
+      <Button
+        title={overlaps ? 'Keep it all the same' : 'Keep the count'}
+        look="main"
+        busy={busy}
+        onPress={keep}
+      />
     </Sheet>
   );
 }

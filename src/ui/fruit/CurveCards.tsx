@@ -113,7 +113,13 @@ export function FateCard({ study }: { study: Study }) {
         fates={study.fates}
         days={study.atRisk.map(({ day }) => day)}
         nameOf={(end) => (end === 'remaining' ? 'still hangs' : endWords[end])}
+        countOf={(end) =>
+          end === 'remaining' ? '' : `, ${study.ends.get(end) ?? 0} of ${study.curve.followed}`
+        }
       />
+      <Txt size="label" tone="muted">
+        Shares are those of fruit followed to its end, day by day; beside them, how many came to it so far.
+      </Txt>
       <NumbersTable of="what becomes of a fruit" columns={FATE_COLUMNS} rows={study.fates} />
     </Card>
   );

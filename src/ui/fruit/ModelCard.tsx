@@ -86,7 +86,7 @@ export function ModelCard({
             summary={`Share that set against ${axisWords[along]}: ${modelWords(model)}`}
           />
           <Txt size="label" tone="muted">
-            {`Along the bottom: ${axisWords[along]}. What each brings: ${model.terms.map(termWords).join('; ')}. `}
+            {`Along the bottom: ${axisWords[along]}. What each brings: ${model.terms.map((term) => termWords(term, model.share)).join('; ')}. `}
             The band is the 95 % range of the curve, with flowers of one plant going together; what changes
             together can’t be parted by any sum.
           </Txt>

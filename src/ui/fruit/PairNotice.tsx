@@ -2,16 +2,17 @@ import type { Grouping, Pair } from '@core/study';
 import { useGarden } from '@/data/garden/garden';
 import { Notice } from '../controls';
 import { Txt } from '../theme';
-import { groupName, pairWords, togetherWords } from './studyWords';
+import { BEFORE_WORDS, groupName, pairWords, togetherWords } from './studyWords';
 
 /** Two groups compared in plain words, with what else differed between them. */
 export function PairNotice({ pair, grouping }: { pair: Pair; grouping: Grouping }) {
   const { state } = useGarden();
-  const [first = '', ...rest] = pairWords(pair, [
+  const names: [string, string] = [
     groupName(state, grouping, pair.a.id),
     groupName(state, grouping, pair.b.id),
-  ]);
-  const together = togetherWords(pair.together);
+  ];
+  const [first = '', ...rest] = pairWords(pair, names, grouping === 'plant');
+  const together = pair.b.id === 'before' ? BEFORE_WORDS : togetherWords(pair.together);
   return (
     <Notice
       tone={pair.verdict === 'more' ? 'leaf' : 'dusk'}

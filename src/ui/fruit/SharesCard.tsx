@@ -24,8 +24,8 @@ const COLUMNS: readonly NumbersColumn<Named>[] = [
   {
     name: '95 %',
     of: ({ share, low }) => (share === null ? null : low),
-    text: ({ share, low, high }) =>
-      share === null ? '–' : `${Math.round(low * 100)}–${Math.round(high * 100)}`,
+    text: ({ share, low, high, oneOnly }) =>
+      share === null || oneOnly ? '–' : `${Math.round(low * 100)}–${Math.round(high * 100)}`,
   },
   {
     name: 'Drawn in',
@@ -92,8 +92,14 @@ export function SharesCard({
       ) : null}
       {study.pair ? <PairNotice pair={study.pair} grouping={grouping} /> : null}
       <Txt size="label" tone="muted">
-        The line is the 95 % range with the plant as the unit: few plants, long line. The upright tick is the
-        share drawn towards that of all, the more the fewer flowers: the better guess for what comes next.
+        {grouping === 'plant'
+          ? 'The line is the 95 % range of that plant alone.'
+          : 'The line is the 95 % range with the plant as the unit: few plants, long line.'}{' '}
+        {rows.some(({ oneOnly }) => oneOnly)
+          ? 'Where all rests on one plant or tray no range can be given, as plants differ. '
+          : ''}
+        The upright tick is the share drawn towards that of all, the more the fewer flowers: the better guess
+        for what comes next.
         {grouping === 'father' ? ' A flower worked with two fathers counts for both.' : ''}
       </Txt>
       <NumbersTable of={`set by ${groupingWords[grouping]}`} columns={COLUMNS} rows={rows} />

@@ -20,6 +20,7 @@ const side = (set: number, judged: number) => ({
   designEffect: 1,
   worked: judged,
   waiting: 0,
+  oneOnly: false,
   shrunken: null,
 });
 const pair = (more: Partial<Pair>): Pair => ({
@@ -65,10 +66,19 @@ test('what changed together is named, or nothing is said', () => {
   );
 });
 
-test('odds as times, with their range; a curve that luck explains says so', () => {
+test('odds as per cent of both, with their range; a curve that luck explains says so', () => {
   const term = { what: 'minutes', step: 60, oddsRatio: 0.52, low: 0.3, high: 0.9 } as const;
-  expect(termWords(term)).toBe('an hour later: 0.5 times the odds of setting (0.3 to 0.9)');
-  const model: SetModel = { along: 'minutes', flowers: 120, plants: 6, terms: [term], dots: [], curve: [] };
+  // 0.7 / 0.3 times 0.52 is odds of 1.21, which are 55 of 100.
+  expect(termWords(term, 0.7)).toBe('an hour later: 55 % would set where 70 % do now (95 %: 41 to 68)');
+  const model: SetModel = {
+    along: 'minutes',
+    flowers: 120,
+    plants: 6,
+    share: 0.7,
+    terms: [term],
+    dots: [],
+    curve: [],
+  };
   expect(modelWords(model)).toBe(
     'From 120 flowers on 6 plants: an hour later, and fewer set; more than luck is likely.',
   );
@@ -81,8 +91,15 @@ test('odds as times, with their range; a curve that luck explains says so', () =
       ],
     }),
   ).toBe(
-    'From 120 flowers on 6 plants, males being equal: no effect of the hour that luck would not explain.',
+    'From 120 flowers on 6 plants, males being equal: whatever difference the hour makes could be luck.',
   );
+});
+
+test('what rests on one plant a side can’t be told, whatever its counts; two plants are asked about themselves', () => {
+  const [first, ...rest] = pairWords(pair({ verdict: 'one-plant' }), ['brush', 'male flower']);
+  expect(first).toMatch(/can’t tell: one side rests on a single plant or tray/);
+  expect(rest).toEqual([]);
+  expect(pairWords(pair({}), ['1', '2'], true)[1]).toMatch(/for these two plants\.$/);
 });
 
 test('no verdict, none followed, none dropped', () => {

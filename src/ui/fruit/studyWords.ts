@@ -70,6 +70,8 @@ function settleWords(flowers: number): string {
 export function pairWords(
   { a, b, low, high, verdict, wouldTell, among }: Pair,
   names: [string, string],
+  /** Two plants are asked about themselves. */
+  ofPlants = false,
 ): string[] {
   const counts = `${names[0]} ${a.set} of ${a.judged}, ${names[1]} ${b.set} of ${b.judged}`;
   const [least, most] = [Math.round(low * 100), Math.round(high * 100)];
@@ -78,22 +80,27 @@ export function pairWords(
       ? ''
       : ` It would take ${settleWords(wouldTell)} flowers each to settle it.`;
   const said = {
+    'one-plant': 'can’t tell: one side rests on a single plant or tray, and plants differ.',
     'too-few': `can’t tell: under ten flowers on a side say nothing.`,
     luck: `the difference could easily be luck.${settle}`,
     more: `more than luck is likely: ${names[(a.share ?? 0) >= (b.share ?? 0) ? 0 : 1]} set more.`,
   }[verdict];
   return [
     `${counts}: ${said}`,
-    ...(verdict === 'too-few'
+    ...(verdict === 'too-few' || verdict === 'one-plant'
       ? []
       : [
-          `The true difference lies somewhere from ${signed(least)} to ${signed(most)} points, with the plant as the unit.`,
+          `The true difference lies somewhere from ${signed(least)} to ${signed(most)} points${ofPlants ? ', for these two plants' : ', with the plant as the unit'}.`,
         ]),
     ...(among > 2
       ? [`Of ${among} groups the farthest apart always look different: more is asked of each pair.`]
       : []),
   ];
 }
+
+/** Before and after are never the same days. */
+export const BEFORE_WORDS =
+  'One came after the other: the season, the weather and the fruit already on the plants changed as well, and any of it may be the reason.';
 
 /** The caution where other things changed along with the groups. */
 export function togetherWords(together: readonly Circumstance[]): string | null {
@@ -120,10 +127,10 @@ const stepWords: Readonly<Record<CaseNumber, string>> = {
   load: 'one more fruit on the plant',
 };
 
-/** `an hour later: 0.8 times the odds of setting (0.6 to 1.1)`. */
-export function termWords({ what, oddsRatio, low, high }: ModelTerm): string {
-  const times = (value: number) => (value >= 10 ? value.toFixed(0) : value.toFixed(value < 0.1 ? 2 : 1));
-  return `${stepWords[what]}: ${times(oddsRatio)} times the odds of setting (${times(low)} to ${times(high)})`;
+/** `an hour later: 55 % would set where 70 % do now (95 %: 41 to 68)`. `share`: of the flowers that it was worked out from. */
+export function termWords({ what, oddsRatio, low, high }: ModelTerm, share: number): string {
+  const shifted = (odds: number) => Math.round((100 * odds * share) / (1 - share + odds * share));
+  return `${stepWords[what]}: ${shifted(oddsRatio)} % would set where ${percent(share)} do now (95 %: ${shifted(low)} to ${shifted(high)})`;
 }
 
 /** What the curve says of the thing it is drawn along. */
@@ -134,13 +141,13 @@ export function modelWords({ terms, flowers, plants, along }: SetModel): string 
   const from = `From ${plural(flowers, 'flower')} on ${plural(plants, 'plant')}${beside}: `;
   if (!first) return from;
   if (first.low <= 1 && first.high >= 1)
-    return `${from}no effect of the ${numberWords[along]} that luck would not explain.`;
+    return `${from}whatever difference the ${numberWords[along]} makes could be luck.`;
   return `${from}${stepWords[along]}, and ${first.oddsRatio > 1 ? 'more' : 'fewer'} set; more than luck is likely.`;
 }
 
 export const noModelWords = {
   'too-few': 'Too little noted so far: some ten that set and ten that dropped are needed for a curve.',
-  same: 'It never differed, so nothing can be told of it.',
+  same: 'It was always the same, so nothing can be told of it.',
   parted: 'All that set lies on one side of all that dropped: it matters, but how much can’t be told.',
 } as const;
 
@@ -158,9 +165,9 @@ export const endWords: Readonly<Record<FruitEnd, string>> = {
 
 /** The overview in one sentence. */
 export function overviewWords({ overview }: Study): string {
-  const { set, dropped, share, interval } = overview;
+  const { set, dropped, share, interval, plants } = overview;
   if (share === null || interval === null) return 'No verdict yet.';
-  return `${set} of ${set + dropped} with a verdict set: ${percent(share)}; the true share may be ${Math.round(interval.low * 100)} to ${percent(interval.high)}.`;
+  return `${set} of ${set + dropped} with a verdict set: ${percent(share)}; the true share${plants === 1 ? ' of this plant' : ''} may be ${Math.round(interval.low * 100)} to ${percent(interval.high)}.`;
 }
 
 /** When drops come, in words. */

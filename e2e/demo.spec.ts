@@ -80,7 +80,7 @@ test('the demo clock moves on, and the patch with it', async ({ page }) => {
   await page.getByRole('button', { name: 'Start the evening walk' }).click();
   await expect(page.getByText(/^In the demo patch you would see/)).toBeVisible();
   await page.getByRole('button', { name: 'Leave the walk; everything is kept' }).click();
-  await page.getByRole('button', { name: "Move the demo clock to tomorrow's dawn" }).click();
+  await page.getByRole('button', { name: 'Move the demo clock to tomorrow’s dawn' }).click();
   await expect(page.getByRole('heading', { name: 'Wednesday 15 July' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Dawn round' })).toBeVisible();
 });

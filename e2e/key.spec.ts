@@ -117,7 +117,7 @@ test('an observation that cannot be gets a question back, and is kept if the gro
   await page.getByRole('button', { name: 'Node from the root (may be left out): one less' }).click();
   await page.getByRole('button', { name: /Node from the root: one less/ }).click();
   await page.getByRole('button', { name: 'Note it' }).click();
-  await expect(page.getByText(/buds don't grow younger/)).toBeVisible();
+  await expect(page.getByText(/buds don’t grow younger/)).toBeVisible();
   await page.getByRole('button', { name: 'Keep it as I saw it' }).click();
   await expect(page.getByText('Tonight on this plant: 1 flower')).toBeVisible();
 });

@@ -65,7 +65,7 @@ test('from a goal to tonight, to the dawn with a torn closure and a missing male
           await page.getByRole('button', { name: 'torn', exact: true }).click();
           await page.getByRole('button', { name: 'Skip it' }).last().click();
         }
-      } else if (word === 'gone') await page.getByRole('button', { name: "can't tell" }).click();
+      } else if (word === 'gone') await page.getByRole('button', { name: 'can’t tell' }).click();
       else
         await page
           .getByRole('button', { name: /^(Skip it|Come back to it .*)$/ })

@@ -86,7 +86,7 @@ export function doubtAbout(
     return {
       reason: 'grown-younger',
       field: 'stage',
-      words: `It was ${last.stage} already when seen before; buds don't grow younger. Is it the same bud?`,
+      words: `It was ${last.stage} already when seen before; buds don’t grow younger. Is it the same bud?`,
     };
   if (days === 0 && grown >= 2)
     return {

@@ -32,6 +32,22 @@ export const standFor = remembered(
 );
 
 /**
+ * What a stand is called: its variety, and its bed where another stand of the variety grows.
+ * @example standName(state, mother.stand) // 'Slate Dome'
+ */
+export function standName(
+  state: Pick<State, 'stands' | 'varieties' | 'beds' | 'plants'>,
+  { id, variety, bed }: Pick<Stand, 'id' | 'variety' | 'bed'>,
+): string {
+  const name = state.varieties.get(variety)?.name ?? '';
+  const stands = (stand: StandId) => plantsOfStand(state, stand).some(({ ended }) => ended === null);
+  const another = [...state.stands.values()].some(
+    (each) => each.id !== id && each.variety === variety && stands(each.id),
+  );
+  return another ? `${name}, ${state.beds.get(bed)?.name ?? ''}` : name;
+}
+
+/**
  * What a flower is worked for: what was said of it (work "for the kitchen" says so too), else of its plant, else of its stand.
  * @example reasonFor({ reason: null, pollinations: [], harvested: null }, mother) // 'seed'
  */

@@ -43,7 +43,6 @@ function useGoalRows(chosen: string | null) {
       ? [
           <GoalRow
             key={stand.id}
-            variety={variety}
             stand={stand}
             sum={sums?.find((sum) => sum.stand.id === stand.id) ?? null}
             chosen={stand.id === chosen}

@@ -73,7 +73,7 @@ function Looks() {
       <UndoLine />
       <MarkQuestions />
       {total === 0 ? (
-        <Txt>{`Nothing more today. Worked flowers come up on the days when a look tells something: ${lookDays}.`}</Txt>
+        <Txt>{`Nothing more today. Worked flowers come up on the days when a look tells something${lookDays ? `: ${lookDays}` : ''}.`}</Txt>
       ) : null}
       {owedCounts.map((due) => (
         <CountRow key={`${due.stand.id}/${due.from}/${due.to}`} due={due} />

@@ -6,7 +6,7 @@ import { useGarden } from '@/data/garden/garden';
 import { flowerAppearance } from './drawings/appearance';
 import { FlowerDrawing } from './drawings/FlowerDrawing';
 import { Txt, useColours } from './theme';
-import { flowerPlace } from './words';
+import { useFlowerText } from './useFlowerText';
 import { BESIDE } from './controls';
 
 /** One flower in a list of work: drawn, named, with what can be done about it. */
@@ -28,6 +28,8 @@ export function FlowerRow({
   children?: ReactNode;
 }) {
   const { place } = useGarden();
+  const nameOf = useFlowerText();
+  const name = nameOf(growing, flower);
   const colours = useColours();
   // One key stands beside the words, several under them: neither squeezes the name.
   const many = below || Children.toArray(children).length > 1;
@@ -57,7 +59,7 @@ export function FlowerRow({
       <View style={BESIDE}>
         <Txt size="strong">{title ?? plantName(growing)}</Txt>
         <Txt size="label" tone="muted">
-          {[flowerPlace(flower), note].filter(Boolean).join(' · ')}
+          {[name.slice(plantName(growing).length + 2), note].filter(Boolean).join(' · ')}
         </Txt>
         {many ? keys : null}
       </View>

@@ -161,7 +161,7 @@ function DemoBar({ garden }: { garden: Garden }) {
           />
           <Button
             title={dawn > now ? 'Sunrise' : 'Next dawn'}
-            label={dawn > now ? 'Move the demo clock to sunrise' : "Move the demo clock to tomorrow's dawn"}
+            label={dawn > now ? 'Move the demo clock to sunrise' : 'Move the demo clock to tomorrow’s dawn'}
             look="quiet"
             small
             disabled={busy}

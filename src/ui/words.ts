@@ -27,7 +27,8 @@ import type {
 import type { Fate } from '@core/fruitset';
 import type { PlantId } from '@core/ids';
 import type { Skill } from '@core/practice';
-import { growing, plantName, type Growing, crossFather } from '@core/patch';
+import { flowersOn, growing, plantName, type Growing, crossFather } from '@core/patch';
+import { clockText, localDateOf, shortDayText } from '@core/time';
 import type { StopWork } from '@core/rounds';
 
 // One word per thing, everywhere.
@@ -249,6 +250,20 @@ export const flowerPlace = ({ node, thread }: Pick<Flower, 'node' | 'thread'>): 
 export function flowerText(of: Growing, flower: Pick<Flower, 'node' | 'thread' | 'sex'>): string {
   const ear = of.crop.family === 'corn' ? (flower.sex === 'male' ? 'tassel' : 'ear') : '';
   return [plantName(of), ear, flowerPlace(flower)].filter(Boolean).join(', ');
+}
+
+/** The same, and where the plant has another that would be called so, the day it was worked or seen, and the hour too if need be. */
+export function flowerTextIn(state: State, zone: string, of: Growing, flower: Flower): string {
+  const text = flowerText(of, flower);
+  const alike = flowersOn(state, of.plant.id).filter(
+    (each) => each.id !== flower.id && !each.lost && !each.harvested && flowerText(of, each) === text,
+  );
+  if (alike.length === 0) return text;
+  const at = (each: Flower) => Date.parse((each.pollinations[0] ?? each.sightings[0] ?? each.left)?.at ?? '');
+  const day = (each: Flower) => (Number.isNaN(at(each)) ? '' : shortDayText(localDateOf(at(each), zone)));
+  const same = alike.some((each) => day(each) === day(flower));
+  const hour = same && !Number.isNaN(at(flower)) ? clockText(at(flower), zone) : '';
+  return [text, day(flower), hour].filter(Boolean).join(', ');
 }
 
 /** `Slate Dome 2`, wherever all that is known is its id. */

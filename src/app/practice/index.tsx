@@ -45,7 +45,7 @@ function Practice() {
         <Notice
           tone="brick"
           title="Practice records cannot be read"
-          text={`The garden's records are not touched by it. (${error.message})`}
+          text={`The garden’s records are not touched by it. (${error.message})`}
         />
       ) : null}
       <Card>

@@ -120,7 +120,7 @@ test('fathers are asked for by name, and those bagged today are listed and wante
   bagged(DAY);
   await card();
   expect(screen.getByText(/^Enough bagged today: 2 buds of Lock Flame/)).toBeTruthy();
-  expect(screen.getAllByText('bagged today: ready tomorrow')).toHaveLength(2);
+  expect(screen.getAllByText(/bagged today: ready tomorrow$/)).toHaveLength(2);
 });
 
 test('who can be the father: the possible to choose, the rare with a word, the impossible with the reason', async () => {

@@ -1,3 +1,4 @@
+import { standName } from '@core/patch';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { PRESSURE_WORTH, waysOut, type Rival, type StandIsolation } from '@core/isolation';
@@ -19,8 +20,9 @@ const FEW = 4;
 
 /** One stand for seed: who could cross with it, whether they stand far enough, and what to do where they don't. */
 export function IsolationCard({ isolation }: { isolation: StandIsolation }) {
-  const { variety, crop, verdict, rivals, importanceSaid } = isolation;
-  const { units } = useGarden().prefs;
+  const { crop, verdict, rivals, importanceSaid } = isolation;
+  const { prefs, state } = useGarden();
+  const { units } = prefs;
   const [all, setAll] = useState(false);
   const ways = waysOut(isolation);
   const pressure = pressureWords(isolation);
@@ -28,7 +30,7 @@ export function IsolationCard({ isolation }: { isolation: StandIsolation }) {
     <Card>
       <Row>
         <View style={BESIDE}>
-          <Txt size="heading">{variety.name}</Txt>
+          <Txt size="heading">{standName(state, isolation.stand)}</Txt>
           <Txt size="label" tone="muted">
             {crop.name}
           </Txt>

@@ -31,7 +31,8 @@ import { besideWords, betweenWords, knownWords } from './words';
 
 /** Kinds that could cross with one's own come first. */
 function kindsFor(own: readonly (typeof CROP_IDS)[number][]) {
-  const all = [...CROP_IDS, ...NEIGHBOUR_IDS];
+  // Beans, peas and lettuce are in both.
+  const all = [...new Map([...CROP_IDS, ...NEIGHBOUR_IDS].map((id) => [kindName(id), id])).values()];
   const could = all.filter((crop) => own.some((each) => crossing({ crop: each }, { crop }).counts));
   return { could, others: all.filter((crop) => !could.includes(crop)) };
 }

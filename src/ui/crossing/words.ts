@@ -71,7 +71,8 @@ const sharePoints = (share: number) => (share < 0.01 ? 'under 1' : String(Math.r
 export function pressureWords({ pressure }: StandIsolation): string | null {
   if (pressure.high === 0) return null;
   const [low, likely, high] = [pressure.low, pressure.likely, pressure.high].map(sharePoints);
-  return `Left open, some ${likely} % of its seed would have a foreign father (${low} to ${high} %).`;
+  const range = low === high ? '' : ` (${low} to ${high} %)`;
+  return `Left open, ${likely === 'under 1' ? '' : 'some '}${likely} % of its seed would have a foreign father${range}.`;
 }
 
 /** A way out in a sentence. */

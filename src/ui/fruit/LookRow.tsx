@@ -13,7 +13,8 @@ import { BESIDE, Row, Badge, Card, Button, Tile, Tiles } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt } from '../theme';
-import { flowerText, lookWords } from '../words';
+import { useFlowerText } from '../useFlowerText';
+import { lookWords } from '../words';
 import { GourdScale } from './GourdScale';
 import { SizeTiles } from './SizeAsk';
 import { useHarvest } from './useHarvest';
@@ -30,6 +31,7 @@ export function LookRow({
 }) {
   const { state, place, demo, prefs, record } = useGarden();
   const mark = useNextMark();
+  const nameOf = useFlowerText();
   const harvest = useHarvest({ flower, growing });
   const [sizeMm, setSizeMm] = useState<number | null>(null);
   const [sizing, setSizing] = useState(false);
@@ -56,7 +58,7 @@ export function LookRow({
           size={64}
         />
         <View style={BESIDE}>
-          <Txt size="strong">{flowerText(growing, flower)}</Txt>
+          <Txt size="strong">{nameOf(growing, flower)}</Txt>
           <Txt size="label" tone="muted">
             {growing.bed.name}
             {flower.mark ? ` · mark ${flower.mark}` : ''}
@@ -93,14 +95,14 @@ export function LookRow({
         <Tiles question={`The mark ${flower.mark}`}>
           <Tile
             title="read"
-            label={`${flowerText(growing, flower)}: mark ${flower.mark} read`}
+            label={`${nameOf(growing, flower)}: mark ${flower.mark} read`}
             small
             chosen={markRead === true}
             onPress={() => setMarkRead(markRead === true ? null : true)}
           />
           <Tile
             title="gone"
-            label={`${flowerText(growing, flower)}: mark ${flower.mark} is gone`}
+            label={`${nameOf(growing, flower)}: mark ${flower.mark} is gone`}
             small
             chosen={false}
             onPress={() => void record({ kind: 'markLost', flower: flower.id })}
@@ -114,13 +116,13 @@ export function LookRow({
             title={lookWords[result]}
             chosen={false}
             onPress={() => onAnswer(result, sizeMm, markRead)}
-            label={`${flowerText(growing, flower)}: ${lookWords[result]}`}
+            label={`${nameOf(growing, flower)}: ${lookWords[result]}`}
             minWidth={74}
           />
         ))}
         <Tile
           title="size …"
-          label={`${flowerText(growing, flower)}: say its size first`}
+          label={`${nameOf(growing, flower)}: say its size first`}
           chosen={sizing}
           onPress={() => setSizing(!sizing)}
           minWidth={74}
@@ -138,7 +140,7 @@ export function LookRow({
                 ...read,
               })
             }
-            label={`${flowerText(growing, flower)}: harvested for ${reasonFor(flower, growing) === 'fruit' ? 'the kitchen' : 'seed'}`}
+            label={`${nameOf(growing, flower)}: harvested for ${reasonFor(flower, growing) === 'fruit' ? 'the kitchen' : 'seed'}`}
             minWidth={74}
           />
         ) : null}

@@ -1,13 +1,14 @@
 import type { LoopDue } from '@core/purity';
 import { useRecording } from '@/data/garden/useRecording';
 import { Card, Tile, Tiles } from '../controls';
-import { flowerText } from '../words';
+import { useFlowerText } from '../useFlowerText';
 import { FruitHead } from './FruitHead';
 
 /** A marked fruit that is owed no other look: its mark is read, and its loop loosened where the stalk has filled it. */
 export function LoopRow({ due: { flower, growing, days } }: { due: LoopDue }) {
   const { busy, save } = useRecording();
-  const name = flowerText(growing, flower);
+  const nameOf = useFlowerText();
+  const name = nameOf(growing, flower);
   return (
     <Card style={{ paddingVertical: 8 }}>
       <FruitHead

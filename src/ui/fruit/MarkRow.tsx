@@ -5,14 +5,15 @@ import { useNextMark } from '@/data/garden/nextMark';
 import { useRecording } from '@/data/garden/useRecording';
 import { Button, Card, Row } from '../controls';
 import { Txt } from '../theme';
-import { flowerText } from '../words';
+import { useFlowerText } from '../useFlowerText';
 import { FruitHead } from './FruitHead';
 
 /** A seed fruit that has no mark yet: nothing else tells it from the rest. */
 export function MarkRow({ flower, growing }: { flower: Flower; growing: Growing }) {
   const { busy, save } = useRecording();
   const mark = useNextMark();
-  const name = flowerText(growing, flower);
+  const nameOf = useFlowerText();
+  const name = nameOf(growing, flower);
   return (
     <Card style={{ paddingVertical: 8 }}>
       <Row>

@@ -2,7 +2,8 @@ import { CLOSURE_FOUND, type Flower } from '@core/ledger';
 import { type Growing } from '@core/patch';
 import { useRecording } from '@/data/garden/useRecording';
 import { Button, Card, Tile, Tiles } from '../controls';
-import { checkWords, flowerText } from '../words';
+import { useFlowerText } from '../useFlowerText';
+import { checkWords } from '../words';
 import { FruitHead } from './FruitHead';
 
 /** How a closure can be found the day after the work; a flower that is gone is said at its look. */
@@ -26,8 +27,9 @@ export function AllShut({ flowers }: { flowers: readonly Flower[] }) {
 
 /** A flower that was worked and shut again, and has to stay shut: nobody can see tomorrow whether it did today. */
 export function ShutRow({ flower, growing }: { flower: Flower; growing: Growing }) {
+  const nameOf = useFlowerText();
   const { busy, save } = useRecording();
-  const name = flowerText(growing, flower);
+  const name = nameOf(growing, flower);
   return (
     <Card style={{ paddingVertical: 8 }}>
       <FruitHead

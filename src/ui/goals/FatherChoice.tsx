@@ -25,7 +25,7 @@ export function FatherChoice({
   return (
     <>
       {possible.length > 0 ? (
-        <Tiles question="Father's variety of the cross">
+        <Tiles question="Father’s variety of the cross">
           {possible.map(({ other, verdict }) => (
             <Tile
               key={other.id}

@@ -2,7 +2,8 @@ import { PRECIOUS, type Goal, type Stand, type Variety } from '@core/ledger';
 import { cropOf, isEdible, reasonsOf, seedsInOne, seedsPerGram } from '@core/crops';
 import type { ReadGoal, TypedGoal } from '@/data/forms/goalForm';
 import { limitsOf } from '@/data/forms/limits';
-import { rangeText } from '../words';
+import { useGarden } from '@/data/garden/garden';
+import { distanceText, rangeText } from '../words';
 import { Card, DateField, Notice, Stepper, Tile, Tiles } from '../controls';
 import { TypedField } from '../forms/TypedField';
 import type { Typed } from '../forms/useTyped';
@@ -26,6 +27,7 @@ export function GoalForm({
   variety: Variety;
   of: Typed<TypedGoal, ReadGoal>;
 }) {
+  const { prefs } = useGarden();
   const { goal, by } = of.value;
   const crop = cropOf(variety.crop);
   const set = (part: Partial<Goal>) => of.set({ goal: { ...goal, ...part } });
@@ -102,8 +104,9 @@ export function GoalForm({
           ) : null}
           {crop.isolationM ? (
             <Txt size="label" tone="muted">
-              Left to the open air seed stays pure only {rangeText(crop.isolationM.value)} m from others it
-              can cross with ({crop.isolationM.source}); shut flowers need no distance.
+              Left to the open air seed stays pure only {distanceText(crop.isolationM.value[0], prefs.units)}{' '}
+              to {distanceText(crop.isolationM.value[1], prefs.units)} from others it can cross with (
+              {crop.isolationM.source}); shut flowers need no distance.
             </Txt>
           ) : null}
           {stand.reason === 'cross' ? (

@@ -142,7 +142,7 @@ export function Trainer({ records, crops, inWords, keep, onLeave }: TrainerProps
         <Notice
           tone="brick"
           title="The answer could not be stored"
-          text={`${trouble} It counts until you leave; the garden's records are not touched.`}
+          text={`${trouble} It counts until you leave; the garden’s records are not touched.`}
         />
       ) : null}
       <Card>

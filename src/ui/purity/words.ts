@@ -94,7 +94,7 @@ export const linkNames: Readonly<Record<ProofLinkKind, string>> = {
   'no-insect': 'No insect while open',
   'shut-again': 'Shut again',
   'kept-shut': 'Still whole later',
-  marked: 'Marked at once',
+  marked: 'Its mark',
   'mark-read': 'Mark read',
 };
 

@@ -62,7 +62,7 @@ const GONE_CAUSES: readonly { cause: LossCause; words: string }[] = [
   { cause: 'knocked-off', words: 'knocked off' },
   { cause: 'pest', words: 'eaten' },
   { cause: 'weather', words: 'weather' },
-  { cause: 'unknown', words: "can't tell" },
+  { cause: 'unknown', words: 'can’t tell' },
 ];
 
 export function GoneTiles({ onCause }: { onCause: (cause: LossCause) => void }) {

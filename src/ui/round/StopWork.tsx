@@ -161,7 +161,7 @@ export function StopWorkTiles({
         </Txt>
       ) : null}
       {work.purpose === 'seed' && !answers.beeIn && shutAgain === 'open' ? (
-        <Notice tone="brick" text="Left open, insects can add pollen: the seed can't be called pure." />
+        <Notice tone="brick" text="Left open, insects can add pollen: the seed can’t be called pure." />
       ) : null}
       {answers.more ? (
         <Tiles question="Pollen carried with">

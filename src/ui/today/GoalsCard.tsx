@@ -1,5 +1,7 @@
 import { View } from 'react-native';
 import { useRouter } from 'expo-router';
+import { standName } from '@core/patch';
+import { useGarden } from '@/data/garden/garden';
 import { useGoals } from '@/data/foresight/goals';
 import { BESIDE, Row, Badge, Card, Button } from '../controls';
 import { goalLine, standingTone, standingBadge } from '../goals/words';
@@ -8,6 +10,7 @@ import { Txt } from '../theme';
 /** How the goals stand, a line each. */
 export function GoalsCard() {
   const router = useRouter();
+  const { state } = useGarden();
   const sums = useGoals();
   if (sums === null) return null;
   return (
@@ -30,7 +33,7 @@ export function GoalsCard() {
       {sums.map((sum) => (
         <Row key={sum.stand.id}>
           <View style={BESIDE}>
-            <Txt size="strong">{sum.variety.name}</Txt>
+            <Txt size="strong">{standName(state, sum.stand)}</Txt>
             <Txt size="label" tone="muted">
               {goalLine(sum)}
             </Txt>

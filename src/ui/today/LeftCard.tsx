@@ -7,11 +7,13 @@ import { useGarden } from '@/data/garden/garden';
 import { useWeather } from '@/data/weather/weather';
 import { Button, Card, Row } from '../controls';
 import { Txt, useColours } from '../theme';
-import { flowerText, plural } from '../words';
+import { useFlowerText } from '../useFlowerText';
+import { plural } from '../words';
 
 /** Females shut for a morning that has passed, of which nobody wrote what became. Nothing when there is none. */
 export function LeftCard() {
   const { state, place, now, today, record, recordAt } = useGarden();
+  const nameOf = useFlowerText();
   const { weatherOf } = useWeather();
   const colours = useColours();
   const minute = Math.floor(now / 60_000) * 60_000;
@@ -33,7 +35,7 @@ export function LeftCard() {
       <Txt size="heading">{`What became of ${left.length === 1 ? 'it' : 'them'}?`}</Txt>
       <Txt tone="muted">{`${plural(left.length, 'female')} shut, and nothing written since. One that was not reached is no failure: it counts as missed.`}</Txt>
       {left.map((each) => {
-        const where = flowerText(each.growing, each.flower);
+        const where = nameOf(each.growing, each.flower);
         const key = (title: string, what: Parameters<typeof leftDrafts>[1]) => (
           <Button
             title={title}

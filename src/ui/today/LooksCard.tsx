@@ -7,13 +7,15 @@ import { BETWEEN, Row, BESIDE, Card, Button } from '../controls';
 import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { Txt, useColours, useIsWide } from '../theme';
-import { flowerText, plural } from '../words';
+import { useFlowerText } from '../useFlowerText';
+import { plural } from '../words';
 
 /** Fruit that is owed a look today. */
 export function LooksCard({ looks, onOpen }: { looks: ToLookAt; onOpen: () => void }) {
   const { owed, counts, total } = looks;
   const [unmarked, shut, loops] = [looks.unmarked.length, looks.shut.length, looks.loops.length];
   const { place } = useGarden();
+  const nameOf = useFlowerText();
   const colours = useColours();
   const shown = useIsWide() ? 8 : 4;
   const lookDays = useLookDays();
@@ -32,7 +34,7 @@ export function LooksCard({ looks, onOpen }: { looks: ToLookAt; onOpen: () => vo
     return (
       <Card>
         <Txt size="heading">No fruit to look at</Txt>
-        <Txt tone="muted">{`Worked flowers come up here on the days when a look tells something: ${lookDays}.`}</Txt>
+        <Txt tone="muted">{`Worked flowers come up here on the days when a look tells something${lookDays ? `: ${lookDays}` : ''}.`}</Txt>
       </Card>
     );
   }
@@ -68,7 +70,7 @@ export function LooksCard({ looks, onOpen }: { looks: ToLookAt; onOpen: () => vo
             crop={growing.crop.id}
             size={38}
           />
-          <Txt style={BESIDE}>{flowerText(growing, flower)}</Txt>
+          <Txt style={BESIDE}>{nameOf(growing, flower)}</Txt>
           <Txt size="label" tone="muted">
             day {due.day}
             {due.verdict ? ' · verdict' : ''}

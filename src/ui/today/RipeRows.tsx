@@ -6,7 +6,8 @@ import { useGarden } from '@/data/garden/garden';
 import { BESIDE, Button, Card, Notice } from '../controls';
 import { ripeLine, ripeWords } from '../fruit/ripeWords';
 import { Txt } from '../theme';
-import { flowerText, plural } from '../words';
+import { useFlowerText } from '../useFlowerText';
+import { plural } from '../words';
 
 /** So many are listed; the rest stand on their plants. */
 const SHOWN = 6;
@@ -15,6 +16,7 @@ const SHOWN = 6;
 export function RipeRows({ ripe }: { ripe: readonly RipeSeed[] }) {
   const router = useRouter();
   const { today } = useGarden();
+  const nameOf = useFlowerText();
   const frost = ripe.find(({ why }) => why === 'frost')?.frostOn ?? null;
   const looks = [...new Map(ripe.map((each) => [each.growing.crop.id, each])).values()];
   return (
@@ -37,7 +39,7 @@ export function RipeRows({ ripe }: { ripe: readonly RipeSeed[] }) {
         >
           <View style={BESIDE}>
             <Txt size="strong">
-              {flowerText(each.growing, each.flower)}
+              {nameOf(each.growing, each.flower)}
               {each.flower.mark ? ` · ${each.flower.mark}` : ''}
             </Txt>
             <Txt size="label" tone="muted">
@@ -47,7 +49,7 @@ export function RipeRows({ ripe }: { ripe: readonly RipeSeed[] }) {
           <Button
             title="Open"
             small
-            label={`Open: ${flowerText(each.growing, each.flower)}`}
+            label={`Open: ${nameOf(each.growing, each.flower)}`}
             onPress={() =>
               router.navigate({
                 pathname: '/plant/[id]',

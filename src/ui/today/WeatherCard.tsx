@@ -20,6 +20,8 @@ export function WeatherCard({ bloomDay }: { bloomDay: BloomDay }) {
   const day = weatherOf(date);
   if (!day) return null;
   const order = walkOrder(state);
+  // The air outside says nothing of what stands on a sill.
+  if (order.length > 0 && order.every(({ bed }) => shelterOn(bed, date)?.shelter === 'indoors')) return null;
   const crops = weatheredCrops(order);
   const inside = order.some(({ bed }) =>
     ['tunnel', 'closed-house'].includes(shelterOn(bed, date)?.shelter ?? ''),

@@ -31,7 +31,7 @@ export function AwaitedCard({
           <Button
             key={flower.id}
             small
-            title={`Node ${flower.node ?? '?'}: ${then}`}
+            title={`${flower.node === null ? 'Its node not noted' : `Node ${flower.node}`}: ${then}`}
             disabled={busy}
             onPress={() => onReady(flower)}
           />

@@ -4,8 +4,9 @@ import type { Units } from '@/data/device/prefs';
 
 /** `17 °C` or `63 °F`; without the sign inside a range. */
 export function degrees(celsius: number, units: Units, sign = true): string {
-  const value = Math.round(units === 'us' ? celsius * 1.8 + 32 : celsius);
-  return sign ? `${value} °${units === 'us' ? 'F' : 'C'}` : String(value);
+  const rounded = Math.round(units === 'us' ? celsius * 1.8 + 32 : celsius);
+  const value = rounded < 0 ? `−${-rounded}` : String(Math.abs(rounded));
+  return sign ? `${value} °${units === 'us' ? 'F' : 'C'}` : value;
 }
 
 export function rainText(mm: number, units: Units): string {

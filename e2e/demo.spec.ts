@@ -73,8 +73,20 @@ test('a look that shows a drop asks for its cause', async ({ page }) => {
   await expect(page.getByText(/Last: lost \(poorly pollinated\)/)).toBeVisible();
 });
 
-test('the demo clock moves on, and the patch with it', async ({ page }) => {
+test('the demo clock moves on, and the patch with it: at once, and no clock is called wrong', async ({
+  page,
+}) => {
   await openDemo(page);
+  await page.evaluate(() => {
+    const seen = new Set<string>();
+    Object.assign(window, { seen });
+    const look = () => {
+      const text = document.body.innerText;
+      if (text.includes('A clock is wrong')) seen.add('a clock is wrong');
+      requestAnimationFrame(look);
+    };
+    requestAnimationFrame(look);
+  });
   await page.getByRole('button', { name: 'Move the demo clock to this evening' }).click();
   await expect(page.getByRole('heading', { name: 'Evening walk' })).toBeVisible();
   await page.getByRole('button', { name: 'Start the evening walk' }).click();
@@ -83,6 +95,8 @@ test('the demo clock moves on, and the patch with it', async ({ page }) => {
   await page.getByRole('button', { name: 'Move the demo clock to tomorrow’s dawn' }).click();
   await expect(page.getByRole('heading', { name: 'Wednesday 15 July' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Dawn round' })).toBeVisible();
+  const seen = await page.evaluate(() => [...(window as unknown as { seen: Set<string> }).seen]);
+  expect(seen).not.toContain('a clock is wrong');
 });
 
 test('the demo never mixes with the own patch', async ({ page }) => {

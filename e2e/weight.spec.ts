@@ -10,9 +10,9 @@ const weight = (file: string) => statSync(join(FOLDER, `${file}.br`)).size;
 /** What each piece of code may weigh at most, kB (1000 bytes, brotli): what the first screen waits for, and what comes later. */
 const MOST_KB: Readonly<Record<string, number>> = {
   entry: 182,
-  __common: 168,
+  __common: 170,
   _layout: 9,
-  screens: 416,
+  screens: 417,
   trade: 230,
   tags: 140,
   listParts: 50,

@@ -153,14 +153,16 @@ export type Flowering = 'on' | 'not-now' | 'over';
 export function floweringOf(state: SeasonTables, place: Place, stand: Stand, date: LocalDate): Flowering {
   const plants = plantsOfStand(state, stand.id);
   const lately = (since: LocalDate) => flowerSince(state, plants, since, place.zone);
+  const variety = state.varieties.get(stand.variety);
+  const crop = variety && cropOf(variety.crop);
   const { over, frost } = seasonOf(state, place, stand, date);
   const recent = addDays(date, -LATELY_DAYS);
   if (over) {
     const thawed = frost.late !== null && frost.late < date ? addDays(frost.late, 1) : recent;
-    return lately(thawed > recent ? thawed : recent) ? 'on' : 'over';
+    if (lately(thawed > recent ? thawed : recent)) return 'on';
+    // What stands for years rests, and comes again.
+    return crop && crop.perennial !== null ? 'not-now' : 'over';
   }
-  const variety = state.varieties.get(stand.variety);
-  const crop = variety && cropOf(variety.crop);
   const away =
     crop !== undefined &&
     (tooCold(state, place, stand, crop, date) ||

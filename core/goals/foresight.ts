@@ -2,6 +2,8 @@ import { bloomOutlook, type DayTemperature, type VarietyOutlook } from '../bloom
 import type { Place, Stand, State } from '../ledger';
 import type { LocalDate } from '../time';
 import { goalSums, type GoalSum } from './goals';
+import { lastSeason, type LastSeason } from './lastSeason';
+import { ripeSeed, type RipeSeed } from './ripeSeed';
 import { tonightPlan, type TonightPlan } from './tonight';
 
 /** What everything foretold is told from. */
@@ -19,15 +21,21 @@ export interface Foresight {
   readonly outlook: readonly VarietyOutlook[];
   readonly tonight: TonightPlan;
   readonly goals: readonly GoalSum[];
+  /** Seed fruit to be taken in. */
+  readonly ripe: readonly RipeSeed[];
+  /** What has had its season and still stands on record. */
+  readonly lastSeason: LastSeason;
 }
 
-/** What opens in the next days, what to shut tonight, and how each goal stands by it. */
+/** What opens in the next days, what to shut tonight, how each goal stands by it, what is ripe and what is over. */
 export function foresight({ state, place, today, from, temperatures }: ForesightInput): Foresight {
   const outlook = bloomOutlook({ state, zone: place.zone, from, ...(temperatures ? { temperatures } : {}) });
   return {
     outlook,
     tonight: tonightPlan(state, place, today, outlook),
     goals: goalSums(state, place, today, perMorningOf(outlook)),
+    ripe: ripeSeed(state, place, today),
+    lastSeason: lastSeason(state, place, today),
   };
 }
 

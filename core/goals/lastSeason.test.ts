@@ -3,7 +3,7 @@ import type { PlantId } from '../ids';
 import { TestGarden } from '../testGarden';
 import { addDays } from '../time';
 import { eveningWalk, nextRounds, toLookAt } from '../rounds';
-import { clearDrafts, goalSum, lastSeason } from '.';
+import { goalSum, lastSeason } from '.';
 
 /** Squash for seed, tomatoes for the kitchen and strawberries, planted in May; a frost named for 5 October. */
 function summer() {
@@ -27,7 +27,8 @@ test('what has had its season is cleared in one step; strawberries and plants wi
   const at = (date: string) => lastSeason(garden.state, garden.place, date);
   expect(at('2026-10-05')).toMatchObject({ plants: 0, withSeed: 0 });
   expect(at('2026-10-06')).toMatchObject({ plants: 4, withSeed: 1 });
-  for (const draft of clearDrafts(at('2026-12-20'))) garden.write(garden.time('2026-12-20', 10), draft);
+  for (const plant of at('2026-12-20').past.flatMap(({ plants }) => plants))
+    garden.write(garden.time('2026-12-20', 10), { kind: 'plantRemoved', plant });
   const standing = [...garden.state.plants.values()].filter(({ ended }) => !ended).map(({ id }) => id);
   expect(new Set(standing)).toEqual(new Set([mother, ...berries.plants]));
   expect(at('2026-12-20').plants).toBe(0);

@@ -1,5 +1,5 @@
 import { inFlower } from '../bloom';
-import type { Bed, Draft, Place, Stand, State, Variety } from '../ledger';
+import type { Bed, Place, Stand, State, Variety } from '../ledger';
 import { standingOrder } from '../patch';
 import { bearsSeed } from '../purity';
 import type { PlantId } from '../ids';
@@ -49,12 +49,4 @@ export function lastSeason(state: State, place: Place, today: LocalDate): LastSe
     plants++;
   }
   return { past: [...past.values()], plants, withSeed };
-}
-
-/**
- * The entries that clear it: one for each plant, all kept by one tap and taken back by one.
- * @example clearDrafts({ past: [], plants: 0, withSeed: 0 }) // []
- */
-export function clearDrafts({ past }: LastSeason): Draft[] {
-  return past.flatMap(({ plants }) => plants.map((plant) => ({ kind: 'plantRemoved' as const, plant })));
 }

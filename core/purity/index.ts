@@ -7,6 +7,7 @@ export * from './addLater';
 export * from './chain';
 export type { LinkSays, ProofLink } from './proofLink';
 export * from './lotProof';
+export * from './bearsSeed';
 export * from './report';
 export * from './closuresDue';
 export * from './loopsDue';

@@ -12,6 +12,7 @@ import { useForesight } from '@/data/foresight/foresight';
 import { useOnline } from '@/data/device/update';
 import { useWeather } from '@/data/weather/weather';
 import { Card, Icon, Button, Notice } from '@/ui/controls';
+import { LastSeasonCard } from '@/ui/patch/LastSeasonCard';
 import { LeftCard } from '@/ui/today/LeftCard';
 import { LooksCard } from '@/ui/today/LooksCard';
 import { OutlookCard } from '@/ui/today/OutlookCard';
@@ -62,6 +63,11 @@ function Today() {
   );
   // Out of season nothing opens or shuts that could be noted.
   const anyOn = useMemo(() => order.some((each) => flowering(each) === 'on'), [order, flowering]);
+  // What stands for years only rests.
+  const seasonOver = useMemo(() => {
+    const annual = order.filter(({ crop }) => crop.perennial === null);
+    return annual.length > 0 && annual.every((each) => flowering(each) === 'over');
+  }, [order, flowering]);
   const kitchenLeads = kitchen.length > 0 && leads(kitchen, bloomToday, first, now);
   const othersLead = !first && kitchen.length === 0;
   const kitchenCard = <KitchenCard plants={kitchen} bloomDay={bloomToday} lead={kitchenLeads} />;
@@ -117,10 +123,7 @@ function Today() {
           <WeatherCard bloomDay={morning} />
           {anyOn ? <SeenNow spreadMin={morning.spreadMin} /> : null}
           {first || kitchen.length > 0 || beside.length > 0 ? null : (
-            <IdleCard
-              grown={order}
-              over={order.length > 0 && order.every((each) => flowering(each) === 'over')}
-            />
+            <IdleCard grown={order} over={seasonOver} />
           )}
           {rounds.slice(1).map((round) => (
             <Later
@@ -139,13 +142,22 @@ function Today() {
       ready: true,
       node: (
         <>
-          <RipeCard />
           <LooksCard looks={looks} onOpen={() => router.navigate('/looks')} />
           <Button title="What am I looking at? Ask the key" onPress={() => router.navigate('/key')} />
         </>
       ),
     },
-    { key: 'goals', ready: told !== null, node: <GoalsCard /> },
+    {
+      key: 'goals',
+      ready: told !== null,
+      node: (
+        <>
+          <RipeCard />
+          {seasonOver ? <LastSeasonCard /> : null}
+          <GoalsCard />
+        </>
+      ),
+    },
     { key: 'take along', ready: true, node: <TakeAlong /> },
     ...(wide ? [] : [outlookPart]),
   ];

@@ -73,7 +73,8 @@ export function Notices({ atWork, bare }: { atWork: boolean; bare: boolean }) {
           />
         </Notice>
       ) : null}
-      {garden && latest !== null && latest > garden.now + CLOCK_SLACK_MS && !bare ? (
+      {/* The demo's clock is its own, and may be put back. */}
+      {garden && !garden.demo && latest !== null && latest > garden.now + CLOCK_SLACK_MS && !bare ? (
         <Notice
           tone="brick"
           title="A clock is wrong"

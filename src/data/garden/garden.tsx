@@ -217,7 +217,9 @@ function useOpened(open: OpenSpace | null, prefs: Prefs | null): Garden | null {
     // Once for an opened log: what an entry changes is little.
     return store && zone && whole ? readAhead(store.ledger.state, zone) : undefined;
   }, [store, zone, whole]);
-  return useMemo<Garden | null>(() => {
+  // While the demo's clock moves the screen stands: half the events of a night are no night.
+  const [held, hold] = useState<Garden | null>(null);
+  const built = useMemo<Garden | null>(() => {
     if (!open || !store || !state || !prefs) return null;
     const place = patch?.place ?? NOWHERE;
     const tick = () => setTicked(clock.now());
@@ -231,7 +233,7 @@ function useOpened(open: OpenSpace | null, prefs: Prefs | null): Garden | null {
     };
     // Just after a switch the tick may still be the other clock's.
     const now = demo ? demo.now() : ticked;
-    return {
+    const garden: Garden = {
       space: open.space,
       prefs,
       state,
@@ -249,14 +251,21 @@ function useOpened(open: OpenSpace | null, prefs: Prefs | null): Garden | null {
       redo: (key) => store.redo(key),
       async moveDemoTo(time) {
         if (!demo) return;
-        const events = await store.allEvents();
-        const from = demo.now();
-        await store.add(await inWorker((trade) => trade.demoMeanwhile(events, from, time)).result);
-        await demo.moveTo(time);
-        tick();
+        hold(garden);
+        try {
+          const events = await store.allEvents();
+          const from = demo.now();
+          await store.add(await inWorker((trade) => trade.demoMeanwhile(events, from, time)).result);
+          await demo.moveTo(time);
+        } finally {
+          tick();
+          hold(null);
+        }
       },
     };
+    return garden;
   }, [open, store, state, whole, prefs, patch, ticked, clock, demo]);
+  return held ?? built;
 }
 
 /** The open garden. Throws outside one: screens under the frame always have it. */

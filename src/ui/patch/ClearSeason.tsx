@@ -1,9 +1,13 @@
 import { useState } from 'react';
-import { clearDrafts, type LastSeason } from '@core/goals';
+import type { LastSeason } from '@core/goals';
 import { useRecording } from '@/data/garden/useRecording';
 import { Button, Card, Notice, Sheet } from '../controls';
 import { Txt } from '../theme';
 import { plural } from '../words';
+
+/** One entry a plant, all kept by one tap and taken back by one. */
+const cleared = ({ past }: LastSeason) =>
+  past.flatMap(({ plants }) => plants.map((plant) => ({ kind: 'plantRemoved' as const, plant })));
 
 /** What has had its season, and the way to clear it: shown first, kept by one tap, taken back by one. */
 export function ClearSeason({ season }: { season: LastSeason }) {
@@ -36,7 +40,7 @@ export function ClearSeason({ season }: { season: LastSeason }) {
           title={`Clear ${plural(plants, 'plant')}`}
           look="main"
           busy={busy}
-          onPress={() => void save(...clearDrafts(season)).then((kept) => kept && setOpen(false))}
+          onPress={() => void save(...cleared(season)).then((kept) => kept && setOpen(false))}
         />
       </Sheet>
     </Card>

@@ -3,7 +3,6 @@ import { useRouter } from 'expo-router';
 import { standingOrder, type Growing } from '@core/patch';
 import { leftToBees } from '@core/rounds';
 import { useGarden } from '@/data/garden/garden';
-import { LastSeasonCard } from '../patch/LastSeasonCard';
 import { Button, Card, Row } from '../controls';
 import { Txt } from '../theme';
 import { plural } from '../words';
@@ -35,18 +34,18 @@ export function IdleCard({ grown, over }: { grown: readonly Growing[]; over: boo
     );
   if (over)
     return (
-      <>
-        <Card>
-          <Txt size="heading">The season is over</Txt>
-          <Txt>What is left: seed to take in and note, next year’s plan, and practice for it.</Txt>
-          <Row>
-            <Button title="Seed" small onPress={() => router.navigate('/seed')} />
-            <Button title="The plan" small onPress={() => router.navigate('/plan')} />
-            <Button title="Practice" small onPress={() => router.navigate('/practice')} />
-          </Row>
-        </Card>
-        <LastSeasonCard />
-      </>
+      <Card>
+        <Txt size="heading">The season is over</Txt>
+        <Txt>
+          What is left: seed to take in and note, next year’s plan, and practice for it. Is something in
+          flower indoors or in a closed house? Say so in Patch, under Cover.
+        </Txt>
+        <Row>
+          <Button title="Seed" small onPress={() => router.navigate('/seed')} />
+          <Button title="The plan" small onPress={() => router.navigate('/plan')} />
+          <Button title="Practice" small onPress={() => router.navigate('/practice')} />
+        </Row>
+      </Card>
     );
   return (
     <Card>

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { beginPatch, openDemo, pickMales, sees, setTime } from './helpers';
+import { TestGarden } from '../core/testGarden';
+import { beginPatch, openDemo, pickMales, sees, setTime, takeOver } from './helpers';
 
 test('full storage: the grower is told, keeps what is on screen, and can export and save again', async ({
   page,
@@ -158,3 +159,48 @@ async function worksOf(page: Page): Promise<Record<'worker' | 'screen', string[]
       .sort();
   return { worker: by('worker'), screen: by('screen') };
 }
+
+test('a goal and its father are one entry: the page left at once, it is there whole or not at all', async ({
+  page,
+}) => {
+  const garden = new TestGarden();
+  const { stand } = garden.plant('squash-maxima', 'Slate Dome', 2, { reason: 'cross' });
+  const fathers = ['Harbour Lantern', 'Tide Bell'].map((name) => ({
+    name,
+    id: garden.plant('squash-maxima', name, 1).variety as string,
+  }));
+  await setTime(page, '2026-07-13T17:30:00Z');
+  await takeOver(page, garden, `/goals?stand=${encodeURIComponent(stand)}`);
+  let kept = 0;
+  for (let n = 1; n <= (process.env.FULL === '1' ? 20 : 6); n++) {
+    const father = fathers[n % 2];
+    await page.getByLabel('Seed wanted (leave empty for none)').fill(String(100 * n));
+    await page.getByRole('button', { name: new RegExp(`^${father?.name}`) }).click();
+    await page.getByRole('button', { name: 'Keep this goal' }).click();
+    await page.goto(`/goals?stand=${encodeURIComponent(stand)}`);
+    await expect(page.getByLabel('Seed wanted (leave empty for none)')).toHaveValue(/\d/);
+    const goals = await page.evaluate(async () => {
+      const db = await new Promise<IDBDatabase>((done, failed) => {
+        const asked = indexedDB.open('steady-trowel', 1);
+        asked.onsuccess = () => done(asked.result);
+        asked.onerror = () => failed(asked.error);
+      });
+      const texts = await new Promise<string[]>((done, failed) => {
+        const all = db.transaction('entries').objectStore('entries').getAll();
+        all.onsuccess = () => done(all.result as string[]);
+        all.onerror = () => failed(all.error);
+      });
+      db.close();
+      return texts.flatMap((text) =>
+        [...String(text).matchAll(/"seed":\{"amount":(\d+)[^}]*\}[^}]*?"fatherVariety":("[^"]*"|null)/g)].map(
+          ([, amount, variety]) => [Number(amount), variety] as const,
+        ),
+      );
+    });
+    const mine = goals.filter(([amount]) => amount === 100 * n);
+    kept += mine.length > 0 ? 1 : 0;
+    for (const [, variety] of mine) expect(variety).toBe(JSON.stringify(father?.id));
+  }
+  // Else nothing was asked.
+  expect(kept).toBeGreaterThan(0);
+});

@@ -1,9 +1,9 @@
-import { memo, useMemo } from 'react';
+import { memo } from 'react';
 import Svg, { G, Path } from 'react-native-svg';
 import { cropOf, type Crop } from '@core/crops';
 import { useColours, useLight, type Colours, type LightName } from '../theme';
 import {
-  coverLeaf,
+  leafOver,
   FLOWER_BOX,
   flowerShapes,
   sketchShapes,
@@ -133,7 +133,7 @@ export const FlowerDrawing = memo(function FlowerDrawing({
           strokeWidth={1.4}
         />
       ) : null}
-      {chance && chance.cover > 0 ? <Leaf side={chance.coverSide} cover={chance.cover} /> : null}
+      {chance && chance.cover > 0 ? <Leaf look={look} chance={chance} /> : null}
     </Svg>
   );
 });
@@ -153,8 +153,8 @@ export function FlowerGroup({ tint = 0, ...look }: FlowerLook & { tint?: number 
   return <Shapes shapes={flowerShapes(look)} petals={cropOf(look.crop).petals} tint={tint} />;
 }
 
-function Leaf({ side, cover }: { side: -1 | 1; cover: number }) {
-  const shapes = useMemo(() => coverLeaf(side, cover, 116), [side, cover]);
+function Leaf({ look, chance }: { look: FlowerLook; chance: Chance }) {
+  const shapes = leafOver(flowerShapes(look), chance);
   return <Shapes shapes={shapes} petals="none" tint={0} />;
 }
 

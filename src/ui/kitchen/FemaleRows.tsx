@@ -11,6 +11,7 @@ import { flowerAppearance } from '../drawings/appearance';
 import { FlowerDrawing } from '../drawings/FlowerDrawing';
 import { GoneTiles } from '../round/StopQuestions';
 import { Txt, useColours } from '../theme';
+import { useAskHour } from '../useAskHour';
 import { flowerPlace } from '../words';
 
 const howWords: Record<OpenState, string> = {
@@ -43,6 +44,7 @@ export function FemaleRows({
   const { newId } = useGarden();
   const colours = useColours();
   const mark = useNextMark();
+  const hour = useAskHour(growing.crop);
   const name = plantName(growing);
   const work = (flower: string, seed: boolean, known?: Flower): Draft[] => [
     seed || from || saidTool
@@ -74,7 +76,7 @@ export function FemaleRows({
           label={`${name}: ${females.length > 0 ? 'another' : 'an'} open female, worked${seedStand ? `, mark ${mark}` : ''}`}
           small
           disabled={busy}
-          onPress={() => another((flower) => work(flower, seedStand))}
+          onPress={() => hour.ask(() => another((flower) => work(flower, seedStand)))}
         />
         {leaving ? (
           <Button
@@ -86,6 +88,7 @@ export function FemaleRows({
           />
         ) : null}
       </Row>
+      {hour.sheet}
       {females.map((each) => (
         <FemaleRow
           key={each.flower.id}
@@ -95,7 +98,7 @@ export function FemaleRows({
           mark={mark}
           leaving={leaving !== null}
           busy={busy}
-          onWorked={() => onSave(...work(each.flower.id, each.seed, each.flower))}
+          onWorked={() => hour.ask(() => onSave(...work(each.flower.id, each.seed, each.flower)))}
           onSave={onSave}
         />
       ))}

@@ -12,6 +12,7 @@ import { BETWEEN, Badge, Button, Card, Notice, Row, Tile, Tiles } from '../contr
 import { CauseSheet } from '../fruit/CauseSheet';
 import { ripeLine, ripeWords } from '../fruit/ripeWords';
 import { Txt } from '../theme';
+import { useAskHour } from '../useAskHour';
 import { fateText, flowerPlace, flowerText, reasonWords, partName } from '../words';
 import { FitnessLine } from './FitnessLine';
 import { Story } from './FlowerStory';
@@ -40,6 +41,7 @@ export function FlowerCard({
     () => ripeNow(state, place, flower, growing, today),
     [state, place, flower, growing, today],
   );
+  const hour = useAskHour(growing.crop);
   const mark = useNextMark();
   const owed = markMissing(flower, patch?.schools.marking === 'when-growing');
   const of = useMemo(() => ({ flower, growing }), [flower, growing]);
@@ -93,7 +95,7 @@ export function FlowerCard({
           <Button
             title="Pollinated now, for the kitchen"
             small
-            onPress={() => void record(workedForKitchen(flower.id))}
+            onPress={() => hour.ask(() => void record(workedForKitchen(flower.id)))}
           />
           {growing.crop.family === 'corn' ? null : (
             <Button
@@ -104,6 +106,7 @@ export function FlowerCard({
           )}
         </Row>
       ) : null}
+      {hour.sheet}
       {over ? null : <Button title="It was lost" look="danger" small onPress={() => setLosing(true)} />}
       <CauseSheet
         open={losing}

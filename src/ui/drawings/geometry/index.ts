@@ -18,7 +18,7 @@ import { strawberryInside, strawberrySide } from './strawberry';
 
 export { FLOWER_BOX, mapped, mappedShapes, turned, type Shape, type Stuff } from './shapes';
 export { FATES, fatesOf, type FateLook } from './fates';
-export { coverLeaf } from './corn';
+export { leafOver } from './cover';
 export { ovaryPath } from './ovary';
 export { SKETCHES, sketchShapes, type Sketch } from './sketches';
 export type { ClosureState } from './closures';

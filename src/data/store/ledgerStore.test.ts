@@ -57,6 +57,30 @@ test('what is recorded is there after a reload', async () => {
   expect(names(await opened(box, noNeighbours, 2))).toEqual(['Home']);
 });
 
+test('where the clock stands still, as the demo’s does, a later entry is later all the same after a reload', async () => {
+  for (let seed = 1; seed <= 12; seed++) {
+    const box = memoryBox();
+    const still = (random: number) =>
+      new LedgerStore({
+        box,
+        neighbours: noNeighbours,
+        clock: { now: () => T0 },
+        random: seededRandom(random),
+        device: 'a',
+        by: () => 'Oda',
+        parts: partsHere,
+      }).open();
+    const first = await still(seed);
+    const patch = first.newId('patch');
+    await first.record([{ kind: 'patchBegun', patch, name: 'Home' }]);
+    for (const frostOn of ['10-05', '10-20', '11-02']) {
+      const next = await still(100 * seed + Number(frostOn.slice(3)));
+      await next.record([{ kind: 'frostExpected', patch, frostOn }]);
+      expect(next.ledger.state.patches.get(patch)?.frostOn).toBe(frostOn);
+    }
+  }
+});
+
 test('an entry that the ledger does not accept names its field, and stores nothing', async () => {
   const box = memoryBox();
   const store = await opened(box);

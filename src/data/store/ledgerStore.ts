@@ -1,10 +1,11 @@
 import { TrowelError } from '@core/errors';
-import { idMaker, type IdByKind, type IdMaker, type SubjectKind } from '@core/ids';
+import { idMaker, writtenAt, type EventId, type IdByKind, type IdMaker, type SubjectKind } from '@core/ids';
 import {
   ATTIC,
   conflicts,
   eventsOf,
   SCHEMA_VERSION,
+  subjectOf,
   type AnyEvent,
   type Draft,
   type freezing,
@@ -39,6 +40,9 @@ interface Base {
   readonly covers: readonly string[];
   readonly tailLength: number;
 }
+
+/** Entries ahead of the clock by less than this come of a clock that stands, not of one that is wrong. */
+const STILL_MS = 60_000;
 
 /** More entries than anybody makes while storage answers once. */
 const RECENT = 60;
@@ -193,13 +197,22 @@ export class LedgerStore extends LogReader {
   }
 
   private make(judge: Judge, drafts: readonly Draft[], at: number): AnyEvent[] {
-    const { device, by, clock } = this.options;
+    const { device, by } = this.options;
     return drafts.map((draft) => {
-      const id = this.ids.event(clock.now());
+      const id = this.idFor(draft);
       const result = judge({ id, v: SCHEMA_VERSION, at: toInstant(at), by: by(), device, ...draft });
       if (!result.ok) throw new TrowelError('invalid', result.message, { field: result.field });
       return result.event;
     });
+  }
+
+  /** Where a clock stands still, as the demo's does, chance must not say which of two entries of a subject came first. */
+  private idFor(draft: Draft): EventId {
+    const now = this.options.clock.now();
+    const subject = subjectOf(draft as AnyEvent);
+    const last = subject === null ? undefined : this.ledger.state.log.get(subject)?.at(-1)?.id;
+    const ahead = last === undefined ? -1 : writtenAt(last as EventId) - now;
+    return this.ids.event(ahead >= 0 && ahead < STILL_MS ? now + ahead + 1 : now);
   }
 
   /** On the screen at once, then into the queue. */

@@ -37,6 +37,9 @@ const COAST_C = 1;
 const DUE_C = 6;
 const SEPTEMBER = 31;
 
+/** Asked for every stand with every tap. A sum of the latitude alone: nothing makes it stale, so it needs no key of tables. */
+const FROSTS = new Map<number, { readonly early: string; readonly late: string }>();
+
 /**
  * Between which days of the year (`MM-DD`) the first autumn frost may be looked for at a latitude, where nobody said [M]. Wide, as height,
  * sea and hollows put it weeks either way: inland at 45-50 degrees it may come from early September on, at a coast in November (general
@@ -47,6 +50,8 @@ export function usualFrost({
   latitude,
 }: Pick<Coordinates, 'latitude'>): { readonly early: string; readonly late: string } | null {
   if (Math.abs(latitude) < FROST_FROM_LATITUDE) return null;
+  const known = FROSTS.get(latitude);
+  if (known) return known;
   // From the height of summer on.
   const from = latitude >= 0 ? 213 : 32;
   const dateOf = (days: number) =>
@@ -56,5 +61,7 @@ export function usualFrost({
       if (climateDay({ latitude }, dateOf(days)).minC < limitC || days === 182) return days;
   };
   const early = Math.max(firstUnder(INLAND_C), Math.min(firstUnder(DUE_C), SEPTEMBER));
-  return { early: dateOf(early).slice(5), late: dateOf(firstUnder(COAST_C)).slice(5) };
+  const found = { early: dateOf(early).slice(5), late: dateOf(firstUnder(COAST_C)).slice(5) };
+  FROSTS.set(latitude, found);
+  return found;
 }

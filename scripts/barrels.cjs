@@ -116,27 +116,40 @@ module.exports = function barrels({ types: t, parse }) {
     return null;
   }
 
-  /** The imports that stand for one from an index; itself where it is from none. */
+  /** What stands for an import from an index, or for names passed on from one; itself where there is none. */
   function asHomes(node, filename) {
-    if (node.type !== 'ImportDeclaration' || node.importKind === 'type' || node.specifiers.length === 0)
-      return [node];
+    const imports = node.type === 'ImportDeclaration' && node.importKind !== 'type';
+    const passesOn = node.type === 'ExportNamedDeclaration' && node.exportKind !== 'type' && node.source;
+    if (!(imports || passesOn) || node.specifiers.length === 0) return [node];
     const file = fileOf(node.source.value, filename);
     if (!file || file === filename || !reading(file).index) return [node];
     const stay = [];
     const homes = [];
     for (const each of node.specifiers) {
-      const name = importedName(each);
-      const home = name === null || each.importKind === 'type' ? null : homeOf(file, name);
+      const name = imports ? importedName(each) : each.type === 'ExportSpecifier' ? nameOf(each.local) : null;
+      const typed = (each.importKind ?? each.exportKind) === 'type';
+      const home = name === null || typed ? null : homeOf(file, name);
       if (!home || home.file === file) stay.push(each);
       else {
-        const specifier =
-          home.name === 'default'
-            ? t.importDefaultSpecifier(each.local)
-            : t.importSpecifier(each.local, t.identifier(home.name));
-        homes.push(t.importDeclaration([specifier], t.stringLiteral(home.file)));
+        const source = t.stringLiteral(home.file);
+        if (passesOn)
+          homes.push(
+            t.exportNamedDeclaration(
+              null,
+              [t.exportSpecifier(t.identifier(home.name), each.exported)],
+              source,
+            ),
+          );
+        else if (home.name === 'default')
+          homes.push(t.importDeclaration([t.importDefaultSpecifier(each.local)], source));
+        else
+          homes.push(t.importDeclaration([t.importSpecifier(each.local, t.identifier(home.name))], source));
       }
     }
-    return [...(stay.length > 0 ? [t.importDeclaration(stay, node.source)] : []), ...homes];
+    const left = passesOn
+      ? (of) => t.exportNamedDeclaration(null, of, node.source)
+      : (of) => t.importDeclaration(of, node.source);
+    return [...(stay.length > 0 ? [left(stay)] : []), ...homes];
   }
 
   return {

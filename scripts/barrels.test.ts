@@ -13,7 +13,7 @@ function imports(code: string): readonly string[] {
     plugins: [barrels],
     parserOpts: { plugins: ['typescript'] },
   });
-  return [...(out?.code ?? '').matchAll(/import (.+) from "(.+)";/g)].map(
+  return [...(out?.code ?? '').matchAll(/(?:import|export) (.+) from "(.+)";/g)].map(
     ([, names, from]) => `${names} < ${(from as string).replace(`${ROOT}/`, '')}`,
   );
 }
@@ -24,6 +24,13 @@ test('a name from an index comes from the file that holds it, under the name it 
     '{ plantName } < core/patch/garden.ts',
   ]);
   expect(imports("import { fold } from '@core/ledger';")).toEqual(['{ fold } < core/ledger/state.ts']);
+});
+
+test('a name passed on from an index comes from the file that holds it', () => {
+  expect(imports("export { growing, plantName as name } from '../patch';")).toEqual([
+    '{ growing } < core/patch/garden.ts',
+    '{ plantName as name } < core/patch/garden.ts',
+  ]);
 });
 
 test('what is handed on through two indexes, or under another name, is followed to its end', () => {

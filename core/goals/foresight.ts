@@ -1,8 +1,9 @@
 import { bloomOutlook, type DayTemperature, type VarietyOutlook } from '../bloom';
 import type { Place, Stand, State } from '../ledger';
 import type { LocalDate } from '../time';
-import { goalSums, type GoalSum } from './goals';
+import { goalSum, goalSums, type GoalSum } from './goals';
 import { lastSeason, type LastSeason } from './lastSeason';
+import { perMorningOf } from './perMorning';
 import { ripeSeed, type RipeSeed } from './ripeSeed';
 import { tonightPlan, type TonightPlan } from './tonight';
 
@@ -39,15 +40,13 @@ export function foresight({ state, place, today, from, temperatures }: Foresight
   };
 }
 
-/** Females that open on a morning in one stand, as the outlook has it; `null` while it says nothing of the stand. */
-export function perMorningOf(outlook: readonly VarietyOutlook[] | null): (stand: Stand) => number | null {
-  return (stand) => {
-    const view = outlook?.find(({ variety }) => variety === stand.variety);
-    const mothers = view?.buds.filter(({ sex }) => sex !== 'male') ?? [];
-    if (!view || mothers.length === 0) return null;
-    // The first two days are seen best: later buds do not show yet. What the buds promise is the stand's by its share of them.
-    const near = view.days.slice(0, 2);
-    const mean = near.reduce((sum, { females }) => sum + females.mean, 0) / Math.max(1, near.length);
-    return (mean * mothers.filter(({ growing }) => growing.stand.id === stand.id).length) / mothers.length;
-  };
+/** What the sum of a goal is told from that is only being thought of. */
+export interface SumInput extends Pick<ForesightInput, 'state' | 'place' | 'today'> {
+  /** With that goal. */
+  readonly stand: Stand;
+  readonly outlook: readonly VarietyOutlook[] | null;
 }
+
+/** The sum of a goal that is only being thought of; `null` where it asks for nothing. */
+export const sumOf = ({ state, place, today, stand, outlook }: SumInput): GoalSum | null =>
+  goalSum(state, place, stand, today, perMorningOf(outlook)(stand));

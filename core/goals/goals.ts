@@ -63,19 +63,6 @@ const USABLE = 0.8;
 /** What no effort reaches: this many times the females that open [M]. */
 const OUT_OF_REACH = 2.5;
 
-/** A goal as the form begins it. */
-export const NO_GOAL: Goal = {
-  kitchenFruits: null,
-  seed: null,
-  mothers: null,
-  fathers: null,
-  fatherVariety: null,
-  by: null,
-  precious: 'keep',
-  assurance: 0.9,
-  bent: {},
-};
-
 /**
  * The sum of one stand's goal; `null` without a goal that asks for anything. `perMorning` as the outlook has it.
  * @example goalSum(state, place, stand, '2026-07-13') // null

@@ -1,5 +1,6 @@
 export * from './sumNumber';
 export * from './malesFor';
+export * from './noGoal';
 export * from './goals';
 export { type SetDoubt } from './doubt';
 export * from './shutting';
@@ -9,3 +10,4 @@ export * from './lastSeason';
 export * from './ripeSeed';
 export * from './tonight';
 export * from './foresight';
+export * from './perMorning';

@@ -11,7 +11,14 @@ import {
   type State,
 } from '@core/ledger';
 import { yearPurity, type YearPurity } from '@core/purity';
-import { foresight, type Foresight, type ForesightInput } from '@core/goals';
+import {
+  foresight,
+  sumOf,
+  type Foresight,
+  type ForesightInput,
+  type GoalSum,
+  type SumInput,
+} from '@core/goals';
 import { planInPieces, type PlanRequest, type RoundPlan } from '@core/planning';
 import { seedOverview, type SeedOverview } from '@core/seed';
 import { demoLog, demoMeanwhile } from '@core/simulation';
@@ -59,6 +66,8 @@ const trade = {
       void quiet.work(studyAhead(state, input.place, input.today));
       return answer;
     }),
+  goalSum: (box: string, recent: readonly AnyEvent[], count: number, input: Omit<SumInput, 'state'>) =>
+    fromLog(box, recent, count, (state): GoalSum | null => sumOf({ ...input, state })),
   study: (box: string, recent: readonly AnyEvent[], count: number, place: Place, question: StudyQuestion) =>
     fromLog(box, recent, count, (state): Study => study(state, place, question)),
   week: (box: string, recent: readonly AnyEvent[], count: number, place: Place, today: LocalDate) =>

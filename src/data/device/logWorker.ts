@@ -32,7 +32,7 @@ export async function askLog<T>(
     recent: readonly AnyEvent[],
     count: number,
   ) => Promise<Answered<T>>,
-  here: () => T,
+  here: () => T | Promise<T>,
   what: Work,
   signal: AbortSignal,
 ): Promise<T> {

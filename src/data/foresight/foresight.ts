@@ -2,17 +2,16 @@ import { useMemo } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { keepingHours, bloomDayOf, morningOver } from '@core/bloom';
 import { walkOrder } from '@core/patch';
-import { foresight, type Foresight } from '@core/goals';
+import type { Foresight, ForesightInput } from '@core/goals';
 import { bandDay } from '@core/rounds';
 import { addDays } from '@core/time';
 import { useGarden, type Garden } from '../garden/garden';
 import { useWeather } from '../weather/weather';
 import { askLog, type LogAsker } from '../device/logWorker';
 import { numberOf } from '../device/numberOf';
+import { here } from './here';
 
-type Question = LogAsker &
-  Pick<Garden, 'place' | 'today'> &
-  Pick<Parameters<typeof foresight>[0], 'from' | 'temperatures'>;
+type Question = LogAsker & Pick<Garden, 'place' | 'today'> & Pick<ForesightInput, 'from' | 'temperatures'>;
 
 /**
  * What is foretold, worked out in the worker from its own reading of the log, so that no tap waits for it; `null` until then.
@@ -49,7 +48,7 @@ function foretold(question: Question, signal: AbortSignal): Promise<Foresight> {
   return askLog(
     question,
     (trade, box, recent, count) => trade.foresight(box, recent, count, rest),
-    () => foresight({ state, ...rest }),
+    async () => (await here.fetch()).foresight({ state, ...rest }),
     'foretold',
     signal,
   );

@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { handsAnswer, type Study } from '@core/study';
 import { localDateOf, shortDayText } from '@core/time';
+import { piece, usePiece } from '@/data/device/pieces';
 import { useGarden } from '@/data/garden/garden';
 import { SetChart } from '../charts/SetChart';
 import { Button, Card, Row } from '../controls';
 import { Txt } from '../theme';
 import { plural } from '../words';
-import { BeesSheet } from './BeesSheet';
 import { LeavingSheet } from './LeavingSheet';
 import { PairNotice } from './PairNotice';
 import { groupName } from './studyWords';
@@ -50,9 +50,17 @@ export function HandsCard({ study: { hands } }: { study: Study }) {
         <Button title="Count bees" small onPress={() => setSheet('bees')} />
       </Row>
       {sheet === 'leave' ? <LeavingSheet onClose={() => setSheet(null)} /> : null}
-      {sheet === 'bees' ? <BeesSheet onClose={() => setSheet(null)} /> : null}
+      {sheet === 'bees' ? <Bees onClose={() => setSheet(null)} /> : null}
     </Card>
   );
+}
+
+const beesSheet = piece(() => import('./BeesSheet'));
+
+/** A few times a season, so fetched when it is asked for. */
+function Bees({ onClose }: { onClose: () => void }) {
+  const { BeesSheet } = usePiece(beesSheet) ?? {};
+  return BeesSheet ? <BeesSheet onClose={onClose} /> : null;
 }
 
 const SHOWN = 3;

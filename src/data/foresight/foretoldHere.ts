@@ -1,0 +1,1 @@
+export { foresight, sumOf } from '@core/goals';

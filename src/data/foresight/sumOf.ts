@@ -1,0 +1,33 @@
+import { useQuery } from '@tanstack/react-query';
+import type { Goal, Stand } from '@core/ledger';
+import type { GoalSum } from '@core/goals';
+import { askLog } from '../device/logWorker';
+import { numberOf } from '../device/numberOf';
+import { useGarden } from '../garden/garden';
+import { here } from './here';
+import { useOutlook } from './outlook';
+
+/** The sum of a goal that is only being thought of; the one before stands while it is worked out. */
+export function useSumOf(stand: Stand, goal: Goal): GoalSum | null {
+  const { state, place, today, space, store } = useGarden();
+  const outlook = useOutlook();
+  const thought = { ...stand, goal };
+  const { data } = useQuery({
+    queryKey: ['goal sum', space, numberOf(state), outlook && numberOf(outlook), today, stand.id, goal],
+    queryFn: ({ signal }) =>
+      askLog(
+        { state, space, store },
+        (trade, box, recent, count) =>
+          trade.goalSum(box, recent, count, { place, today, stand: thought, outlook }),
+        async () => (await here.fetch()).sumOf({ state, place, today, stand: thought, outlook }),
+        'foretold',
+        signal,
+      ),
+    placeholderData: (before, query) => (query?.queryKey[5] === stand.id ? before : undefined),
+    staleTime: Infinity,
+    gcTime: 60_000,
+    retry: false,
+    networkMode: 'always',
+  });
+  return data ?? null;
+}

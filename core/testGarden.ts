@@ -164,9 +164,10 @@ export class TestGarden {
     crop: CropId,
     name: string,
     count: number,
-    options: { reason?: Reason; goal?: Partial<Goal>; system?: SexSystem | null } = {},
+    options: { reason?: Reason; goal?: Partial<Goal>; system?: SexSystem | null; on?: LocalDate } = {},
   ): Planted {
-    const at = this.time(this.began, 9);
+    const plantedOn = options.on ?? this.began;
+    const at = this.time(plantedOn, 9);
     const bed = this.ids.subject('bed', at);
     const variety = this.ids.subject('variety', at);
     const stand = this.ids.subject('stand', at);
@@ -190,7 +191,7 @@ export class TestGarden {
         stand,
         label: String(i + 1),
         ...spot,
-        plantedOn: this.began,
+        plantedOn,
       });
       return plant;
     });

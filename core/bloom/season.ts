@@ -151,11 +151,20 @@ export type Flowering = 'on' | 'not-now' | 'over';
  * @example floweringOf(state, place, stand, '2026-07-06') // 'on'
  */
 export function floweringOf(state: SeasonTables, place: Place, stand: Stand, date: LocalDate): Flowering {
+  return floweringIn(state, place, stand, date, seasonOf(state, place, stand, date));
+}
+
+function floweringIn(
+  state: SeasonTables,
+  place: Place,
+  stand: Stand,
+  date: LocalDate,
+  { over, frost }: Season,
+): Flowering {
   const plants = plantsOfStand(state, stand.id);
   const lately = (since: LocalDate) => flowerSince(state, plants, since, place.zone);
   const variety = state.varieties.get(stand.variety);
   const crop = variety && cropOf(variety.crop);
-  const { over, frost } = seasonOf(state, place, stand, date);
   const recent = addDays(date, -LATELY_DAYS);
   if (over) {
     const thawed = frost.late !== null && frost.late < date ? addDays(frost.late, 1) : recent;
@@ -211,8 +220,8 @@ export function inFlower(
   const about = (stand: Stand) => {
     const variety = state.varieties.get(stand.variety);
     const annual = variety !== undefined && cropOf(variety.crop).perennial === null;
-    const is = floweringOf(state, place, stand, date);
-    return { is, begins: annual ? seasonOf(state, place, stand, date).begins : null };
+    const season = seasonOf(state, place, stand, date);
+    return { is: floweringIn(state, place, stand, date, season), begins: annual ? season.begins : null };
   };
   return ({ stand, plant }) => {
     const found = known.get(stand.id) ?? about(stand);

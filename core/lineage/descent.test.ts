@@ -1,10 +1,22 @@
 import fc from 'fast-check';
 import type { FlowerId, PlantId } from '../ids';
-import { couldBeOf } from '../patch';
-import { fold } from '../ledger';
+import { fold, type Lot, type Plant } from '../ledger';
+import { couldBeOf, sownSaid } from '../patch';
+import { offspringOff } from '../purity';
 import { seededRandom } from '../random';
+import { lotStanding } from '../seed';
 import { Seasons } from '../testSeasons';
-import { ancestorsFirst, inbreeding, kinship, kinshipAmong, lineageOf, mixingOf, type PedigreeRow } from '.';
+import {
+  ancestorsFirst,
+  growOutOf,
+  inbreeding,
+  kinship,
+  kinshipAmong,
+  lineageOf,
+  mixingOf,
+  plantsOfLot,
+  type PedigreeRow,
+} from '.';
 
 const lineageIn = (seasons: Seasons) => lineageOf(seasons.state);
 
@@ -62,9 +74,10 @@ describe('descent', () => {
         const pick = () => all[Math.floor(random() * all.length)] as PlantId;
         for (let i = 0; i < many; i++) {
           const [mother, father] = [pick(), pick()];
+          const lot = s.lot(first.variety, [s.fruit(mother, [father])]);
           const { plants } = s.stand('Slate Dome', 1);
           const child = plants[0] as PlantId;
-          s.sow(child, s.lot(first.variety, [s.fruit(mother, [father])]));
+          s.sow(child, lot);
           all.push(child);
           rows.push({ id: child, mother, father });
         }
@@ -85,16 +98,24 @@ describe('descent', () => {
     const fruit = s.fruit(a, [b]);
     const lot = s.lot(variety, [fruit]);
     s.sow(a, lot);
+    expect(lineageIn(s).of(a)).toMatchObject({ lot: null, pairs: [], oddities: ['sown-before-ripe'] });
+    // Where the days of planting allow it, it still can't be its own ancestor.
+    const planted = s.state.plants.get(a);
+    s.garden.write(s.garden.time('2021-06-05', 9), {
+      kind: 'corrected',
+      subject: a,
+      target: planted?.event,
+      changes: { plantedOn: '2021-05-20' },
+    } as never);
     expect(lineageIn(s).of(a)).toMatchObject({ pairs: [], oddities: ['cycle'] });
     expect(ancestorsFirst(lineageIn(s), [a, b, c])).toHaveLength(3);
     s.garden.write(s.garden.time('2020-06-01', 9), { kind: 'clonedFrom', plant: b, parent: b });
     expect(lineageIn(s).of(b).oddities).toEqual(['own-clone']);
-    s.sow(c, s.lot(variety, []));
-    expect(lineageIn(s).of(c)).toMatchObject({ pairs: [], oddities: ['no-fruits'] });
-    s.sow(c, s.lot(variety, ['flower:01KS22Y8C047C4FEZDQK8YZG00' as FlowerId]));
-    expect(lineageIn(s).of(c).oddities).toEqual(['no-mother']);
-    s.sow(c, s.lot(variety, [fruit], 2024));
-    expect(lineageIn(s).of(c).oddities).toEqual(['sown-before-ripe']);
+    const [d] = s.stand('Slate Dome', 1).plants as [PlantId];
+    s.sow(d, s.lot(variety, [], 2020));
+    expect(lineageIn(s).of(d)).toMatchObject({ pairs: [], oddities: ['no-fruits'] });
+    s.sow(d, s.lot(variety, ['flower:01KS22Y8C047C4FEZDQK8YZG00' as FlowerId]));
+    expect(lineageIn(s).of(d).oddities).toEqual(['no-mother']);
   });
 
   test('seed is no older than the fruit that it lay in: what stood before that can’t be of the lot', () => {
@@ -115,13 +136,62 @@ describe('descent', () => {
     expect(could(null)).toBe(true);
   });
 
+  test('what a log says of a lot that can’t be is kept and told, and counts for nothing: parents, plants, off-types', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('fruits', 'year', 'one fruit'),
+        fc.boolean(),
+        fc.integer({ min: 1, max: 4 }),
+        (how, ofStand, count) => {
+          const s = new Seasons();
+          const { variety, plants } = s.stand('Slate Dome', 2);
+          const [a, b] = plants as [PlantId, PlantId];
+          // Of one planting with the mothers: they stood there while the fruit grew.
+          const { stand, plants: same } = s.garden.plant('squash-maxima', 'Slate Dome', count);
+          const fruit = s.fruit(a, [b]);
+          const lot = how === 'year' ? s.lot(variety, [], 2021) : s.lot(variety, [fruit]);
+          for (const subject of ofStand ? [stand] : same)
+            s.sow(subject, lot, how === 'one fruit' ? fruit : null);
+          for (const plant of same)
+            s.garden.write(s.garden.time('2021-08-01', 9), {
+              kind: 'offTypeFound',
+              plant,
+              shownBy: 'fruit',
+            });
+          const found = s.state.lots.get(lot) as Lot;
+          for (const plant of same) {
+            expect(lineageIn(s).of(plant)).toEqual({
+              plant,
+              lot: null,
+              pairs: [],
+              oddities: ['sown-before-ripe'],
+            });
+            expect(sownSaid(s.state.plants.get(plant) as Plant, s.state)?.lot).toBe(lot);
+          }
+          expect(plantsOfLot(s.state, lot)).toEqual([]);
+          expect(growOutOf(s.state, found)).toMatchObject({ onRecord: { grown: 0, off: 0 }, fruits: [] });
+          expect(offspringOff(s.state).size).toBe(0);
+          const { grade, sown, oddities } = lotStanding(s.state, found, '2021-10-20');
+          expect({ sown, odd: oddities.includes('sown-before-ripe') }).toEqual({ sown: 0, odd: true });
+          // Another planting, of the spring after, is of it as before.
+          const next = s.stand('Slate Dome', 1);
+          s.sow(next.stand, lot);
+          expect(plantsOfLot(s.state, lot)).toEqual(next.plants);
+          expect(lotStanding(s.state, found, '2021-10-20').grade).toBe(grade);
+        },
+      ),
+      { numRuns: 12 },
+    );
+  });
+
   test('thirty generations from seed to seed', () => {
     const s = new Seasons();
     const { variety, plants } = s.stand('Slate Dome', 1);
     let last = plants[0] as PlantId;
     for (let i = 0; i < 30; i++) {
+      const lot = s.lot(variety, [s.fruit(last, [last])]);
       const next = s.stand('Slate Dome', 1).plants[0] as PlantId;
-      s.sow(next, s.lot(variety, [s.fruit(last, [last])]));
+      s.sow(next, lot);
       last = next;
     }
     expect(2 * kinshipAmong(lineageIn(s), [last])(last, last) - 1).toBeCloseTo(1 - 2 ** -30, 12);

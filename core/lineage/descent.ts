@@ -1,7 +1,7 @@
 import type { FlowerId, LotId, PlantId, SubjectId } from '../ids';
 import type { Flower, Lot, Plant, Stand, State } from '../ledger';
-import { sownFrom } from '../patch';
-import { remembered, sameUnder, some, steady } from '../remember';
+import { lotFlowers, sownFrom, sownSaid } from '../patch';
+import { remembered, sameUnder, steady } from '../remember';
 
 /** A mother and a father that a plant may have, and how likely these two are; `null`: nobody knows. */
 export interface ParentPair {
@@ -81,11 +81,12 @@ export function fruitPairs(
 }
 
 /** A plant as far as its descent goes: its health or its tallies change none of it. */
-type Sown = Pick<Plant, 'id' | 'stand' | 'plantedOn' | 'sown' | 'cloneOf' | 'reason'>;
+type Sown = Pick<Plant, 'id' | 'stand' | 'plantedOn' | 'addedAt' | 'sown' | 'cloneOf' | 'reason'>;
 
 const sameSown = (a: Sown, b: Sown) =>
   a.stand === b.stand &&
   a.plantedOn === b.plantedOn &&
+  a.addedAt === b.addedAt &&
   a.sown?.lot === b.sown?.lot &&
   a.sown?.fruit === b.sown?.fruit &&
   a.cloneOf === b.cloneOf &&
@@ -116,9 +117,9 @@ const plantsSown = remembered(
   ({ plants }) =>
     steadyPlants(
       new Map(
-        [...plants.values()].map(({ id, stand, plantedOn, sown, cloneOf, reason }) => [
+        [...plants.values()].map(({ id, stand, plantedOn, addedAt, sown, cloneOf, reason }) => [
           id,
-          { id, stand, plantedOn, sown, cloneOf, reason },
+          { id, stand, plantedOn, addedAt, sown, cloneOf, reason },
         ]),
       ),
     ),
@@ -135,17 +136,6 @@ const standsSown = remembered(
     ),
 );
 
-/** The fruits that became seed of a lot, the only flowers that count; worked out once for a state. */
-const flowersOfLots = remembered(
-  'lot fruits',
-  ({ lots, flowers }: Pick<State, 'lots' | 'flowers'>) => ({ lots, flowers }),
-  ({ lots, flowers }) =>
-    some(
-      flowers,
-      [...lots.values()].flatMap(({ fruits }) => fruits),
-    ),
-);
-
 /** Where every plant of the patch comes from, circles taken out. */
 export const lineageOf = remembered(
   'lineage',
@@ -154,7 +144,7 @@ export const lineageOf = remembered(
     varieties: state.varieties,
     plants: plantsSown(state),
     stands: standsSown(state),
-    flowers: flowersOfLots(state),
+    flowers: lotFlowers(state),
   }),
   (state): Lineage => {
     const origins = new Map<PlantId, PlantId>();
@@ -196,6 +186,8 @@ function descentOf(id: PlantId, state: Known, self: (plant: PlantId) => PlantId)
   const sown = plant ? sownFrom(plant, state) : null;
   const lot = sown?.lot == null ? undefined : state.lots.get(sown.lot);
   const clone: LineageOddity[] = plant?.cloneOf != null && self(id) === id ? ['own-clone'] : [];
+  if (plant && !sown && sownSaid(plant, state))
+    return { plant: id, lot: null, pairs: [], oddities: [...clone, 'sown-before-ripe'] };
   if (!plant || !sown || lot?.from !== 'fruits')
     return { plant: id, lot: sown?.lot ?? null, pairs: [], oddities: clone };
   const fruits = fruitsOf(state, lot, sown.fruit);
@@ -206,7 +198,6 @@ function descentOf(id: PlantId, state: Known, self: (plant: PlantId) => PlantId)
   const checks: readonly (readonly [LineageOddity, boolean])[] = [
     ['no-fruits', lot.fruits.length === 0],
     ['no-mother', fruits.length < named || pairs.some(({ mother }) => mother === null)],
-    ['sown-before-ripe', plant.plantedOn !== null && Number(plant.plantedOn.slice(0, 4)) < lot.year],
   ];
   return {
     plant: id,

@@ -1,6 +1,6 @@
 import type { FlowerId, LotId, PlantId, VarietyId } from '../ids';
 import type { Lot, State } from '../ledger';
-import { sownFrom } from '../patch';
+import { lotFlowers, sownFrom, sownSaid } from '../patch';
 import { remembered } from '../remember';
 import { fruitPairs, lineageOf, type Lineage, type ParentPair } from './descent';
 import { heterozygosityOf, recurrentShare } from './generations';
@@ -181,9 +181,20 @@ export function plantsOfLot(state: State, lot: LotId): readonly PlantId[] {
   return plantsByLot(state).get(lot) ?? [];
 }
 
+/** How many plants are said to be of a lot that can't be: they stood there before its seed was ripe. */
+export const saidOfLot = (state: State, lot: LotId): number =>
+  [...state.plants.values()].filter(
+    (plant) => sownSaid(plant, state)?.lot === lot && sownFrom(plant, state) === null,
+  ).length;
+
 const plantsByLot = remembered(
   'lot plants',
-  ({ plants, stands }: Pick<State, 'plants' | 'stands'>) => ({ plants, stands }),
+  (state: Pick<State, 'plants' | 'stands' | 'lots' | 'flowers'>) => ({
+    plants: state.plants,
+    stands: state.stands,
+    lots: state.lots,
+    flowers: lotFlowers(state),
+  }),
   (state): ReadonlyMap<LotId, readonly PlantId[]> => {
     const by = new Map<LotId, PlantId[]>();
     for (const plant of state.plants.values()) {

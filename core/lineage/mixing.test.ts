@@ -39,8 +39,9 @@ describe('mixing', () => {
     const s = new Seasons();
     const { variety, plants } = s.stand('Slate Dome', 4);
     const [a, b, c, d] = plants as [PlantId, PlantId, PlantId, PlantId];
+    const lot = s.lot(variety, [s.fruit(a, [b])]);
     const next = s.stand('Slate Dome', 2);
-    s.sow(next.stand, s.lot(variety, [s.fruit(a, [b])]));
+    s.sow(next.stand, lot);
     const [e, f] = next.plants as [PlantId, PlantId];
     const strangers = mixingWith(s.state, variety, '2021', [{ mother: c, fathers: [d] }]);
     const sisters = mixingWith(s.state, variety, '2021', [{ mother: e, fathers: [f] }]);

@@ -1,8 +1,7 @@
 import { cropOf, type Crop, type Reason } from '../crops';
-import type { PlantId, StandId, SubjectId, VarietyId } from '../ids';
-import type { Bed, Flower, Lot, Patch, Plant, SownView, Stand, State, Variety } from '../ledger';
+import type { PlantId, StandId, VarietyId } from '../ids';
+import type { Bed, Flower, Lot, Patch, Plant, Stand, State, Variety } from '../ledger';
 import { remembered } from '../remember';
-import type { LocalDate } from '../time';
 
 /** The tables that say what grows where. */
 export type Planted = Pick<State, 'plants' | 'stands' | 'varieties' | 'beds'>;
@@ -77,36 +76,6 @@ export function growing(state: Planted, plantId: PlantId): Growing | null {
  */
 export function plantName({ variety, plant }: Pick<Growing, 'variety' | 'plant'>): string {
   return `${variety.name} ${plant.label}`;
-}
-
-/**
- * What a plant was sown from: as it was said of it, else of its stand; `null`: nobody said.
- * @example sownFrom(mother.plant, state) // null
- */
-export function sownFrom(
-  plant: Pick<Plant, 'sown' | 'stand'>,
-  { stands }: { readonly stands: ReadonlyMap<SubjectId, Pick<Stand, 'sown'>> },
-): SownView | null {
-  return plant.sown ?? stands.get(plant.stand)?.sown ?? null;
-}
-
-/**
- * Whether a plant that went into the ground on a day can be of a lot: not where a fruit of it was worked, or picked, on that day or later,
- * nor in a year before the lot's. Of one of which nobody said when it was planted, anything can be.
- * @example couldBeOf('2026-05-20', { year: 2025, fruits: [] }, state) // true
- */
-export function couldBeOf(
-  plantedOn: LocalDate | null,
-  { year, fruits }: Pick<Lot, 'year' | 'fruits'>,
-  { flowers }: Pick<State, 'flowers'>,
-): boolean {
-  if (plantedOn === null) return true;
-  if (Number(plantedOn.slice(0, 4)) < year) return false;
-  return fruits.every((id) => {
-    const flower = flowers.get(id);
-    const ripe = (flower?.harvested ?? flower?.pollinations[0])?.at;
-    return ripe === undefined || ripe.slice(0, 10) < plantedOn;
-  });
 }
 
 /**

@@ -1,4 +1,5 @@
 export * from './garden';
+export * from './sown';
 export * from './layout';
 export * from './shelter';
 export * from './turns';

@@ -1,7 +1,7 @@
 import { upperBound } from '../fruitset';
 import type { EventId, FlowerId } from '../ids';
 import type { Lot, State } from '../ledger';
-import { sownFrom } from '../patch';
+import { lotFlowers, sownFrom } from '../patch';
 import { remembered } from '../remember';
 
 /** Plants grown from the seed of a fruit, those of them that were not true to the variety, and the entries that say so. */
@@ -20,8 +20,14 @@ const CONFIDENCE = 0.95;
  */
 export const offspringOff = remembered(
   'offspring off',
-  ({ lots, plants, stands }: Pick<State, 'lots' | 'plants' | 'stands'>) => ({ lots, plants, stands }),
-  ({ lots, plants, stands }): ReadonlyMap<FlowerId, Offspring> => {
+  (state: Pick<State, 'lots' | 'plants' | 'stands' | 'flowers'>) => ({
+    lots: state.lots,
+    plants: state.plants,
+    stands: state.stands,
+    flowers: lotFlowers(state),
+  }),
+  (tables): ReadonlyMap<FlowerId, Offspring> => {
+    const { lots, plants } = tables;
     const found = new Map<FlowerId, Offspring>();
     for (const lot of lots.values())
       for (const { fruit, grown, off, events } of countedIn(lot)) {
@@ -35,7 +41,7 @@ export const offspringOff = remembered(
       }
     const single = new Map<FlowerId, EventId[]>();
     for (const plant of plants.values()) {
-      const fruit = plant.offType ? (sownFrom(plant, { stands })?.fruit ?? null) : null;
+      const fruit = plant.offType ? (sownFrom(plant, tables)?.fruit ?? null) : null;
       if (plant.offType && fruit !== null)
         single.set(fruit, [...(single.get(fruit) ?? []), plant.offType.event]);
     }

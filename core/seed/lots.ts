@@ -7,6 +7,7 @@ import {
   growOutOf,
   mixtureOfFruits,
   plantsOfLot,
+  saidOfLot,
   type Generation,
   type GrowOutFinding,
   type Mixture,
@@ -37,7 +38,9 @@ export type LotOddity =
   /** Its seed would be older than the work on a fruit of it. */
   | 'year-before'
   /** A fruit of it was lost, by what was written. */
-  | 'lost-fruit';
+  | 'lost-fruit'
+  /** Plants are said to be of it that stood there before its seed was ripe. */
+  | 'sown-before-ripe';
 
 /** A lot of seed, and all that follows from its record. */
 export interface LotStanding {
@@ -100,7 +103,8 @@ const countedShare = ({ off, grown }: GrowOutFinding, { low, high }: Interval): 
 });
 
 function odditiesOfLot(state: State, lot: Lot, flowers: readonly Flower[]): LotOddity[] {
-  if (lot.from !== 'fruits') return [];
+  const sown: LotOddity[] = saidOfLot(state, lot.id) > 0 ? ['sown-before-ripe'] : [];
+  if (lot.from !== 'fruits') return sown;
   const mothers = new Set(flowers.flatMap(({ plant }) => growing(state, plant)?.variety.id ?? []));
   const elsewhere = lotsByFruit(state);
   const checks: readonly (readonly [LotOddity, boolean])[] = [
@@ -111,7 +115,7 @@ function odditiesOfLot(state: State, lot: Lot, flowers: readonly Flower[]): LotO
     ['year-before', flowers.some((flower) => Number(workedIn(flower)) > lot.year)],
     ['lost-fruit', flowers.some(({ lost }) => lost !== null)],
   ];
-  return checks.flatMap(([what, so]) => (so ? [what] : []));
+  return [...checks.flatMap(([what, so]) => (so ? [what] : [])), ...sown];
 }
 
 /** The lots in which each fruit is. */

@@ -1,6 +1,6 @@
 import { cropOf, FRUIT_SHAPES, hasRounds, reasonsOf, systemsOf } from '@core/crops';
 import type { Draft, Stand, Variety } from '@core/ledger';
-import { plantsOfStand } from '@core/patch';
+import { plantsOfStand, stoodSince } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
 import { standForm, typedStand, type TypedStand } from '@/data/forms/standForm';
 import { useRecording } from '@/data/garden/useRecording';
@@ -30,6 +30,7 @@ export function StandEditSheet({
   const form = useTyped<TypedStand, TypedStand>(standForm, before);
   const { value, set } = form;
   const { state } = useGarden();
+  const first = plantsOfStand(state, stand.id).find(({ ended }) => !ended);
   const { shape, system, traits, reason } = value;
   const systems = systemsOf(crop);
   const keep = form.keep(async (read) => {
@@ -94,7 +95,7 @@ export function StandEditSheet({
         crop={variety.crop}
         lot={value.lot}
         fruit={value.fruit}
-        plantedOn={plantsOfStand(state, stand.id).find(({ ended }) => !ended)?.plantedOn ?? null}
+        since={first ? stoodSince(first) : null}
         none={stand.sown === null ? 'not said' : 'none of these'}
         onChange={(lot, fruit) => set({ lot, fruit })}
       />

@@ -3,13 +3,14 @@ import type { CropId } from '@core/crops';
 import type { PlantId } from '@core/ids';
 import type { Draft } from '@core/ledger';
 import { lineageOf } from '@core/lineage';
-import { lotName, plantsOfStand, sownFrom, type Growing } from '@core/patch';
+import { lotName, plantsOfStand, sownFrom, sownSaid, stoodSince, type Growing } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { Button, Card, Field, Notice, Row, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 import { plantText } from '../words';
 import { SownTiles } from './SownTiles';
+import { lineageOddityText } from './words';
 
 /** What a plant of a crop is grown on from, besides seed. */
 const CLONE: Readonly<Partial<Record<CropId, string>>> = { strawberry: 'runner', potato: 'tuber' };
@@ -20,7 +21,8 @@ export function PlantSeed({ growing: each, onTree }: { growing: Growing; onTree:
   const { busy, problem, save } = useRecording();
   const [asking, setAsking] = useState<'lot' | 'clone' | 'keep' | 'variety' | null>(null);
   const { plant, crop } = each;
-  const sown = sownFrom(plant, state);
+  const sown = sownSaid(plant, state);
+  const canBe = sown === null || sownFrom(plant, state) !== null;
   const lot = sown?.lot == null ? undefined : state.lots.get(sown.lot);
   const fruit = sown?.fruit == null ? undefined : state.flowers.get(sown.fruit);
   // A plant of a variety that began as one seedling is of its tubers, without anybody saying so of each.
@@ -37,9 +39,10 @@ export function PlantSeed({ growing: each, onTree }: { growing: Growing; onTree:
         {from !== null
           ? `A runner, tuber or cutting of ${plantText(state, from)}: one and the same parent.`
           : lot
-            ? `Sown from ${lotName(lot, state)}${fruit ? `, fruit ${fruit.mark ?? 'without a mark'}` : ''}.`
+            ? `${canBe ? 'Sown' : 'Said to be sown'} from ${lotName(lot, state)}${fruit ? `, fruit ${fruit.mark ?? 'without a mark'}` : ''}.`
             : 'From which seed, nobody said.'}
       </Txt>
+      {canBe ? null : <Notice tone="brick" text={lineageOddityText['sown-before-ripe']} />}
       {plant.keepers.map(({ event, trait, note, by }) => (
         <Txt key={event}>{`Kept for ${trait}${note ? `: ${note}` : ''}${by ? ` (${by})` : ''}`}</Txt>
       ))}
@@ -83,7 +86,7 @@ export function PlantSeed({ growing: each, onTree }: { growing: Growing; onTree:
           crop={each.variety.crop}
           lot={sown?.lot}
           fruit={sown?.fruit ?? null}
-          plantedOn={plant.plantedOn}
+          since={stoodSince(plant)}
           none="none of these"
           onChange={(to, of) => void save({ kind: 'sownFrom', subject: plant.id, lot: to, fruit: of })}
         />

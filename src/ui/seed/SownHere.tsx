@@ -1,5 +1,5 @@
 import type { Lot } from '@core/ledger';
-import { couldBeOf, plantsOfStand } from '@core/patch';
+import { couldBeOf, plantsOfStand, stoodSince } from '@core/patch';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { Button, Notice } from '../controls';
@@ -11,7 +11,7 @@ export function SownHere({ lot }: { lot: Lot }) {
   const { busy, problem, save } = useRecording();
   const unsaid = [...state.stands.values()].flatMap((stand) => {
     const plants = plantsOfStand(state, stand.id).filter(
-      ({ ended, sown, plantedOn }) => !ended && sown === null && couldBeOf(plantedOn, lot, state),
+      (plant) => !plant.ended && plant.sown === null && couldBeOf(stoodSince(plant), lot, state),
     );
     return stand.variety === lot.variety && stand.sown === null && plants.length > 0
       ? [{ stand, plants: plants.length, bed: state.beds.get(stand.bed)?.name ?? 'a bed' }]

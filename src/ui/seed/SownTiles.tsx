@@ -12,7 +12,7 @@ export function SownTiles({
   crop,
   lot,
   fruit,
-  plantedOn = null,
+  since = null,
   none,
   onChange,
 }: {
@@ -20,8 +20,8 @@ export function SownTiles({
   /** `undefined`: nobody said, and nothing shows as chosen. */
   lot: LotId | null | undefined;
   fruit: FlowerId | null;
-  /** What can't be is not offered; `null`: nobody said when. */
-  plantedOn?: LocalDate | null;
+  /** Since when it stands there: what can't be is not offered. `null`: still to be planted. */
+  since?: LocalDate | null;
   /** The words for "from no lot": where they record nothing, or where they are an answer. */
   none: 'not said' | 'none of these';
   onChange: (lot: LotId | null, fruit: FlowerId | null) => void;
@@ -31,8 +31,7 @@ export function SownTiles({
   if (!state) return null;
   const lots = lotsInOrder(state).filter(
     (each) =>
-      state.varieties.get(each.variety)?.crop === crop &&
-      (each.id === lot || couldBeOf(plantedOn, each, state)),
+      state.varieties.get(each.variety)?.crop === crop && (each.id === lot || couldBeOf(since, each, state)),
   );
   if (lots.length === 0) return null;
   const fruits = lot == null ? [] : fruitsOfLot(state, lot);

@@ -42,11 +42,14 @@ export const lotOddityText: Readonly<Record<LotOddity, string>> = {
   'two-varieties': 'Its mothers are of more than one variety.',
   'year-before': 'By its year it would be older than the work on one of its fruits.',
   'lost-fruit': 'A fruit of it was lost, by what was written.',
+  'sown-before-ripe':
+    'Plants that stood in the ground before its seed was ripe are said to be sown from it. They don’t count as its own.',
 };
 
 export const lineageOddityText: Readonly<Record<LineageOddity, string>> = {
   cycle: 'By what was written it would be its own ancestor. Its parents count as not known.',
-  'sown-before-ripe': 'It stood in the ground before the seed of its lot was ripe, by what was written.',
+  'sown-before-ripe':
+    'It stood in the ground before the seed of the lot that it is said to be from was ripe. Its parents count as not known.',
   'no-fruits': 'Its lot is from own fruits, but none is named.',
   'no-mother': 'The mother of a fruit of its lot was never planted here, or is on another phone.',
   'own-clone': 'It would be a cutting of itself.',

@@ -278,6 +278,20 @@ const MUTANTS = [
     tests: ['core/fruitset'],
   },
   {
+    rule: 'a plant that stood there before a lot’s seed was ripe is not of it',
+    file: 'core/patch/sown.ts',
+    from: 'ripe.slice(0, 10) < since',
+    to: 'true',
+    tests: ['core/lineage/descent'],
+  },
+  {
+    rule: 'the sea makes winters mild',
+    file: 'core/sky/climate.ts',
+    from: '- 7.9 * west',
+    to: '',
+    tests: ['core/sky/climate'],
+  },
+  {
     rule: 'the day after a frost that was named an annual’s season is over',
     file: 'core/bloom/season.ts',
     from: 'today > late &&',

@@ -53,18 +53,21 @@ test('what was used last year is fresh this year', () => {
 
 test('a sister is passed over where there is another plant, and taken where there is none', () => {
   const { made, variety, mother, used, fresh } = garden();
-  const [parent, other] = made.plant('squash-maxima', 'Elders', 2).plants as [PlantId, PlantId];
-  const fruit = made.shut('2026-06-30', parent, 'female');
-  made.work(made.time('2026-07-01', 5), fruit, [made.shut('2026-06-30', other, 'male')]);
+  const [parent, other] = made.plant('squash-maxima', 'Elders', 2, { on: '2025-05-20' }).plants as [
+    PlantId,
+    PlantId,
+  ];
+  const fruit = made.shut('2025-07-12', parent, 'female');
+  made.work(made.time('2025-07-13', 5), fruit, [made.shut('2025-07-12', other, 'male')]);
   const lot = 'lot:01KS22Y8C047C4FEZDQK8YZG00';
-  made.write(made.time('2026-07-02', 5), {
+  made.write(made.time('2025-10-02', 5), {
     kind: 'lotBegun',
     lot,
     patch: made.patchId,
     variety,
     from: 'fruits',
     fruits: [fruit],
-    year: 2026,
+    year: 2025,
     note: '',
   });
   for (const subject of [mother, fresh])

@@ -1,7 +1,7 @@
 import { hashText, seededRandom } from '../random';
 import { addDays, daysBetween, localDateOf, type LocalDate } from '../time';
 import { dewPoint, meanDirection } from './air';
-import { climateDay } from './climate';
+import { latitudeDay } from './climate';
 import type { Coordinates } from './sunTimes';
 import type { StationDay, StationReading, WeatherHour } from './weather';
 
@@ -35,7 +35,7 @@ interface DayTruth {
 
 function truthOf(seed: number, place: Coordinates, date: LocalDate): DayTruth {
   const n = daysBetween(EPOCH, date);
-  const usual = climateDay(place, date);
+  const usual = latitudeDay(place, date);
   const wet = noise(seed, 'wet', n);
   const cloudPct = Math.round(Math.min(100, Math.max(0, 40 + 45 * wet)));
   const warmth = 3 * noise(seed, 'warmth', n) - (cloudPct - 40) / 25;

@@ -138,15 +138,6 @@ describe('the weather of a day', () => {
   });
 });
 
-test('the climate is warmest half a year apart on the two halves of the earth, and mild in between', () => {
-  expect(climateDay({ latitude: 46 }, '2026-07-15').maxC).toBeGreaterThan(
-    climateDay({ latitude: 46 }, '2026-01-15').maxC + 15,
-  );
-  expect(climateDay({ latitude: -46 }, '2026-01-15').maxC).toBeGreaterThan(
-    climateDay({ latitude: -46 }, '2026-07-15').maxC + 15,
-  );
-});
-
 test('the first frost is guessed as a range from 40 degrees polewards; nearer the equator latitude tells nothing', () => {
   for (const latitude of [0, 20, 35, 39.9, -39.9]) expect(usualFrost({ latitude })).toBeNull();
   expect(usualFrost({ latitude: 46 })).toEqual({

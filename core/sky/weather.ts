@@ -81,7 +81,7 @@ const SPREAD_C = { noted: 1, lead: [1, 1.5, 2.5, 3.5], felt: 3.5, climate: 6 } a
  * there. Extremes not given are filled from the next source; the source named is that of the temperatures.
  */
 export function weatherOn(
-  place: Pick<Coordinates, 'latitude'>,
+  place: Coordinates,
   date: LocalDate,
   noted: Readonly<Record<LocalDate, Noted>>,
   station: StationReading | null,
@@ -138,7 +138,7 @@ export function weatherOn(
 
 /** `weatherOn` for a run of days. */
 export function weatherSeries(
-  place: Pick<Coordinates, 'latitude'>,
+  place: Coordinates,
   from: LocalDate,
   days: number,
   noted: Readonly<Record<LocalDate, Noted>>,

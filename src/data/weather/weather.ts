@@ -5,6 +5,7 @@ import {
   isKnownWeather,
   simulatedStation,
   weatherOn,
+  type Coordinates,
   type StationReading,
   type WeatherDay,
   type WeatherStation,
@@ -46,6 +47,7 @@ let latest: {
   readonly noted: unknown;
   readonly reading: StationReading | null;
   readonly latitude: number;
+  readonly longitude: number;
   readonly today: LocalDate;
   readonly weather: Weather;
 } | null = null;
@@ -66,8 +68,8 @@ export function useWeather(): Weather {
   });
   const noted = patch?.weather;
   return useMemo(
-    () => weatherFrom(noted ?? NOTHING, on ? station : null, latitude, today),
-    [noted, station, on, latitude, today],
+    () => weatherFrom(noted ?? NOTHING, on ? station : null, { latitude, longitude }, today),
+    [noted, station, on, latitude, longitude, today],
   );
 }
 
@@ -76,7 +78,7 @@ const NOTHING: Patch['weather'] = {};
 function weatherFrom(
   noted: Patch['weather'],
   reading: StationReading | null,
-  latitude: number,
+  { latitude, longitude }: Coordinates,
   today: LocalDate,
 ): Weather {
   if (
@@ -84,13 +86,14 @@ function weatherFrom(
     latest.noted === noted &&
     latest.reading === reading &&
     latest.latitude === latitude &&
+    latest.longitude === longitude &&
     latest.today === today
   )
     return latest.weather;
   const known = new Map<LocalDate, WeatherDay>();
   const weatherOf: WeatherOf = (date) => {
     let day = known.get(date);
-    if (!day) known.set(date, (day = weatherOn({ latitude }, date, noted, reading)));
+    if (!day) known.set(date, (day = weatherOn({ latitude, longitude }, date, noted, reading)));
     return day;
   };
   const temperatures = Array.from({ length: 16 }, (_, i) => addDays(today, i - 9)).flatMap((date) => {
@@ -98,6 +101,6 @@ function weatherFrom(
     return day && isKnownWeather(day) ? [{ date, meanC: day.meanC }] : [];
   });
   const weather: Weather = { weatherOf, station: reading, temperatures };
-  latest = { noted, reading, latitude, today, weather };
+  latest = { noted, reading, latitude, longitude, today, weather };
   return weather;
 }

@@ -36,6 +36,8 @@ function truthOf(seed: number, plants: readonly PlantId[], days: number): Truth 
   const heatOn = new Set<LocalDate>();
   for (let d = 0; d < days; d++)
     if (random() < 0.12) for (let k = 0; k < 3; k++) heatOn.add(addDays(START, d + k));
+  // One season has twice as many openings as another, round what is usual for a vine of squash (common practice: one in 3 to 10 days).
+  const slow = 0.8 + 1.1 * random();
   const females = new Map(
     plants.map((id) => {
       const opens: LocalDate[] = [];
@@ -43,7 +45,7 @@ function truthOf(seed: number, plants: readonly PlantId[], days: number): Truth 
       while (day < days) {
         opens.push(addDays(START, Math.floor(day)));
         // In fits and starts: two close together, then a pause.
-        day += random() < 0.35 ? 1 + random() : 3 + random() * 4;
+        day += slow * (random() < 0.35 ? 1 + random() : 3 + random() * 4);
       }
       return [id as string, opens] as const;
     }),
@@ -59,6 +61,10 @@ function truthOf(seed: number, plants: readonly PlantId[], days: number): Truth 
 
 export interface SeasonRun {
   readonly said: GoalStanding;
+  /** The chance shown on the first evening. */
+  readonly chance: number;
+  /** The chances shown on the first evening and, while it went on, on every fifth after. */
+  readonly chances: readonly number[];
   readonly reached: boolean;
   readonly shut: number;
   readonly wanted: number;
@@ -82,12 +88,15 @@ export function runSeason(seed: number, looking: 'daily' | 'at-the-end'): Season
   });
   const fates = new Map<string, boolean>();
   let said: GoalStanding | null = null;
+  let chance = 1;
+  const chances: number[] = [];
   let shut = 0;
   for (let d = 0; d < useful + TAIL; d++) {
     const date = addDays(START, d - 1);
     if (d < useful) {
       const sum = goalSum(garden.state, TEST_PLACE, stand(), date);
-      said ??= sum?.standing ?? 'done';
+      if (sum && d % 5 === 0 && sum.standing !== 'done') chances.push(sum.plan.chance);
+      if (said === null) [said, chance] = [sum?.standing ?? 'done', sum?.plan.chance ?? 1];
       shut += evening(garden, truth, date);
       dawn(garden, truth, addDays(date, 1), fates);
     }
@@ -96,7 +105,7 @@ export function runSeason(seed: number, looking: 'daily' | 'at-the-end'): Season
   let set = 0;
   for (const flower of garden.state.flowers.values())
     if (fateOf(flower, CROP, TEST_PLACE.zone, '2027-01-01') === 'set') set++;
-  return { said: said ?? 'done', reached: set >= fruits, shut, wanted: fruits, set };
+  return { said: said ?? 'done', chance, chances, reached: set >= fruits, shut, wanted: fruits, set };
 }
 
 function evening(garden: TestGarden, truth: Truth, date: LocalDate): number {

@@ -6,6 +6,18 @@ import type { Goal } from '../ledger';
 const POINT = 1e6;
 
 /**
+ * What is known of the set rate, as a beta distribution: the grower's own number where there is one.
+ * @example betaOf({ bent: {} }, { alpha: 12, beta: 8 }) // { alpha: 12, beta: 8 }
+ */
+export const betaOf = (
+  { bent }: Pick<Goal, 'bent'>,
+  { alpha, beta }: Pick<Rate, 'alpha' | 'beta'>,
+): Pick<Rate, 'alpha' | 'beta'> =>
+  bent.setShare === undefined
+    ? { alpha, beta }
+    : { alpha: bent.setShare * POINT, beta: Math.max(1e-6, (1 - bent.setShare) * POINT) };
+
+/**
  * Pollinations for so many more fruits, as sure as the goal asks; none once the season is over.
  * @example needingAt({ bent: {}, assurance: 0.9 }, { alpha: 12, beta: 8 }, { over: false })(5) // 13
  */
@@ -14,10 +26,7 @@ export function needingAt(
   rate: Pick<Rate, 'alpha' | 'beta'>,
   season: Pick<Season, 'over'>,
 ): (fruits: number) => number {
-  const { alpha, beta } =
-    bent.setShare === undefined
-      ? rate
-      : { alpha: bent.setShare * POINT, beta: Math.max(1e-6, (1 - bent.setShare) * POINT) };
+  const { alpha, beta } = betaOf({ bent }, rate);
   return (fruits) => (season.over ? 0 : pollinationsNeeded({ fruitsWanted: fruits, alpha, beta, assurance }));
 }
 

@@ -2,7 +2,7 @@ import { bloomOutlook } from '../bloom';
 import { fold } from '../ledger';
 import { DEMO_PLACE, DEMO_TODAY } from '../simulation';
 import { demoSeason } from '../testLogs';
-import { foresight, goalSums, perMorningOf, tonightPlan } from '.';
+import { foresight, goalSums, tonightPlan } from '.';
 
 const state = fold(demoSeason());
 const told = foresight({ state, place: DEMO_PLACE, today: DEMO_TODAY, from: DEMO_TODAY });
@@ -19,12 +19,5 @@ test('tonight and the goals rest on the same outlook', () => {
   const outlook = bloomOutlook({ state, zone: DEMO_PLACE.zone, from: DEMO_TODAY });
   expect(told.outlook).toEqual(outlook);
   expect(told.tonight).toEqual(tonightPlan(state, DEMO_PLACE, DEMO_TODAY, outlook));
-  expect(told.goals).toEqual(goalSums(state, DEMO_PLACE, DEMO_TODAY, perMorningOf(outlook)));
-});
-
-test('a stand of which no bud is in sight has no number of females a morning', () => {
-  const [stand] = [...state.stands.values()];
-  expect(perMorningOf(null)(stand as never)).toBeNull();
-  expect(perMorningOf([])(stand as never)).toBeNull();
-  expect(perMorningOf(told.outlook)(stand as never)).toBeGreaterThan(0);
+  expect(told.goals).toEqual(goalSums(state, DEMO_PLACE, DEMO_TODAY));
 });

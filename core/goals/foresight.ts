@@ -3,7 +3,6 @@ import type { Place, Stand, State } from '../ledger';
 import type { LocalDate } from '../time';
 import { goalSum, goalSums, type GoalSum } from './goals';
 import { lastSeason, type LastSeason } from './lastSeason';
-import { perMorningOf } from './perMorning';
 import { ripeSeed, type RipeSeed } from './ripeSeed';
 import { tonightPlan, type TonightPlan } from './tonight';
 
@@ -34,19 +33,17 @@ export function foresight({ state, place, today, from, temperatures }: Foresight
   return {
     outlook,
     tonight: tonightPlan(state, place, today, outlook),
-    goals: goalSums(state, place, today, perMorningOf(outlook)),
+    goals: goalSums(state, place, today),
     ripe: ripeSeed(state, place, today),
     lastSeason: lastSeason(state, place, today),
   };
 }
 
-/** What the sum of a goal is told from that is only being thought of. */
+/** What the sum of a goal is told from that is only being thought of: its stand, with that goal. */
 export interface SumInput extends Pick<ForesightInput, 'state' | 'place' | 'today'> {
-  /** With that goal. */
   readonly stand: Stand;
-  readonly outlook: readonly VarietyOutlook[] | null;
 }
 
 /** The sum of a goal that is only being thought of; `null` where it asks for nothing. */
-export const sumOf = ({ state, place, today, stand, outlook }: SumInput): GoalSum | null =>
-  goalSum(state, place, stand, today, perMorningOf(outlook)(stand));
+export const sumOf = ({ state, place, today, stand }: SumInput): GoalSum | null =>
+  goalSum(state, place, stand, today);

@@ -140,7 +140,7 @@ test('standings: done, on course, behind, past the last useful day, more than wi
   const late = garden(seeds(300, { by: addDays(TODAY, 40) }));
   expect(sumOf(late, TODAY, 3)).toMatchObject({ standing: 'unreachable', morningsLeft: 0 });
   const tight = garden(seeds(3000, { by: addDays(TODAY, 75 + 11), bent: { seedsPerFruit: 200 } }));
-  expect(sumOf(tight, TODAY, 3)?.standing).toBe('behind');
+  expect(sumOf(tight, TODAY, 1.8)?.standing).toBe('behind');
   expect(sumOf(tight, TODAY, 0.1)?.standing).toBe('unreachable');
 });
 

@@ -11,11 +11,21 @@ import {
 } from '../crops';
 import { kitchenPace, lastTool, ratesOf, workTime, type Rate } from '../fruitset';
 import type { Goal, Place, Plant, Stand, State, Variety } from '../ledger';
-import { coversFor, growing, mainPatch, openingOn, plantsOfStand, type Growing } from '../patch';
-import { addDays, daysBetween, type LocalDate } from '../time';
+import { coversFor, growing, mainPatch, plantsOfStand, type Growing } from '../patch';
+import { daysBetween, type LocalDate } from '../time';
 import { doubtOf, needingAt, type SetDoubt } from './doubt';
-import { bringing, NO_PART, parentsMissing, partOf, type Bringing, type GoalPart } from './goalParts';
+import {
+  bringing,
+  NO_PART,
+  parentsMissing,
+  partOf,
+  type Bringing,
+  type GoalPart,
+  type MissingParents,
+} from './goalParts';
+import { bothHalves, nothingToPlan, planOfGoal, type GoalPlan } from './goalPlan';
 import { malesFor } from './malesFor';
+import { openingRate } from './openings';
 import { lastUseful } from './season';
 import { selfingFor, shuttingFor, type Shutting } from './shutting';
 import { shareOf, type SumNumber } from './sumNumber';
@@ -43,8 +53,12 @@ export interface GoalSum extends Shutting {
   readonly fathers: number;
   readonly setRate: Rate;
   readonly setShare: SumNumber;
-  /** Of both halves. */
+  /** Of both halves: what would do without another look. */
   readonly pollinations: number;
+  /** Over the mornings left, look after look. */
+  readonly plan: GoalPlan;
+  /** Of the females to shut: those to be out before the next look shows more. */
+  readonly shutNow: number;
   readonly doubt: SetDoubt;
   readonly malesPerFemale: SumNumber;
   readonly marks: number;
@@ -58,13 +72,9 @@ export interface GoalSum extends Shutting {
   readonly standing: GoalStanding;
 }
 
-/** Share of the females that open which a plan can count on: rain, slips and spoilt flowers take the rest [M]. */
-const USABLE = 0.8;
-/** What no effort reaches: this many times the females that open [M]. */
-const OUT_OF_REACH = 2.5;
-
 /**
- * The sum of one stand's goal; `null` without a goal that asks for anything. `perMorning` as the outlook has it.
+ * The sum of one stand's goal; `null` without a goal that asks for anything. `perMorning`: females that open on
+ * a morning here, where somebody knows better than the record.
  * @example goalSum(state, place, stand, '2026-07-13') // null
  */
 export function goalSum(
@@ -85,7 +95,8 @@ export function goalSum(
   const wanted = fruitsWanted(goal, crop);
   // What selfs has its own plant for a father.
   const asked = selfs ? { ...goal, fathers: null } : goal;
-  const { forSeed, forKitchen } = halvesOf(asked, wanted.fruits, done, males.value, setRate, season);
+  const parents = parentsMissing(asked, done, males.value);
+  const { forSeed, forKitchen } = halvesOf(asked, wanted.fruits, done, parents, setRate, season);
   const work = handWork(
     state,
     place,
@@ -96,7 +107,10 @@ export function goalSum(
     selfs ? null : males.value,
   );
   const left = timeLeft(useful.on, season, today);
-  const flowering = perMorning ?? usualOpening(state, plants, today, left.morningsLeft);
+  const flowering = perMorning ?? openingRate(state, place, plants, today, left.morningsLeft);
+  const whole = forSeed.wanted > 0 ? work.wholeShare.value : 1;
+  const of = { crop, goal, rate: setRate, mornings: left.morningsLeft, perMorning: flowering * whole };
+  const plans = plansOf(forSeed, forKitchen, forSeed.wanted > 0 ? parents : [], season, of);
   return {
     stand,
     variety,
@@ -116,14 +130,9 @@ export function goalSum(
     malesPerFemale: males,
     ...left,
     perMorning: flowering,
-    standing: standingOf(
-      forSeed.left + forKitchen.left,
-      Math.max(work.femalesToShut * (work.underCover ?? 1), forSeed.pollinations) + forKitchen.pollinations,
-      left.morningsLeft,
-      flowering,
-      goal,
-      season,
-    ),
+    plan: plans.whole,
+    shutNow: toShutNow(plans.seed.now, work),
+    standing: standingOf(forSeed.left + forKitchen.left, plans.whole, goal, season, left.morningsLeft),
   };
 }
 
@@ -194,12 +203,11 @@ function halvesOf(
   goal: Goal,
   seedFruits: number,
   done: Bringing,
-  males: number,
+  parents: readonly MissingParents[],
   rate: Rate,
   season: Season,
 ): { readonly forSeed: GoalPart; readonly forKitchen: GoalPart } {
   const needed = needingAt(goal, rate, season);
-  const parents = parentsMissing(goal, done, males);
   return {
     forSeed: seedFruits === 0 ? NO_PART : partOf({ wanted: seedFruits, ...done.seed, parents, needed }),
     forKitchen: goal.kitchenFruits
@@ -215,27 +223,6 @@ function minutesFor(state: State, crop: Crop, stand: Stand, forSeed: GoalPart, f
       (workTime(state, crop).minutes + laterVisits(crop, stand.reason, lastTool(state, crop))) +
     (forKitchen.pollinations * kitchenPace(state, crop.id, kitchenTool(crop)).seconds) / 60
   );
-}
-
-/** The longest stretch of mornings that is reckoned through one by one. */
-const MOST_MORNINGS = 200;
-
-/** What plants of their ages usually open on a morning, over the mornings that are left: young ones have theirs to come. */
-function usualOpening(
-  state: State,
-  plants: readonly Plant[],
-  today: LocalDate,
-  morningsLeft: number | null,
-): number {
-  const mornings = Math.min(MOST_MORNINGS, morningsLeft ?? MOST_MORNINGS);
-  const found = plants.flatMap(({ id }) => growing(state, id) ?? []);
-  // Neither the first morning nor the last speaks for all: some ten of them do.
-  const days = Array.from({ length: 10 }, (_, i) => addDays(today, Math.round((mornings * (i + 0.5)) / 10)));
-  const sum = days.reduce(
-    (total, date) => total + found.reduce((all, each) => all + openingOn(state, each, date), 0),
-    0,
-  );
-  return sum / days.length;
 }
 
 /** Seed in numbers, and the fruits that bring it: no fewer than the mothers asked for. */
@@ -263,25 +250,44 @@ function timeLeft(
   };
 }
 
-/** How a goal stands: flowers still needed against mornings left and females that open on each. */
+/** The plan of what is for seed, which is shut, and that of the whole goal. */
+function plansOf(
+  forSeed: GoalPart,
+  forKitchen: GoalPart,
+  parents: readonly MissingParents[],
+  season: Season,
+  of: Parameters<typeof planOfGoal>[1],
+): { readonly seed: GoalPlan; readonly whole: GoalPlan } {
+  const none = nothingToPlan(forSeed.left + forKitchen.left === 0 ? 1 : 0);
+  if (season.over) return { seed: none, whole: none };
+  const fruits = bothHalves(forSeed, NO_PART);
+  const seed = forSeed.wanted > 0 ? planOfGoal({ ...fruits, parents }, of) : nothingToPlan(1);
+  return { seed, whole: planOfGoal({ ...bothHalves(forSeed, forKitchen), parents }, of) };
+}
+
+/** Closures for the pollinations before the next look; never more than the sum has in all. */
+const toShutNow = (pollinations: number, { femalesToShut, wholeShare, underCover }: Shutting): number =>
+  Math.min(femalesToShut, Math.ceil(pollinations / (underCover ?? 1) / wholeShare.value));
+
+/** What is called behind is reached less than half the time, what can't be reached hardly ever. */
+const BEHIND = 0.5;
+const UNREACHABLE = 0.02;
+
+/** How a goal stands, by its chance. */
 function standingOf(
   fruitsLeft: number,
-  flowers: number,
-  mornings: number | null,
-  perMorning: number,
+  { now, chance }: GoalPlan,
   goal: Goal,
   { over, frost }: Season,
+  mornings: number | null,
 ): GoalStanding {
   const guessed = goal.by === null && frost.from === 'guess';
   if (fruitsLeft === 0) return 'done';
   if (over) return 'over';
-  if (flowers === 0) return 'on-course';
-  if (flowers === Infinity) return 'unreachable';
-  if (mornings === null) return 'on-course';
+  if (now === 0 && chance >= goal.assurance) return 'on-course';
   // A frost that is only guessed makes nothing hopeless: the grower may know better.
-  if (mornings === 0 || flowers > OUT_OF_REACH * perMorning * mornings)
-    return guessed ? 'behind' : 'unreachable';
-  return flowers > USABLE * perMorning * mornings ? 'behind' : 'on-course';
+  if (mornings === 0 || chance < UNREACHABLE) return guessed ? 'behind' : 'unreachable';
+  return chance < BEHIND ? 'behind' : 'on-course';
 }
 
 function seedsOf({ seed }: Goal, crop: Crop): number | null {
@@ -299,13 +305,6 @@ function seedsInFruit(crop: Crop, goal: Goal): SumNumber | null {
 }
 
 /** Every stand's goal, with its sum. */
-export function goalSums(
-  state: State,
-  place: Place,
-  today: LocalDate,
-  perMorning: (stand: Stand) => number | null = () => null,
-): GoalSum[] {
-  return [...state.stands.values()].flatMap(
-    (stand) => goalSum(state, place, stand, today, perMorning(stand)) ?? [],
-  );
+export function goalSums(state: State, place: Place, today: LocalDate): GoalSum[] {
+  return [...state.stands.values()].flatMap((stand) => goalSum(state, place, stand, today) ?? []);
 }

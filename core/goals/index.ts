@@ -1,4 +1,5 @@
 export * from './sumNumber';
+export { type GoalPlan } from './goalPlan';
 export * from './malesFor';
 export * from './noGoal';
 export * from './goals';
@@ -8,6 +9,6 @@ export { type GoalPart } from './goalParts';
 export * from './season';
 export * from './lastSeason';
 export * from './ripeSeed';
+export { type Aim } from './aim';
 export * from './tonight';
 export * from './foresight';
-export * from './perMorning';

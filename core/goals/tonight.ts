@@ -1,10 +1,10 @@
 import { dueOn, type Forecast, type VarietyOutlook, shutMales } from '../bloom';
 import { closureFacts, closuresFor, type Closure, type Crop, type Sex } from '../crops';
-import type { Flower, Health, Place, Stand, State } from '../ledger';
+import type { Flower, Health, Place, State } from '../ledger';
 import { coversFor, fatherVarietyOf, walkOrder, type Growing } from '../patch';
 import { addDays, type LocalDate } from '../time';
 import { bearsFruit, ratesOf } from '../fruitset';
-import { goalSum } from './goals';
+import { together, wantedTonight, type Aim } from './aim';
 import { closureOf } from './shutting';
 import { femalesPerMale, malesFor, SPARE_MALES } from './malesFor';
 
@@ -39,8 +39,10 @@ export interface PlantTonight {
 export interface VarietyTonight {
   readonly variety: string;
   readonly name: string;
-  /** `null`: no goal, all that open are shut. */
+  /** Before the next look; `null`: no goal, all that open are shut. */
   readonly femalesWanted: number | null;
+  /** How the goals behind that stand; `null` without one. */
+  readonly aim: Aim | null;
   readonly females: number;
   /** Left open although likely: enough for the goal, or the mother is sick. */
   readonly leftOut: number;
@@ -110,6 +112,7 @@ export function tonightPlan(
         variety,
         name: state.varieties.get(variety)?.name ?? variety,
         femalesWanted: stands.some(({ wanted }) => wanted === null) ? null : sum(({ wanted }) => wanted ?? 0),
+        aim: together(stands.flatMap(({ aim }) => aim ?? [])),
         females: sum(({ taken }) => taken.length),
         leftOut: sum(({ leftOut }) => leftOut),
         malesWanted: father?.wanted ?? 0,
@@ -125,6 +128,7 @@ export function tonightPlan(
 interface Mothers {
   readonly variety: string;
   readonly wanted: number | null;
+  readonly aim: Aim | null;
   readonly already: number;
   readonly taken: readonly (ToShut & { growing: Growing })[];
   readonly leftOut: number;
@@ -163,7 +167,7 @@ function mothersOfStand(
   view: VarietyOutlook,
 ): Mothers {
   const { crop, stand } = standing[0] as Growing;
-  const wanted = wantedTonight(state, place, date, stand);
+  const { wanted, aim } = wantedTonight(state, place, date, stand);
   const candidates = view.buds.flatMap(
     ({ flower, growing, sex, forecast }): (ToShut & { growing: Growing })[] => {
       const chance = chanceTonight(forecast, date, crop);
@@ -191,6 +195,7 @@ function mothersOfStand(
   return {
     variety: view.variety,
     wanted,
+    aim,
     already: shut.length,
     taken,
     leftOut: candidates.length - taken.length,
@@ -232,16 +237,6 @@ function nextRoundOf(crop: Crop, date: LocalDate): LocalDate {
 function chanceTonight(forecast: Forecast, date: LocalDate, crop: Crop): number {
   const on = (day: LocalDate) => forecast.find((each) => each.date === day)?.probability ?? 0;
   return on(addDays(date, 1)) + (crop.clock.round === 'dusk' ? on(date) : 0);
-}
-
-/** How many females a stand's goal still needs; `null` where a seed stand has no goal. */
-function wantedTonight(state: State, place: Place, date: LocalDate, stand: Stand): number | null {
-  if (!stand.goal?.seed) return null;
-  const found = goalSum(state, place, stand, date);
-  if (!found) return null;
-  // Past the last useful day nothing ripens: no tape for it. A frost that is only guessed does not say so.
-  const tooLate = found.morningsLeft === 0 && (stand.goal.by !== null || found.season.frost.from !== 'guess');
-  return found.season.over || tooLate ? 0 : found.femalesToShut;
 }
 
 /** The plants of the females shut already for a day, one entry for each flower. */

@@ -5,25 +5,22 @@ import { askLog } from '../device/logWorker';
 import { numberOf } from '../device/numberOf';
 import { useGarden } from '../garden/garden';
 import { here } from './here';
-import { useOutlook } from './outlook';
 
 /** The sum of a goal that is only being thought of; the one before stands while it is worked out. */
 export function useSumOf(stand: Stand, goal: Goal): GoalSum | null {
   const { state, place, today, space, store } = useGarden();
-  const outlook = useOutlook();
   const thought = { ...stand, goal };
   const { data } = useQuery({
-    queryKey: ['goal sum', space, numberOf(state), outlook && numberOf(outlook), today, stand.id, goal],
+    queryKey: ['goal sum', space, numberOf(state), today, stand.id, goal],
     queryFn: ({ signal }) =>
       askLog(
         { state, space, store },
-        (trade, box, recent, count) =>
-          trade.goalSum(box, recent, count, { place, today, stand: thought, outlook }),
-        async () => (await here.fetch()).sumOf({ state, place, today, stand: thought, outlook }),
+        (trade, box, recent, count) => trade.goalSum(box, recent, count, { place, today, stand: thought }),
+        async () => (await here.fetch()).sumOf({ state, place, today, stand: thought }),
         'foretold',
         signal,
       ),
-    placeholderData: (before, query) => (query?.queryKey[5] === stand.id ? before : undefined),
+    placeholderData: (before, query) => (query?.queryKey[4] === stand.id ? before : undefined),
     staleTime: Infinity,
     gcTime: 60_000,
     retry: false,

@@ -7,7 +7,6 @@ import { SetChart } from '../charts/SetChart';
 import { Button, Card, Row } from '../controls';
 import { Txt } from '../theme';
 import { plural } from '../words';
-import { LeavingSheet } from './LeavingSheet';
 import { PairNotice } from './PairNotice';
 import { groupName } from './studyWords';
 
@@ -49,18 +48,24 @@ export function HandsCard({ study: { hands } }: { study: Study }) {
         <Button title="Leave some to insects" small onPress={() => setSheet('leave')} />
         <Button title="Count bees" small onPress={() => setSheet('bees')} />
       </Row>
-      {sheet === 'leave' ? <LeavingSheet onClose={() => setSheet(null)} /> : null}
+      {sheet === 'leave' ? <Leaving onClose={() => setSheet(null)} /> : null}
       {sheet === 'bees' ? <Bees onClose={() => setSheet(null)} /> : null}
     </Card>
   );
 }
 
 const beesSheet = piece(() => import('./BeesSheet'));
+const leavingSheet = piece(() => import('./LeavingSheet'));
 
-/** A few times a season, so fetched when it is asked for. */
+/** A few times a season, so fetched when they are asked for. */
 function Bees({ onClose }: { onClose: () => void }) {
   const { BeesSheet } = usePiece(beesSheet) ?? {};
   return BeesSheet ? <BeesSheet onClose={onClose} /> : null;
+}
+
+function Leaving({ onClose }: { onClose: () => void }) {
+  const { LeavingSheet } = usePiece(leavingSheet) ?? {};
+  return LeavingSheet ? <LeavingSheet onClose={onClose} /> : null;
 }
 
 const SHOWN = 3;

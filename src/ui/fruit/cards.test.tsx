@@ -61,7 +61,7 @@ describe('do the hands help?', () => {
     renderIn(await gardenOf(garden.events, now), <HandsCard study={ask()} />);
     expect(screen.getByText(/leave some flowers to the insects and follow them/)).toBeTruthy();
     fireEvent.press(screen.getByText('Leave some to insects'));
-    expect(screen.getByText(/The kitchen round says which flower to leave/)).toBeTruthy();
+    expect(await screen.findByText(/The kitchen round says which flower to leave/)).toBeTruthy();
   });
 
   test('flowers left beside those worked: both lines, and an answer that does not overreach', async () => {

@@ -6,7 +6,7 @@ import { useGarden } from '@/data/garden/garden';
 import { BETWEEN, Row, BESIDE, Badge, Card } from '../controls';
 import { Txt, useColours } from '../theme';
 import { closureWords, plural, tapeText } from '../words';
-import { fromWords, standingSentence, standingTone, standingBadge } from './words';
+import { fromWords, inHundred, standingSentence, standingTone, standingBadge } from './words';
 import type { Units } from '@/data/device/prefs';
 
 const pct = (share: number) => `${Math.round(share * 100)} %`;
@@ -124,6 +124,11 @@ function shuttingRows(sum: GoalSum, units: Units, father: string | null): SumLin
       perfect ? 'Mothers to open and bag' : crop.family === 'corn' ? 'Shoots to bag' : 'Females to shut',
       String(sum.femalesToShut),
       `${pct(sum.wholeShare.value)} stay whole in ${closureWords[sum.closure]} (${fromWords[sum.wholeShare.from]})`,
+    ],
+    [
+      'Of these, before the next look',
+      String(sum.shutNow),
+      `${inHundred(sum.plan.chance)} if you go by the plan, ${inHundred(sum.plan.without)} if nothing is shut tonight; about ${plural(Math.ceil(sum.plan.expected), 'pollination')} in the end`,
     ],
     [
       males,

@@ -39,6 +39,15 @@ function guessed({ goal, season }: GoalSum): boolean {
   return goal.by === null && season.frost.from === 'guess';
 }
 
+/**
+ * A chance as whole chances in a hundred: never all of them, nor none.
+ * @example inHundred(0.934) // '93 in 100'
+ */
+export function inHundred(chance: number): string {
+  if (chance > 0.99) return 'over 99 in 100';
+  return chance < 0.01 ? 'under 1 in 100' : `${Math.round(chance * 100)} in 100`;
+}
+
 /** What is to be done about it, in a sentence. */
 export function standingSentence(sum: GoalSum): string {
   const last = sum.lastUsefulOn ? shortDayText(sum.lastUsefulOn) : null;
@@ -50,9 +59,9 @@ export function standingSentence(sum: GoalSum): string {
     case 'on-course':
       return sum.pollinations === 0
         ? `${plural(sum.forSeed.waiting + sum.forKitchen.waiting, 'flower')} worked and waiting should be enough.`
-        : `${plural(sum.pollinations, 'pollination')} to go${last ? `, the last useful one ${guessed(sum) ? 'about' : 'on'} ${last}` : ''}.`;
+        : `About ${plural(Math.ceil(sum.plan.expected), 'pollination')} to go${last ? `, the last useful one ${guessed(sum) ? 'about' : 'on'} ${last}` : ''}: ${inHundred(sum.plan.chance)} that it is reached.`;
     case 'behind':
-      return `${plural(sum.pollinations, 'pollination')} to go by ${last ?? 'the end'}${guessed(sum) ? ' (if the frost comes early)' : ''}: ${sum.forSeed.pollinations > 0 ? 'shut every likely female' : 'work every flower that opens'}, on more plants, or ask for less.`;
+      return `${inHundred(sum.plan.chance)} that it is reached by ${last ?? 'the end'}${guessed(sum) ? ' (if the frost comes early)' : ''}: ${sum.forSeed.pollinations > 0 ? 'shut every likely female' : 'work every flower that opens'}, on more plants, or ask for less.`;
     case 'over':
       return `The season is over: ${plural(sum.forSeed.left + sum.forKitchen.left, 'fruit')} short of it.`;
     case 'unreachable':

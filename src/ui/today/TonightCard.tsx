@@ -1,8 +1,9 @@
 import { View } from 'react-native';
-import type { TonightPlan } from '@core/goals';
+import type { Aim, TonightPlan } from '@core/goals';
 import { useGarden } from '@/data/garden/garden';
 import { useNextMark } from '@/data/garden/nextMark';
 import { Card, Row, Stat } from '../controls';
+import { inHundred } from '../goals/words';
 import { Txt, useColours } from '../theme';
 import { closureWords, plural, tapeText } from '../words';
 
@@ -15,6 +16,9 @@ export function TonightCard({ plan }: { plan: TonightPlan | null }) {
   const { tapeCm, bags, marks, brushes } = plan.pockets;
   const females = plan.varieties.reduce((sum, each) => sum + each.females, 0);
   const males = plan.varieties.reduce((sum, each) => sum + each.males, 0);
+  const looksFirst = plan.varieties.some(
+    ({ aim, femalesWanted }) => aim !== null && femalesWanted !== null && femalesWanted < aim.wouldDo,
+  );
   const pockets = [
     tapeCm > 0 ? `${tapeText(tapeCm, prefs.units)} tape` : null,
     ...bags.map(({ closure, count }) => plural(count, closureWords[closure])),
@@ -48,6 +52,7 @@ export function TonightCard({ plan }: { plan: TonightPlan | null }) {
       <Txt size="label" tone="muted">
         From the buds seen so far; the walk finds more. Healthiest mothers first, mothers and males spread
         over plants.
+        {looksFirst ? ' Why not all? You see in about a week what took, and shut more only if need be.' : ''}
       </Txt>
     </Card>
   );
@@ -55,6 +60,7 @@ export function TonightCard({ plan }: { plan: TonightPlan | null }) {
 
 function varietyLine({
   femalesWanted: wanted,
+  aim,
   females,
   males,
   shutAlready,
@@ -64,13 +70,20 @@ function varietyLine({
   return [
     wanted === 0
       ? females + shutAlready.females + leftOut > 0
-        ? 'its goal is met'
+        ? notTonight(aim)
         : null
-      : `${plural(females, 'female')}${wanted === null ? ' (no goal: every likely one)' : ` of ${wanted} still wanted`}`,
+      : `${plural(females, 'female')}${aim ? ` of the ${aim.wouldDo} that would do` : ' (no goal: every likely one)'}`,
+    wanted !== 0 && aim?.mornings ? `${plural(aim.mornings, 'morning')} left` : null,
+    wanted !== 0 && aim ? inHundred(aim.chance) : null,
     males > 0 ? plural(males, 'male') : null,
     already > 0 ? `${already} shut already` : null,
     leftOut > 0 ? `${leftOut} may stay open` : null,
   ]
     .filter(Boolean)
     .join(' · ');
+}
+
+function notTonight(aim: Aim | null): string {
+  if (!aim || aim.met) return 'its goal is met';
+  return aim.tooLate ? 'too late to ripen' : 'nothing to cover tonight';
 }

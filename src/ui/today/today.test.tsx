@@ -98,16 +98,16 @@ describe('the round to come', () => {
   });
 });
 
-test('tonight: what each variety asks for, met goals and open ends in words', async () => {
+test('tonight: what each variety asks for, what is too late and open ends in words', async () => {
   const garden = new TestGarden();
   const open = garden.plant('squash-maxima', 'Open Dome', 2);
-  const met = garden.plant('squash-moschata', 'Met Lamp', 1, {
+  const late = garden.plant('squash-moschata', 'Late Lamp', 1, {
     goal: { seed: { amount: 10, unit: 'seeds' }, by: '2026-07-20' },
   });
   const wanting = garden.plant('squash-pepo', 'Wanting', 1, {
     goal: { seed: { amount: 3000, unit: 'seeds' } },
   });
-  for (const { plants } of [open, met, wanting])
+  for (const { plants } of [open, late, wanting])
     for (const plant of plants)
       for (const sex of ['female', 'male', 'male', 'male'] as const)
         garden.see(garden.time(EVENING, 18), plant, sex, 'coloured');
@@ -115,8 +115,10 @@ test('tonight: what each variety asks for, met goals and open ends in words', as
   const plan = tonightPlan(garden.state, garden.place, EVENING, outlook);
   renderIn(await gardenOf(garden.events, garden.time(EVENING, 19)), <TonightCard plan={plan} />);
   expect(screen.getByText(/^2 females \(no goal: every likely one\) · \d males$/)).toBeTruthy();
-  expect(screen.getByText('its goal is met · 1 may stay open')).toBeTruthy();
-  expect(screen.getByText(/^1 female of \d+ still wanted · \d males?$/)).toBeTruthy();
+  expect(screen.getByText('too late to ripen · 1 may stay open')).toBeTruthy();
+  expect(
+    screen.getByText(/^1 female of the \d+ that would do · \d+ mornings left · \d+ in 100 · \d males?$/),
+  ).toBeTruthy();
   expect(
     screen.getByText(/^Pockets, with the morning’s: .* tape, 3 marks \(from F2-Y\), 2 brushes\.$/),
   ).toBeTruthy();
@@ -156,11 +158,11 @@ describe('a goal', () => {
     [
       'on-course',
       { seed: { amount: 300, unit: 'seeds' } },
-      /^\d+ pollinations to go, the last useful one about /,
+      /^About \d+ pollinations to go, the last useful one about .*: 9\d in 100 that it is reached\.$/,
     ],
     [
       'behind',
-      { seed: { amount: 3000, unit: 'seeds' }, by: '2026-10-05', bent: { seedsPerFruit: 200 } },
+      { seed: { amount: 4400, unit: 'seeds' }, by: '2026-10-05', bent: { seedsPerFruit: 200 } },
       /shut every likely female/,
     ],
     [

@@ -8,6 +8,8 @@ export interface Aim {
   readonly wouldDo: number;
   /** `null`: nothing ends the season that anybody knows of. */
   readonly mornings: number | null;
+  /** Those mornings hang on a frost that nobody has named. */
+  readonly guessed: boolean;
   /** The chance to reach the goal by the plan; of several goals the least. */
   readonly chance: number;
   /** Enough has set. */
@@ -27,11 +29,11 @@ export function wantedTonight(
   if (!found) return { wanted: null, aim: null };
   const { season, plan, morningsLeft: mornings, standing, femalesToShut: wouldDo, shutNow } = found;
   // Past the last useful day nothing ripens: no tape for it. A frost that is only guessed does not say so.
-  const tooLate =
-    season.over || (mornings === 0 && (found.goal.by !== null || season.frost.from !== 'guess'));
+  const guessed = found.goal.by === null && season.frost.from === 'guess';
+  const tooLate = season.over || (mornings === 0 && !guessed);
   return {
     wanted: tooLate ? 0 : shutNow,
-    aim: { wouldDo, mornings, chance: plan.chance, met: standing === 'done', tooLate },
+    aim: { wouldDo, mornings, guessed, chance: plan.chance, met: standing === 'done', tooLate },
   };
 }
 
@@ -44,6 +46,7 @@ export function together(aims: readonly Aim[]): Aim | null {
           wouldDo: all.wouldDo + each.wouldDo,
           mornings:
             all.mornings === null || each.mornings === null ? null : Math.max(all.mornings, each.mornings),
+          guessed: all.guessed || each.guessed,
           chance: Math.min(all.chance, each.chance),
           met: all.met && each.met,
           tooLate: all.tooLate && each.tooLate,

@@ -73,8 +73,10 @@ function varietyLine({
         ? notTonight(aim)
         : null
       : `${plural(females, 'female')}${aim ? ` of the ${aim.wouldDo} that would do` : ' (no goal: every likely one)'}`,
-    wanted !== 0 && aim?.mornings ? `${plural(aim.mornings, 'morning')} left` : null,
-    wanted !== 0 && aim ? inHundred(aim.chance) : null,
+    wanted !== 0 && aim?.mornings
+      ? `${plural(aim.mornings, 'morning')} left${aim.guessed ? ' if frost comes early' : ''}`
+      : null,
+    wanted !== 0 && aim ? `chance ${inHundred(aim.chance)}` : null,
     males > 0 ? plural(males, 'male') : null,
     already > 0 ? `${already} shut already` : null,
     leftOut > 0 ? `${leftOut} may stay open` : null,

@@ -117,7 +117,9 @@ test('tonight: what each variety asks for, what is too late and open ends in wor
   expect(screen.getByText(/^2 females \(no goal: every likely one\) · \d males$/)).toBeTruthy();
   expect(screen.getByText('too late to ripen · 1 may stay open')).toBeTruthy();
   expect(
-    screen.getByText(/^1 female of the \d+ that would do · \d+ mornings left · \d+ in 100 · \d males?$/),
+    screen.getByText(
+      /^1 female of the \d+ that would do · \d+ mornings left if frost comes early · chance \d+ in 100 · \d males?$/,
+    ),
   ).toBeTruthy();
   expect(
     screen.getByText(/^Pockets, with the morning’s: .* tape, 3 marks \(from F2-Y\), 2 brushes\.$/),

@@ -11,8 +11,12 @@ export interface GoalPlan {
   readonly now: number;
   /** The chance to reach the goal if it is followed, look after look. */
   readonly chance: number;
-  /** The same if nothing is shut tonight. */
+  /** The same if nothing is worked tomorrow. */
   readonly without: number;
+  /** The same if all that opens tomorrow is worked. */
+  readonly withAll: number;
+  /** What one flower more now adds to the chance. */
+  readonly oneMore: number;
   /** Pollinations over all mornings, on average. */
   readonly expected: number;
 }
@@ -31,7 +35,14 @@ const OPEN_END = 40;
 const MOST_LOOKS = 3;
 
 /** Nothing is wanted, or nothing can be done. */
-export const nothingToPlan = (chance: 0 | 1): GoalPlan => ({ now: 0, chance, without: chance, expected: 0 });
+export const nothingToPlan = (chance: 0 | 1): GoalPlan => ({
+  now: 0,
+  chance,
+  without: chance,
+  withAll: chance,
+  oneMore: 0,
+  expected: 0,
+});
 
 /**
  * The plan of a goal's half, or of both halves together: for its fruits and, each by itself, for parents still missing, the one that asks for
@@ -75,14 +86,25 @@ export function planOfGoal(
   const plans = [fruits, ...parents.map((each) => ({ missing: each.fruits, waiting: each.waiting }))]
     .filter(({ missing }) => missing > 0)
     .map((wanted): GoalPlan => {
-      const { flowers, chance, expected } = planOf(wanted, 0);
-      return { now: flowers, chance, expected, without: flowers === 0 ? chance : planOf(wanted, 1).chance };
+      const { flowers: now, chance, chances, expected } = planOf(wanted, 0);
+      const at = (flowers: number) => chances[Math.min(flowers, chances.length - 1)] ?? chance;
+      return {
+        now,
+        chance,
+        expected,
+        // Nobody is better off for a morning less.
+        without: now === 0 ? chance : Math.min(chance, planOf(wanted, 1).chance),
+        withAll: Math.max(chance, at(Math.max(now, Math.round(perMorning)))),
+        oneMore: Math.max(0, at(now + 1) - at(now)),
+      };
     });
   return plans.reduce(
     (all, each) => ({
       now: Math.max(all.now, each.now),
       chance: Math.min(all.chance, each.chance),
       without: Math.min(all.without, each.without),
+      withAll: Math.min(all.withAll, each.withAll),
+      oneMore: Math.max(all.oneMore, each.oneMore),
       expected: Math.max(all.expected, each.expected),
     }),
     nothingToPlan(1),

@@ -41,7 +41,7 @@ const MOST_FRUITS = 10;
 const MOST_PRICE = 5000;
 const FIRST_PRICE = 8;
 const TIE = 1e-12;
-const STEPS = 4;
+const STEPS = 3;
 
 /** A question with the chances of each number of flowers before each look, in bunches that set or fail together. */
 export interface PricedQuestion {
@@ -89,12 +89,14 @@ function workedOut(question: MorningsQuestion): MorningsPlan {
   const { missing, assurance, most } = question;
   if (missing <= 0) return { flowers: 0, chance: 1, expected: 0, chances: [1], price: 0 };
   const bunched = inBunches(question);
-  // The price is doubled until it makes the goal sure enough, then halved back: dear prices are dear to reckon with as well.
-  let [low, high] = [0, FIRST_PRICE];
+  // Dear prices are dear to reckon with: the price is raised until it makes the goal sure enough, unless nothing can.
+  const all = question.supplies.reduce((sum, mean) => sum + mean, 0) / bunched.size;
+  const inOne = { ...bunched, supplies: [supplyOf(all, bunched.supplies.length * (bunched.most + 1))] };
+  let [low, high] = [0, planAtPrice(inOne, MOST_PRICE).best.chance < assurance ? MOST_PRICE : FIRST_PRICE];
   let found = planAtPrice(bunched, high);
   while (found.best.chance < assurance) {
-    if (high > MOST_PRICE) return planFrom(found, bunched, most, Infinity);
-    [low, high] = [high, high * 4];
+    if (high >= MOST_PRICE) return planFrom(found, bunched, most, Infinity);
+    [low, high] = [high, Math.min(MOST_PRICE, high * 4)];
     found = planAtPrice(bunched, high);
   }
   for (let step = 0; step < STEPS; step++) {
@@ -121,7 +123,10 @@ function planFrom(
   };
 }
 
-function inBunches({ missing, waiting, alpha, beta, supplies, most }: MorningsQuestion): PricedQuestion {
+/** With the most bunches that are reckoned with before one look. */
+function inBunches({ missing, waiting, alpha, beta, supplies, most }: MorningsQuestion): PricedQuestion & {
+  readonly most: number;
+} {
   const size = Math.max(1, Math.ceil(missing / MOST_FRUITS));
   const few = Math.ceil(Math.min(most, MOST_EACH * missing) / size) + 1;
   return {
@@ -131,6 +136,7 @@ function inBunches({ missing, waiting, alpha, beta, supplies, most }: MorningsQu
     beta,
     size,
     supplies: supplies.map((mean) => supplyOf(mean / size, few)),
+    most: few,
   };
 }
 

@@ -2,11 +2,12 @@ import { View } from 'react-native';
 import { hasTrusses, VISITS_A_DAY, type Crop } from '@core/crops';
 import type { GoalPart, GoalSum } from '@core/goals';
 import { shortDayText } from '@core/time';
+import { piece, usePiece } from '@/data/device/pieces';
 import { useGarden } from '@/data/garden/garden';
 import { BETWEEN, Row, BESIDE, Badge, Card } from '../controls';
 import { Txt, useColours } from '../theme';
 import { closureWords, plural, tapeText } from '../words';
-import { fromWords, inHundred, standingSentence, standingTone, standingBadge } from './words';
+import { fromWords, standingSentence, standingTone, standingBadge } from './words';
 import type { Units } from '@/data/device/prefs';
 
 const pct = (share: number) => `${Math.round(share * 100)} %`;
@@ -47,11 +48,20 @@ export function SumCard({ sum }: { sum: GoalSum }) {
         <Badge text={standingBadge(sum)} tone={standingTone[sum.standing]} />
       </Row>
       <Txt>{standingSentence(sum)}</Txt>
+      {sum.plan.now > 0 ? <Chances plan={sum.plan} /> : null}
       {rows.map(([name, value, why]) => (
         <SumRow key={name} name={name} value={value} why={why} />
       ))}
     </Card>
   );
+}
+
+const bars = piece(() => import('./ChanceBars'));
+
+/** Looked at by those who wonder, so it is fetched with a goal's page. */
+function Chances({ plan }: Pick<GoalSum, 'plan'>) {
+  const { ChanceBars } = usePiece(bars, true) ?? {};
+  return ChanceBars ? <ChanceBars plan={plan} /> : <View style={{ minHeight: 100 }} />;
 }
 
 type SumLine = readonly [name: string, value: string, why: string];
@@ -128,7 +138,7 @@ function shuttingRows(sum: GoalSum, units: Units, father: string | null): SumLin
     [
       'Of these, before the next look',
       String(sum.shutNow),
-      `${inHundred(sum.plan.chance)} if you go by the plan, ${inHundred(sum.plan.without)} if nothing is shut tonight; about ${plural(Math.ceil(sum.plan.expected), 'pollination')} in the end`,
+      `look, and shut more only if need be: about ${plural(Math.ceil(sum.plan.expected), 'pollination')} in the end`,
     ],
     [
       males,

@@ -7,6 +7,8 @@ import {
   openedNextDay,
   teachingFlowers,
 } from '.';
+import type { PlantId } from '../ids';
+import { TestGarden } from '../testGarden';
 import { fold, SCHEMA_VERSION, type AnyEvent, type Draft } from '../ledger';
 import { testIds } from '../testing';
 
@@ -89,6 +91,25 @@ test('a female without a male of another plant is warned of; a male there settle
     choice: 'allowed',
   });
   expect(told([female, own, selfing])?.lonely).toEqual([]);
+});
+
+test('the only plant of its variety has its own males: no alarm for what nothing can mend, unless they are never offered', () => {
+  const alone = (choice: string | null) => {
+    const garden = new TestGarden();
+    const [plant] = garden.plant('melon', 'Tideglass', 1).plants as [PlantId];
+    if (choice)
+      garden.write(garden.time('2026-07-01', 8), {
+        kind: 'schoolChosen',
+        patch: garden.patchId,
+        school: 'selfing',
+        choice,
+      });
+    garden.see(garden.time('2026-07-14', 18), plant, 'female', 'coloured', 9);
+    garden.see(garden.time('2026-07-14', 18, 1), plant, 'male', 'coloured', 7);
+    const state = fold(garden.events);
+    return bloomOutlook({ state, zone: garden.place.zone, from: '2026-07-15' })[0]?.lonely.length;
+  };
+  expect([null, 'others-first', 'allowed', 'never'].map(alone)).toEqual([0, 0, 0, 1]);
 });
 
 test('males that were only counted are expected too; a newer count stands for the older', () => {

@@ -93,6 +93,7 @@ export function bloomOutlook({ state, zone, from, temperatures }: OutlookInput):
 interface VarietySeen {
   /** Any of its plants. */
   readonly growing: Growing;
+  plants: number;
   readonly imagined: Imagined[];
   females: boolean;
   males: boolean;
@@ -109,9 +110,10 @@ function varietiesSeen(
   for (const growing of walkOrder(state)) {
     let seen = byVariety.get(growing.variety.id);
     if (!seen) {
-      seen = { growing, imagined: [], females: false, males: false, shedding: new Set() };
+      seen = { growing, plants: 0, imagined: [], females: false, males: false, shedding: new Set() };
       byVariety.set(growing.variety.id, seen);
     }
+    seen.plants++;
     for (const bud of budsOn(state, growing, zone, from, draws)) seen.imagined.push(bud);
     const flowers = (state.flowersOf.get(growing.plant.id) ?? []).map((id) => state.flowers.get(id));
     if (growing.crop.family === 'corn' && flowers.some((flower) => flower && sheds(flower, from, zone)))
@@ -123,7 +125,7 @@ function varietiesSeen(
 }
 
 function outlookOf(
-  { growing, imagined, females, males, shedding }: VarietySeen,
+  { growing, plants, imagined, females, males, shedding }: VarietySeen,
   state: State,
   from: LocalDate,
   records: readonly BudRecord[],
@@ -141,6 +143,8 @@ function outlookOf(
   const fathers = perfect ? null : expected('male');
   const choice = state.patches.get(growing.bed.patch)?.schools.selfing;
   const alone = !perfect && stand.reason !== 'fruit';
+  // The only plant of its variety has no father but its own males, unless those are never offered.
+  const ownServe = choice === 'allowed' || (plants === 1 && choice !== 'never');
   return {
     variety: variety.id,
     name: variety.name,
@@ -151,7 +155,7 @@ function outlookOf(
       females: bearing[i] as DayExpected,
       males: fathers ? (fathers[i] as DayExpected) : null,
     })),
-    lonely: alone ? lonelyDays(days, buds, choice === 'allowed', shedding) : [],
+    lonely: alone ? lonelyDays(days, buds, ownServe, shedding) : [],
     allMaleSoFar: !perfect && crop.family === 'cucurbit' && males && !females,
     nextDay: openedNextDay(
       records.filter((record) => record.crop === crop.id),

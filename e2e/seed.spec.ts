@@ -53,13 +53,12 @@ test('a cross of three generations: names, heterozygosity, and a tree that the a
   const s = new Seasons(2020);
   const lamp = s.stand("Ferryman's Lamp", 1);
   const dome = s.stand('Slate Dome', 1);
+  const crossed = s.fruit(lamp.plants[0] as PlantId, dome.plants);
   const cross = s.stand('Lamp by Dome', 1);
-  s.sow(cross.stand, s.lot(cross.variety, [s.fruit(lamp.plants[0] as PlantId, dome.plants)]));
+  s.sow(cross.stand, s.lot(cross.variety, [crossed]));
+  const selfed = s.fruit(cross.plants[0] as PlantId, cross.plants);
   const second = s.stand('Lamp by Dome, second', 2);
-  s.sow(
-    second.stand,
-    s.lot(cross.variety, [s.fruit(cross.plants[0] as PlantId, cross.plants, null, 2021)], 2021),
-  );
+  s.sow(second.stand, s.lot(cross.variety, [selfed]));
   const [keeper] = second.plants as [PlantId, PlantId];
   s.fruit(keeper, [keeper], 'F2-Y', 2022);
   await takeOver(page, s.garden);
@@ -169,8 +168,14 @@ test('what cannot be so of a lot or a plant is told, and nothing is lost', async
   await takeOver(page, s.garden);
   await page.goto(`/lineage/${a}`);
   await expect(
-    page.getByText('By what was written it would be its own ancestor. Its parents count as not known.'),
+    page.getByText(/^It stood in the ground before the seed of the lot .* Its parents count as not known\.$/),
   ).toBeVisible();
+  await page.goto(`/plant/${a}`);
+  await expect(page.getByText('Said to be sown from Slate Dome 2026.')).toBeVisible();
+  await page.getByRole('link', { name: 'Seed' }).click();
+  await page.getByRole('link', { name: /^Slate Dome 2026:/ }).click();
+  await expect(page.getByText(/^Plants that stood in the ground before its seed was ripe/)).toBeVisible();
+  await expect(page.getByText('No plant on record was sown from it.')).toBeVisible();
   await page.getByRole('link', { name: 'Seed' }).click();
   await page.getByRole('link', { name: /^Slate Dome 2025:/ }).click();
   await expect(

@@ -129,7 +129,11 @@ function GoalPage({ stand, variety, draft }: OfStand & { draft: KeptDraft<TypedG
         ) : (
           <Card>
             <Txt size="heading">The sum</Txt>
-            <Txt>Say how much you want, and the sum works back from there to tonight’s tape.</Txt>
+            {asks ? (
+              <Txt role="status">Adding up …</Txt>
+            ) : (
+              <Txt>Say how much you want, and the sum works back from there to tonight’s tape.</Txt>
+            )}
           </Card>
         )
       }

@@ -41,6 +41,18 @@ test('with weeks to go a few are out at once; one more as the mornings run out, 
   expect(shutNow).toBeGreaterThanOrEqual(femalesToShut - 2);
 });
 
+test('past the last useful morning what waits may still do it: that is no goal out of reach', () => {
+  const { made, sum } = garden(1, 0);
+  const plants = [...made.state.plants.keys()] as PlantId[];
+  expect(sum()).toMatchObject({ standing: 'unreachable', plan: { chance: 0 } });
+  for (const plant of plants.slice(0, 2))
+    made.work(made.time('2026-07-08', 6), made.shut('2026-07-07', plant, 'female'), []);
+  const { standing, plan } = sum();
+  // Two of three in five each: one at least in 84 of 100, were the rate known.
+  expect(plan.chance).toBeGreaterThan(0.75);
+  expect(standing).toBe('on-course');
+});
+
 test('surer wants more, or at least no fewer', () => {
   const now = ([0.8, 0.9, 0.95] as const).map((assurance) => garden(4, 20, { assurance }).sum().shutNow);
   expect(now).toEqual([...now].sort((a, b) => a - b));

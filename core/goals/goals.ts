@@ -132,7 +132,7 @@ export function goalSum(
     perMorning: flowering,
     plan: plans.whole,
     shutNow: toShutNow(plans.seed.now, work),
-    standing: standingOf(forSeed.left + forKitchen.left, plans.whole, goal, season, left.morningsLeft),
+    standing: standingOf(forSeed.left + forKitchen.left, plans.whole, goal, season),
   };
 }
 
@@ -279,14 +279,13 @@ function standingOf(
   { now, chance }: GoalPlan,
   goal: Goal,
   { over, frost }: Season,
-  mornings: number | null,
 ): GoalStanding {
   const guessed = goal.by === null && frost.from === 'guess';
   if (fruitsLeft === 0) return 'done';
   if (over) return 'over';
   if (now === 0 && chance >= goal.assurance) return 'on-course';
   // A frost that is only guessed makes nothing hopeless: the grower may know better.
-  if (mornings === 0 || chance < UNREACHABLE) return guessed ? 'behind' : 'unreachable';
+  if (chance < UNREACHABLE) return guessed ? 'behind' : 'unreachable';
   return chance < BEHIND ? 'behind' : 'on-course';
 }
 

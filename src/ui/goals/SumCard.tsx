@@ -135,11 +135,15 @@ function shuttingRows(sum: GoalSum, units: Units, father: string | null): SumLin
       String(sum.femalesToShut),
       `${pct(sum.wholeShare.value)} stay whole in ${closureWords[sum.closure]} (${fromWords[sum.wholeShare.from]})`,
     ],
-    [
-      'Of these, before the next look',
-      String(sum.shutNow),
-      `look, and shut more only if need be: about ${plural(Math.ceil(sum.plan.expected), 'pollination')} in the end`,
-    ],
+    ...(sum.shutNow < sum.femalesToShut
+      ? [
+          [
+            'Of these, before the next look',
+            String(sum.shutNow),
+            `look, and shut more only if need be: about ${plural(Math.ceil(sum.plan.expected), 'pollination')} in the end`,
+          ] as const,
+        ]
+      : []),
     [
       males,
       String(sum.malesToShut),

@@ -48,6 +48,13 @@ export function inHundred(chance: number): string {
   return chance < 0.01 ? 'under 1 in 100' : `${Math.round(chance * 100)} in 100`;
 }
 
+/** What is worked now would ripen no more; what was worked in time may still do. */
+const waitsOnly = ({ morningsLeft, forSeed, forKitchen }: GoalSum) =>
+  morningsLeft === 0 && forSeed.waiting + forKitchen.waiting > 0;
+
+const waitingSentence = ({ forSeed, forKitchen, plan }: GoalSum) =>
+  `Nothing worked now would ripen in time. With the ${plural(forSeed.waiting + forKitchen.waiting, 'flower')} that wait${forSeed.waiting + forKitchen.waiting === 1 ? 's' : ''}: ${inHundred(plan.chance)} that it is reached.`;
+
 /** What is to be done about it, in a sentence. */
 export function standingSentence(sum: GoalSum): string {
   const last = sum.lastUsefulOn ? shortDayText(sum.lastUsefulOn) : null;
@@ -57,10 +64,12 @@ export function standingSentence(sum: GoalSum): string {
         ? `Enough has set, if it stays: ${plural(sum.young, 'fruit is', 'fruits are')} no older than 10 days and may still fall. Go on till then, if you can.`
         : 'Enough has set. What opens now can stay open.';
     case 'on-course':
+      if (waitsOnly(sum)) return waitingSentence(sum);
       return sum.pollinations === 0
         ? `${plural(sum.forSeed.waiting + sum.forKitchen.waiting, 'flower')} worked and waiting should be enough.`
         : `About ${plural(Math.ceil(sum.plan.expected), 'pollination')} to go${last ? `, the last useful one ${guessed(sum) ? 'about' : 'on'} ${last}` : ''}: ${inHundred(sum.plan.chance)} that it is reached.`;
     case 'behind':
+      if (waitsOnly(sum)) return waitingSentence(sum);
       return `${inHundred(sum.plan.chance)} that it is reached by ${last ?? 'the end'}${guessed(sum) ? ' (if the frost comes early)' : ''}: ${sum.forSeed.pollinations > 0 ? 'shut every likely female' : 'work every flower that opens'}, on more plants, or ask for less.`;
     case 'over':
       return `The season is over: ${plural(sum.forSeed.left + sum.forKitchen.left, 'fruit')} short of it.`;

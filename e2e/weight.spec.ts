@@ -10,7 +10,7 @@ const weight = (file: string) => statSync(join(FOLDER, `${file}.br`)).size;
 /** What each piece of code may weigh at most, kB (1000 bytes, brotli): what the first screen waits for, and what comes later. */
 const MOST_KB: Readonly<Record<string, number>> = {
   entry: 182,
-  __common: 166,
+  __common: 167,
   _layout: 9,
   screens: 416,
   trade: 230,

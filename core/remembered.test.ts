@@ -168,8 +168,13 @@ const ASK: Readonly<Record<string, Ask>> = {
     const kinship = answer(others('lineage')(state), plants) as (a: string, b: string) => number;
     return plants.map((a) => plants.map((b) => kinship(a, b)));
   },
-  'lot plants': (answer, state) =>
-    sorted(answer(state) as Map<string, string[]>).map(([lot, plants]) => [lot, sorted(plants)]),
+  'lot plants': (answer, state) => {
+    const { of, cannotBe } = answer(state) as {
+      of: Map<string, string[]>;
+      cannotBe: Map<string, number>;
+    };
+    return [sorted(of).map(([lot, plants]) => [lot, sorted(plants)]), sorted(cannotBe)];
+  },
   'seed fruits': partsOf('2026'),
   marks: (answer, state) =>
     Shards.of(state.flowers).parts.map((part) =>

@@ -104,7 +104,7 @@ async function phoneOnly(page, shot, button) {
   await shot('find');
   await page.goto(`${base}/goals`);
   await button("Open the goal of Ferryman's Lamp").click();
-  await page.getByText(/^One female more now/).waitFor();
+  await page.getByText(/^One more now would add/).waitFor();
   await page.getByText('Mornings left').scrollIntoViewIfNeeded();
   await shot('goal');
   await page.goto(`${base}/key?crop=squash-maxima`);

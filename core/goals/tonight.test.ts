@@ -37,6 +37,23 @@ test('without a goal every likely female is shut; a kitchen stand never', () => 
   expect(plan.plants.every(({ growing }) => planted.has(growing.plant.id))).toBe(true);
 });
 
+test('of two stands of a variety one without a goal: every likely female, and no number that would do', () => {
+  const garden = new TestGarden();
+  const first = garden.plant('squash-maxima', 'Slate Dome', 1, {
+    goal: { seed: { amount: 300, unit: 'seeds' } },
+  });
+  const other = garden.plant('squash-maxima', 'Other Dome', 1);
+  garden.write(garden.time(TONIGHT, 8), {
+    kind: 'corrected',
+    subject: other.stand,
+    target: garden.state.stands.get(other.stand)?.event,
+    changes: { variety: first.variety },
+  } as never);
+  many(garden, first, 1, 2);
+  many(garden, other, 1, 2);
+  expect(planOf(garden).varieties).toMatchObject([{ femalesWanted: null, aim: null, females: 2 }]);
+});
+
 test('no more than the goal needs: healthy mothers first, sick ones never, mothers spread', () => {
   const garden = new TestGarden();
   const stand = garden.plant('squash-maxima', 'Slate Dome', 5, {

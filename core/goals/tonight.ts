@@ -41,7 +41,7 @@ export interface VarietyTonight {
   readonly name: string;
   /** Before the next look; `null`: no goal, all that open are shut. */
   readonly femalesWanted: number | null;
-  /** How the goals behind that stand; `null` without one. */
+  /** How the goals behind that stand; `null` where a stand has none. */
   readonly aim: Aim | null;
   readonly females: number;
   /** Left open although likely: enough for the goal, or the mother is sick. */
@@ -108,11 +108,12 @@ export function tonightPlan(
       const stands = mothers.filter((each) => each.variety === variety);
       const sum = (of: (stand: Mothers) => number) => stands.reduce((all, stand) => all + of(stand), 0);
       const father = fathers.get(variety);
+      const endless = stands.some(({ wanted }) => wanted === null);
       return {
         variety,
         name: state.varieties.get(variety)?.name ?? variety,
-        femalesWanted: stands.some(({ wanted }) => wanted === null) ? null : sum(({ wanted }) => wanted ?? 0),
-        aim: together(stands.flatMap(({ aim }) => aim ?? [])),
+        femalesWanted: endless ? null : sum(({ wanted }) => wanted ?? 0),
+        aim: endless ? null : together(stands.flatMap(({ aim }) => aim ?? [])),
         females: sum(({ taken }) => taken.length),
         leftOut: sum(({ leftOut }) => leftOut),
         malesWanted: father?.wanted ?? 0,

@@ -178,14 +178,17 @@ export function expectedMakeup(
 
 /** Plants sown from a lot, each once; clones of one are as many as there are. */
 export function plantsOfLot(state: State, lot: LotId): readonly PlantId[] {
-  return plantsByLot(state).get(lot) ?? [];
+  return plantsByLot(state).of.get(lot) ?? [];
 }
 
 /** How many plants are said to be of a lot that can't be: they stood there before its seed was ripe. */
-export const saidOfLot = (state: State, lot: LotId): number =>
-  [...state.plants.values()].filter(
-    (plant) => sownSaid(plant, state)?.lot === lot && sownFrom(plant, state) === null,
-  ).length;
+export const saidOfLot = (state: State, lot: LotId): number => plantsByLot(state).cannotBe.get(lot) ?? 0;
+
+/** The plants of all lots, and how many are said to be of one that can't be. */
+interface PlantsOfLots {
+  readonly of: ReadonlyMap<LotId, readonly PlantId[]>;
+  readonly cannotBe: ReadonlyMap<LotId, number>;
+}
 
 const plantsByLot = remembered(
   'lot plants',
@@ -195,15 +198,17 @@ const plantsByLot = remembered(
     lots: state.lots,
     flowers: lotFlowers(state),
   }),
-  (state): ReadonlyMap<LotId, readonly PlantId[]> => {
-    const by = new Map<LotId, PlantId[]>();
+  (state): PlantsOfLots => {
+    const of = new Map<LotId, PlantId[]>();
+    const cannotBe = new Map<LotId, number>();
     for (const plant of state.plants.values()) {
-      const lot = sownFrom(plant, state)?.lot ?? null;
+      const lot = sownSaid(plant, state)?.lot ?? null;
       if (lot === null) continue;
-      const had = by.get(lot);
-      if (had) had.push(plant.id);
-      else by.set(lot, [plant.id]);
+      const had = of.get(lot);
+      if (sownFrom(plant, state) === null) cannotBe.set(lot, (cannotBe.get(lot) ?? 0) + 1);
+      else if (had) had.push(plant.id);
+      else of.set(lot, [plant.id]);
     }
-    return by;
+    return { of, cannotBe };
   },
 );

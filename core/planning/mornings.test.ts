@@ -138,3 +138,10 @@ test('with looks to come fewer are out at once than where this is the last, and 
   // No morning left, none opens: nothing is asked for, and nothing promised.
   expect(morningsPlan(withMost({ ...of, supplies: [0] }))).toMatchObject({ chance: 0, expected: 0 });
 });
+
+test('what is worth working does not hang on what was foreseen to open: more may stand in colour tonight', () => {
+  const of = { missing: 2, waiting: 0, alpha: 3.3, beta: 2.7, assurance: 0.9 };
+  const { most } = withMost({ ...of, supplies: [0] });
+  for (const foreseen of [0, 0.2, 2])
+    expect(morningsPlan(withMost({ ...of, supplies: [foreseen] })).flowers).toBe(most);
+});

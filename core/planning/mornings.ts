@@ -53,6 +53,8 @@ export interface PricedQuestion {
   readonly size: number;
   /** For each look: the chance that so many flowers can be worked before it; the last entry holds all beyond. */
   readonly supplies: readonly Float64Array[];
+  /** So many are thought of before the first look though hardly that many can be had: more may stand in colour tonight than was foreseen. */
+  readonly most?: number;
 }
 
 /** What stands at a look: the value to be kept low (flowers, surplus fruit and the price of missing), the chance that the goal is reached, the flowers still worked. */
@@ -124,9 +126,14 @@ function planFrom(
 }
 
 /** With the most bunches that are reckoned with before one look. */
-function inBunches({ missing, waiting, alpha, beta, supplies, most }: MorningsQuestion): PricedQuestion & {
-  readonly most: number;
-} {
+function inBunches({
+  missing,
+  waiting,
+  alpha,
+  beta,
+  supplies,
+  most,
+}: MorningsQuestion): Required<PricedQuestion> {
   const size = Math.max(1, Math.ceil(missing / MOST_FRUITS));
   const few = Math.ceil(Math.min(most, MOST_EACH * missing) / size) + 1;
   return {
@@ -181,7 +188,8 @@ export function planAtPrice(question: PricedQuestion, price: number): FirstLook 
   let later: Table | null = null;
   for (let look = supplies.length - 1; look > 0; look--) later = tableOf(question, look, price, later);
   const supply = supplies[0] ?? Float64Array.of(1);
-  const each = ways(question, { missing, failed: 0, waiting, most: supply.length - 1 }, price, later, false);
+  const now = { missing, failed: 0, waiting, most: mostBefore(question, 0) };
+  const each = ways(question, now, price, later, false);
   let aim = 0;
   each.forEach(({ value }, flowers) => {
     if (value < (each[aim] as Standing).value - TIE) aim = flowers;
@@ -204,10 +212,15 @@ function bySupply(each: readonly Standing[], supply: Float64Array): Standing {
   return sum;
 }
 
+/** The most flowers that are thought of before a look. */
+const mostBefore = ({ supplies, most }: PricedQuestion, look: number): number =>
+  Math.max((supplies[look]?.length ?? 1) - 1, look === 0 ? (most ?? 0) : 0);
+
 function tableOf(question: PricedQuestion, look: number, price: number, later: Table | null): Table {
   const { missing, waiting, supplies } = question;
   const supply = supplies[look] as Float64Array;
-  const failures = 1 + waiting + supplies.slice(0, look).reduce((sum, each) => sum + each.length - 1, 0);
+  const earlier = Array.from({ length: look }, (_, before) => mostBefore(question, before));
+  const failures = 1 + waiting + earlier.reduce((sum, each) => sum + each, 0);
   const size = (missing + 1) * failures;
   const table: Table = {
     failures,

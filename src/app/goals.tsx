@@ -129,7 +129,7 @@ function GoalPage({ stand, variety, draft }: OfStand & { draft: KeptDraft<TypedG
         ) : (
           <Card>
             <Txt size="heading">The sum</Txt>
-            {asks ? (
+            {asks && sum === undefined ? (
               <Txt role="status">Adding up …</Txt>
             ) : (
               <Txt>Say how much you want, and the sum works back from there to tonight’s tape.</Txt>

@@ -6,8 +6,8 @@ import { numberOf } from '../device/numberOf';
 import { useGarden } from '../garden/garden';
 import { here } from './here';
 
-/** The sum of a goal that is only being thought of; the one before stands while it is worked out. */
-export function useSumOf(stand: Stand, goal: Goal): GoalSum | null {
+/** The sum of a goal that is only being thought of: `null` where there is none, `undefined` until it is worked out; the one before stands meanwhile. */
+export function useSumOf(stand: Stand, goal: Goal): GoalSum | null | undefined {
   const { state, place, today, space, store } = useGarden();
   const thought = { ...stand, goal };
   const { data } = useQuery({
@@ -20,11 +20,11 @@ export function useSumOf(stand: Stand, goal: Goal): GoalSum | null {
         'foretold',
         signal,
       ),
-    placeholderData: (before, query) => (query?.queryKey[4] === stand.id ? before : undefined),
+    placeholderData: (before, query) => (query?.queryKey[4] === stand.id ? (before ?? undefined) : undefined),
     staleTime: Infinity,
     gcTime: 60_000,
     retry: false,
     networkMode: 'always',
   });
-  return data ?? null;
+  return data;
 }

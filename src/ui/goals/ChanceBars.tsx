@@ -3,10 +3,16 @@ import type { GoalPlan } from '@core/goals';
 import { Txt, useColours } from '../theme';
 import { inHundred } from './words';
 
-/** What tonight is worth: the chance of a goal if nothing is shut, if the plan is followed, if everything is. */
-export function ChanceBars({ plan: { chance, without, withAll, oneMore } }: { plan: GoalPlan }) {
+/** What tonight is worth, or the morning where nothing is `shut`: the chance of a goal by nothing, by the plan, by all that opens. */
+export function ChanceBars({
+  plan: { chance, without, withAll, oneMore },
+  shut,
+}: {
+  plan: GoalPlan;
+  shut: boolean;
+}) {
   const rows = [
-    { name: 'Nothing tonight', chance: without, planned: false },
+    { name: shut ? 'Nothing tonight' : 'Nothing tomorrow', chance: without, planned: false },
     { name: 'By the plan', chance, planned: true },
     { name: 'All that open', chance: withAll, planned: false },
   ];
@@ -19,8 +25,8 @@ export function ChanceBars({ plan: { chance, without, withAll, oneMore } }: { pl
       </View>
       <Txt size="label" tone="muted">
         {oneMore < 0.005
-          ? 'One female more now would add next to nothing.'
-          : `One female more now would add about ${Math.round(oneMore * 100)} in 100.`}
+          ? 'One more now would add next to nothing.'
+          : `One more now would add about ${Math.round(oneMore * 100)} in 100.`}
       </Txt>
     </View>
   );

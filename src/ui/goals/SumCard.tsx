@@ -48,7 +48,7 @@ export function SumCard({ sum }: { sum: GoalSum }) {
         <Badge text={standingBadge(sum)} tone={standingTone[sum.standing]} />
       </Row>
       <Txt>{standingSentence(sum)}</Txt>
-      {sum.plan.now > 0 ? <Chances plan={sum.plan} /> : null}
+      {sum.plan.now > 0 ? <Chances plan={sum.plan} shut={sum.femalesToShut > 0} /> : null}
       {rows.map(([name, value, why]) => (
         <SumRow key={name} name={name} value={value} why={why} />
       ))}
@@ -59,9 +59,9 @@ export function SumCard({ sum }: { sum: GoalSum }) {
 const bars = piece(() => import('./ChanceBars'));
 
 /** Looked at by those who wonder, so it is fetched with a goal's page. */
-function Chances({ plan }: Pick<GoalSum, 'plan'>) {
+function Chances(of: { plan: GoalSum['plan']; shut: boolean }) {
   const { ChanceBars } = usePiece(bars, true) ?? {};
-  return ChanceBars ? <ChanceBars plan={plan} /> : <View style={{ minHeight: 100 }} />;
+  return ChanceBars ? <ChanceBars {...of} /> : <View style={{ minHeight: 100 }} />;
 }
 
 type SumLine = readonly [name: string, value: string, why: string];

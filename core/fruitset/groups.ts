@@ -1,6 +1,6 @@
 import { cropOf } from '../crops';
 import type { PlantId } from '../ids';
-import type { GroupView, Plant, Stand, State } from '../ledger';
+import type { GroupHow, GroupView, Plant, Stand, State } from '../ledger';
 import { flowersOn, growing, plantsOfStand, type Growing, type Planted } from '../patch';
 import { localDateOf, type LocalDate } from '../time';
 import type { Trial } from './trials';
@@ -40,6 +40,21 @@ export function firstHandWork(
       .map(({ from }) => from),
   ];
   return days.sort()[0] ?? null;
+}
+
+/**
+ * The first day of hand work, where a count of flowers "before hand work" reaches into it: it came by a file, was made by another
+ * hand, or the work was written down later. It stands as it was made, and that is told.
+ * @example handWorkWithin(state, stand, { how: 'before', plant: null, to: '2026-06-20' }, zone) // null
+ */
+export function handWorkWithin(
+  state: Parameters<typeof firstHandWork>[0],
+  stand: Parameters<typeof firstHandWork>[1],
+  { how, plant, to }: Pick<GroupView, 'plant' | 'to'> & { readonly how: GroupHow | null },
+  zone: string,
+): LocalDate | null {
+  const began = how === 'before' ? firstHandWork(state, stand, plant, zone) : null;
+  return began !== null && began <= to ? began : null;
 }
 
 /** Whether a count speaks of a plant's tally of a day: what hands did on a plant (or its whole stand) is of the same flowers. */

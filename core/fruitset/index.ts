@@ -6,7 +6,7 @@ export type { LogisticRow } from './design';
 export * from './fate';
 export * from './trials';
 export * from './trialTable';
-export { firstHandWork, groupTrials } from './groups';
+export { firstHandWork, groupTrials, handWorkWithin } from './groups';
 export * from './setCount';
 export * from './shrinkage';
 export * from './needs';

@@ -1,5 +1,5 @@
 import type { PlantId } from '../ids';
-import { firstHandWork } from '../fruitset';
+import { firstHandWork, handWorkWithin } from '../fruitset';
 import { toCsv, csvRows } from '../formats';
 import { TestGarden } from '../testGarden';
 import { ALL, GROUPINGS, study } from '.';
@@ -72,4 +72,24 @@ test('hand work begins where somebody first worked by hand, whatever was counted
   if (!at) throw new Error('no stand');
   expect(firstHandWork(garden.state, at, null, garden.place.zone)).toBe('2026-06-28');
   expect(firstHandWork(garden.state, at, plant, garden.place.zone)).toBe('2026-06-28');
+});
+
+test('a count of what set before hand work that reaches into it is told, however the two came to be written down', () => {
+  const { garden, stand, plant } = tomatoes();
+  const told = (to: string, how: 'before' | 'insects' = 'before') => {
+    const at = garden.state.stands.get(stand);
+    return at ? handWorkWithin(garden.state, at, { how, plant, to }, garden.place.zone) : 'no stand';
+  };
+  expect(told('2026-06-27')).toBeNull();
+  expect(told('2026-06-28')).toBe('2026-06-28');
+  expect(told('2026-07-30', 'insects')).toBeNull();
+  // Work of the week before comes in by a file, later.
+  garden.write(garden.time('2026-06-21', 9), {
+    kind: 'tallied',
+    plant,
+    tool: 'shaking',
+    flowers: 3,
+    truss: 1,
+  });
+  expect(told('2026-06-27')).toBe('2026-06-21');
 });

@@ -93,6 +93,8 @@ export interface Chance {
 
 /** From this height on a drawing has room for leaves, light and shade. */
 const ROOM_FOR_DETAIL = 140;
+/** From this size on a drawing stands by itself. */
+const ROOM_BESIDE = 280;
 
 export interface FlowerDrawingProps extends FlowerLook {
   readonly size: number;
@@ -120,6 +122,8 @@ export const FlowerDrawing = memo(function FlowerDrawing({
       width={(size * width) / height}
       height={size}
       viewBox={`0 0 ${width} ${height}`}
+      // A leaf before it hangs out of the picture: no edge cuts it off.
+      {...(chance && size >= ROOM_BESIDE ? { style: { overflow: 'visible' } as const } : {})}
       {...(summary ? { role: 'img', 'aria-label': summary } : { 'aria-hidden': true })}
     >
       <G transform={lean}>

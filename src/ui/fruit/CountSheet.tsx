@@ -1,7 +1,7 @@
 import { kitchenTools, type Crop } from '@core/crops';
 import type { GroupHow } from '@core/ledger';
 import { walkOrder } from '@core/patch';
-import { firstHandWork } from '@core/fruitset';
+import { handWorkWithin } from '@core/fruitset';
 import { addDays, shortDayText } from '@core/time';
 import { countForm, type ReadCount, type TypedCount } from '@/data/forms/countForm';
 import { useGarden } from '@/data/garden/garden';
@@ -41,8 +41,9 @@ export function CountSheet({ onClose }: { onClose: () => void }) {
   const crop = chosen?.crop;
   const plants = chosen ? walkOrder(state).filter(({ stand }) => stand.id === chosen.stand.id) : [];
   const began =
-    value.how === 'before' && chosen ? firstHandWork(state, chosen.stand, value.plant, place.zone) : null;
-  const overlaps = began !== null && value.to !== null && value.to >= began;
+    chosen && value.to !== null
+      ? handWorkWithin(state, chosen.stand, { how: value.how, plant: value.plant, to: value.to }, place.zone)
+      : null;
   const keep = form.keep(async (read) => {
     if (await save({ kind: 'groupCounted', ...read })) onClose();
   });
@@ -119,14 +120,14 @@ export function CountSheet({ onClose }: { onClose: () => void }) {
         keyboard="number-pad"
       />
       {(wrong.stand ?? wrong.how) ? <Notice tone="brick" text={wrong.stand ?? wrong.how ?? ''} /> : null}
-      {overlaps && began ? (
+      {began ? (
         <Notice
           tone="pollen"
           text={`Hand work is on record here from ${shortDayText(began)}, within these days. What set before it ends the day before.`}
         />
       ) : null}
       <Button
-        title={overlaps ? 'Keep it all the same' : 'Keep the count'}
+        title={began ? 'Keep it all the same' : 'Keep the count'}
         look="main"
         busy={busy}
         onPress={keep}

@@ -1,15 +1,20 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { groupTrials, outcomeOn, type Trial } from '@core/fruitset';
+import { groupTrials, handWorkWithin, outcomeOn, type Trial } from '@core/fruitset';
 import { growing, plantName } from '@core/patch';
 import { shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
-import { BESIDE, Row, Button, Card } from '../controls';
+import { BESIDE, Row, Button, Card, Notice } from '../controls';
 import { Txt, useColours } from '../theme';
 import { fateWords, plural, toolWords } from '../words';
 import { CountSheet } from './CountSheet';
 
 const PAGE = 8;
+
+/** A count that reaches into the days of hand work stands, and is told. */
+function HandWork({ words }: { words: string | null }) {
+  return words === null ? null : <Notice tone="pollen" text={words} />;
+}
 
 /** Flowers that were counted together: by the tally of the kitchen round, or by hand afterwards. */
 export function GroupsCard() {
@@ -35,6 +40,13 @@ export function GroupsCard() {
         : how === 'before'
           ? 'before hand work'
           : toolWords[how];
+  const handWorkIn = ({ stand, plant, how, until }: Trial) => {
+    const found = state.stands.get(stand);
+    const began = found ? handWorkWithin(state, found, { how, plant, to: until }, place.zone) : null;
+    return began === null
+      ? null
+      : `Hand work is on record here from ${shortDayText(began)}: some of these may have been worked by hand.`;
+  };
   const cameTo = (trial: Trial) => {
     if (trial.set !== null)
       return `${trial.set} of ${trial.worked} set${trial.bent === null ? '' : `, ${trial.bent} bent`}`;
@@ -70,6 +82,7 @@ export function GroupsCard() {
               .filter(Boolean)
               .join(' · ')}
           </Txt>
+          <HandWork words={handWorkIn(trial)} />
         </View>
       ))}
       {groups.length > shown ? (

@@ -52,6 +52,8 @@ export function TodayBand({ bloom, first }: { bloom: BloomDay; first: Round | un
     }
     return [...bars.values()];
   }, [shown, morning, evening]);
+  // No dusk and no dawn to draw: the hours that stand for them hang on solar noon.
+  if (!day.fromSun) return null;
   const hour12 = prefs.clock === '12';
   const clock = (at: number) => clockText(at, place.zone, hour12);
   const sun = evening

@@ -4,7 +4,7 @@ import type { Goal } from '@core/ledger';
 import { goalSum, NO_GOAL, tonightPlan } from '@core/goals';
 import { kitchenRound } from '@core/kitchen';
 import { bandDay, nextRounds, pollinationRound, type PollinationRound } from '@core/rounds';
-import { TestGarden } from '@core/testGarden';
+import { TEST_PLACE, TestGarden } from '@core/testGarden';
 import { SumCard } from '../goals/SumCard';
 import { standingSentence } from '../goals/words';
 import { StandTally } from '../kitchen/StandTally';
@@ -15,6 +15,20 @@ import { TonightCard } from './TonightCard';
 
 const EVENING = '2026-07-13';
 const DAWN = '2026-07-14';
+
+test('where the sun does not rise there is no band of dusk and dawn', async () => {
+  const bands = [46.2, 69.65].map(async (latitude) => {
+    const garden = new TestGarden({ ...TEST_PLACE, latitude });
+    const now = garden.time('2026-12-20', 12);
+    const bloom = bloomDayOf(garden.state, garden.place, '2026-12-20', () => null);
+    const { toJSON } = renderIn(
+      await gardenOf(garden.events, now),
+      <TodayBand bloom={bloom} first={undefined} />,
+    );
+    return toJSON() === null;
+  });
+  expect(await Promise.all(bands)).toEqual([false, true]);
+});
 
 describe('the round to come', () => {
   function shut() {

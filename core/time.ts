@@ -182,6 +182,12 @@ export function weekdayText(date: LocalDate): string {
 }
 
 /**
+ * The day of the week, 1 = Monday to 7 = Sunday.
+ * @example weekdayOf('2026-07-14') // 2
+ */
+export const weekdayOf = (date: LocalDate): number => daysBetween(weekStart(date), date) + 1;
+
+/**
  * The Monday of a day's week.
  * @example weekStart('2026-07-14') // '2026-07-13'
  */

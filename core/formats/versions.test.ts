@@ -3,6 +3,7 @@ import { fromJson } from '.';
 import versionEight from './fixtures/version-8.json';
 import versionFourteen from './fixtures/version-14.json';
 import versionFifteen from './fixtures/version-15.json';
+import versionSixteen from './fixtures/version-16.json';
 import versionEleven from './fixtures/version-11.json';
 import versionFive from './fixtures/version-5.json';
 import versionFour from './fixtures/version-4.json';
@@ -221,4 +222,16 @@ test('events of version 15 are read for ever: a cover over a flower that was sti
   ).toEqual([false, true]);
   expect([...state.stands.values()].map(({ rogueLooks }) => rogueLooks)).toEqual([[]]);
   expect([...state.varieties.values()].map(({ traits }) => traits)).toEqual([{}]);
+});
+
+test('events of version 16 are read for ever: a stand looked over; of no morning is it said that nobody comes', () => {
+  const read = fromJson(JSON.stringify(versionSixteen));
+  if (!read.ok) throw new Error(read.message);
+  const state = fold(read.events);
+  expect([...state.stands.values()].flatMap(({ rogueLooks }) => rogueLooks)).toMatchObject([
+    { stage: 'seedling' },
+  ]);
+  expect([...state.patches.values()].map(({ mornings }) => mornings)).toEqual([
+    { weekdays: null, minutes: null, told: {} },
+  ]);
 });

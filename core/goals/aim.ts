@@ -1,6 +1,9 @@
+import type { Crop } from '../crops';
 import type { Place, Stand, State } from '../ledger';
-import type { LocalDate } from '../time';
-import { goalSum } from './goals';
+import { awayFrom, comesOn, morningsOf } from '../patch';
+import { addDays, type LocalDate } from '../time';
+import { goalSum, type GoalSum } from './goals';
+import { morningsAhead, nextRoundOf, wetFor } from './mornings';
 
 /** What tonight's number rests on, of all stands of a variety together. */
 export interface Aim {
@@ -18,23 +21,64 @@ export interface Aim {
   readonly tooLate: boolean;
 }
 
+/** What to do about rain that is foretold for the next round: cover all the same, cover fewer, or leave it to a dry morning. */
+export type RainAdvice = 'cover' | 'fewer' | 'leave';
+
+/** What hangs on who comes when, and on rain. */
+export interface Circumstances {
+  /** Nobody comes to the round for which flowers would be shut tonight. */
+  readonly nobodyComes: boolean;
+  /** The other mornings before the next look on which nobody comes. */
+  readonly awaySoon: readonly LocalDate[];
+  /** `null`: that round is not foretold to be wet, or nothing would be shut for it. */
+  readonly rain: RainAdvice | null;
+}
+
 /** How many females a stand's goal wants shut tonight, and how it stands; `null` where a seed stand has no goal: all. */
 export function wantedTonight(
   state: State,
   place: Place,
   date: LocalDate,
   stand: Stand,
-): { readonly wanted: number | null; readonly aim: Aim | null } {
-  const found = stand.goal?.seed ? goalSum(state, place, stand, date) : null;
-  if (!found) return { wanted: null, aim: null };
+  crop: Crop,
+  foretoldWet: readonly LocalDate[],
+): { readonly wanted: number | null; readonly aim: Aim | null; readonly circumstances: Circumstances } {
+  const round = nextRoundOf(crop, date);
+  const comes = morningsOf(state);
+  const nobodyComes = !comesOn(comes, round);
+  const awaySoon = awayFrom(comes, addDays(round, 1), crop.verdictDay.value);
+  const wet = wetFor(state, stand, foretoldWet);
+  const raining = !nobodyComes && wet.includes(round);
+  const found = stand.goal?.seed ? goalSum(state, place, stand, date, { wet }) : null;
+  if (!found)
+    return {
+      wanted: nobodyComes ? 0 : null,
+      aim: null,
+      circumstances: { nobodyComes, awaySoon, rain: raining ? 'cover' : null },
+    };
   const { season, plan, morningsLeft: mornings, standing, femalesToShut: wouldDo, shutNow } = found;
   // Past the last useful day nothing ripens: no tape for it. A frost that is only guessed does not say so.
   const guessed = found.goal.by === null && season.frost.from === 'guess';
   const tooLate = season.over || (mornings === 0 && !guessed);
+  const dry = nobodyComes || tooLate ? 0 : shutNow;
+  const untilLook = Math.min(crop.verdictDay.value + 1, mornings ?? Infinity);
+  const wanted = raining ? inRain(found, morningsAhead(comes, date, untilLook, wet)) : dry;
+  const rain = !raining || dry === 0 ? null : wanted === 0 ? 'leave' : wanted < dry ? 'fewer' : 'cover';
   return {
-    wanted: tooLate ? 0 : shutNow,
+    wanted: Math.min(dry, wanted),
+    circumstances: { nobodyComes, awaySoon, rain },
     aim: { wouldDo, mornings, guessed, chance: plan.chance, met: standing === 'done', tooLate },
   };
+}
+
+/** So careful a part of what usually opens is counted on before the next look [M]. */
+const COUNTED_ON = 0.7;
+
+/** Females worth shutting for a wet morning: none where the goal is as sure without it, else those that the dry ones till the next look will hardly bring. */
+function inRain({ plan, goal, shutNow, perMorning }: GoalSum, ahead: readonly number[]): number {
+  if (plan.without >= goal.assurance) return 0;
+  const later = perMorning * ahead.slice(1).reduce((sum, share) => sum + share, 0) * COUNTED_ON;
+  return Math.max(1, shutNow - Math.floor(later));
 }
 
 /** Of all stands of a variety; `null` where none has a goal. */
@@ -55,3 +99,12 @@ export function together(aims: readonly Aim[]): Aim | null {
       )
     : null;
 }
+
+const BY_WEIGHT: readonly (RainAdvice | null)[] = [null, 'leave', 'fewer', 'cover'];
+
+/** The same of all stands of a variety: what one of them asks for is done. */
+export const circumstancesOf = (all: readonly Circumstances[]): Circumstances => ({
+  nobodyComes: all.length > 0 && all.every(({ nobodyComes }) => nobodyComes),
+  awaySoon: all[0]?.awaySoon ?? [],
+  rain: BY_WEIGHT[all.reduce((most, { rain }) => Math.max(most, BY_WEIGHT.indexOf(rain)), 0)] ?? null,
+});

@@ -21,7 +21,9 @@ function garden(fruits: number, mornings: number, more: Partial<Goal> = {}) {
     },
   });
   const sum = (perMorning: number | null = 3) => {
-    const found = goalSum(made.state, made.place, made.state.stands.get(stand) as Stand, TODAY, perMorning);
+    const found = goalSum(made.state, made.place, made.state.stands.get(stand) as Stand, TODAY, {
+      perMorning,
+    });
     if (!found) throw new Error('no sum');
     return found;
   };

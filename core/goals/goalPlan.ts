@@ -30,7 +30,7 @@ interface Wanted {
 /** Share of the flowers that can be worked which are: rain, slips and males that are missing take the rest [M]. */
 const USABLE = 0.92;
 /** Where nothing ends the season that anybody knows of, so many mornings are counted on [M]. */
-const OPEN_END = 40;
+export const OPEN_END = 40;
 /** More than two looks to come are reckoned as one: they add little, and take long to reckon. */
 const MOST_LOOKS = 3;
 
@@ -54,13 +54,14 @@ export function planOfGoal(
     crop,
     goal,
     rate,
-    mornings,
+    ahead,
     perMorning,
   }: {
     readonly crop: Crop;
     readonly goal: Goal;
     readonly rate: Pick<Rate, 'alpha' | 'beta'>;
-    readonly mornings: number | null;
+    /** The part of each morning's flowers that will be worked (`morningsAhead`), tomorrow's first, to the last useful one. */
+    readonly ahead: readonly number[];
     /** Flowers of a morning that can be worked: of those that open, what stays shut until then. */
     readonly perMorning: number;
   },
@@ -69,11 +70,7 @@ export function planOfGoal(
   const { assurance } = goal;
   const planOf = ({ missing, waiting }: Wanted, from: number) => {
     const plain = pollinationsNeeded({ fruitsWanted: missing, ...known, assurance });
-    const supplies = suppliesOf(
-      (mornings ?? OPEN_END) - from,
-      perMorning * USABLE,
-      crop.verdictDay.value + 1,
-    );
+    const supplies = suppliesOf(ahead.slice(from), perMorning * USABLE, crop.verdictDay.value + 1);
     return morningsPlan({
       missing,
       waiting,
@@ -94,7 +91,7 @@ export function planOfGoal(
         expected,
         // Nobody is better off for a morning less.
         without: now === 0 ? chance : Math.min(chance, planOf(wanted, 1).chance),
-        withAll: Math.max(chance, at(Math.max(now, Math.round(perMorning)))),
+        withAll: Math.max(chance, at(Math.max(now, Math.round(perMorning * (ahead[0] ?? 0))))),
         oneMore: Math.max(0, at(now + 1) - at(now)),
       };
     });
@@ -112,12 +109,12 @@ export function planOfGoal(
 }
 
 /** Flowers that can be worked before each look, on average; the mornings past the last look go with it. */
-function suppliesOf(mornings: number, each: number, apart: number): number[] {
-  const looks = Math.min(MOST_LOOKS, Math.max(1, Math.ceil(mornings / apart)));
-  return Array.from(
-    { length: looks },
-    (_, i) => each * Math.max(0, i < looks - 1 ? apart : mornings - apart * (looks - 1)),
-  );
+function suppliesOf(ahead: readonly number[], each: number, apart: number): number[] {
+  const looks = Math.min(MOST_LOOKS, Math.max(1, Math.ceil(ahead.length / apart)));
+  return Array.from({ length: looks }, (_, i) => {
+    const until = i < looks - 1 ? (i + 1) * apart : ahead.length;
+    return each * ahead.slice(i * apart, until).reduce((sum, share) => sum + share, 0);
+  });
 }
 
 /** What both halves of a goal want together. */

@@ -18,7 +18,9 @@ function garden(goal: Partial<Goal>, plants = 6) {
   return { made, squash };
 }
 const sumOf = ({ made, squash }: { made: TestGarden; squash: Planted }, today = TODAY, perMorning?: number) =>
-  goalSum(made.state, made.place, made.state.stands.get(squash.stand) as never, today, perMorning ?? null);
+  goalSum(made.state, made.place, made.state.stands.get(squash.stand) as never, today, {
+    perMorning: perMorning ?? null,
+  });
 
 /** A female of plant `i` worked on a date, with a father's male; then growing or yellow on day 5. */
 function worked(

@@ -10,8 +10,8 @@ import {
   type Crop,
 } from '../crops';
 import { kitchenPace, lastTool, ratesOf, workTime, type Rate } from '../fruitset';
-import type { Goal, Place, Plant, Stand, State, Variety } from '../ledger';
-import { coversFor, growing, mainPatch, plantsOfStand, type Growing } from '../patch';
+import type { Goal, Mornings, Place, Plant, Stand, State, Variety } from '../ledger';
+import { coversFor, growing, mainPatch, morningsOf, plantsOfStand, type Growing } from '../patch';
 import { daysBetween, type LocalDate } from '../time';
 import { doubtOf, needingAt, type SetDoubt } from './doubt';
 import {
@@ -23,8 +23,9 @@ import {
   type GoalPart,
   type MissingParents,
 } from './goalParts';
-import { bothHalves, nothingToPlan, planOfGoal, type GoalPlan } from './goalPlan';
+import { bothHalves, nothingToPlan, OPEN_END, planOfGoal, type GoalPlan } from './goalPlan';
 import { malesFor } from './malesFor';
+import { morningsAhead, wetFor } from './mornings';
 import { openingRate } from './openings';
 import { lastUseful } from './season';
 import { selfingFor, shuttingFor, type Shutting } from './shutting';
@@ -72,9 +73,16 @@ export interface GoalSum extends Shutting {
   readonly standing: GoalStanding;
 }
 
+/** What is known besides the record. */
+export interface KnownAhead {
+  /** Females that open on a morning here, where somebody knows better than the record. */
+  readonly perMorning?: number | null;
+  /** The mornings that are foretold to be wet (`wetMornings`). */
+  readonly wet?: readonly LocalDate[];
+}
+
 /**
- * The sum of one stand's goal; `null` without a goal that asks for anything. `perMorning`: females that open on
- * a morning here, where somebody knows better than the record.
+ * The sum of one stand's goal; `null` without a goal that asks for anything.
  * @example goalSum(state, place, stand, '2026-07-13') // null
  */
 export function goalSum(
@@ -82,7 +90,7 @@ export function goalSum(
   place: Place,
   stand: Stand,
   today: LocalDate,
-  perMorning: number | null = null,
+  { perMorning = null, wet = [] }: KnownAhead = {},
 ): GoalSum | null {
   const found = summed(state, stand);
   if (!found) return null;
@@ -97,19 +105,17 @@ export function goalSum(
   const asked = selfs ? { ...goal, fathers: null } : goal;
   const parents = parentsMissing(asked, done, males.value);
   const { forSeed, forKitchen } = halvesOf(asked, wanted.fruits, done, parents, setRate, season);
-  const work = handWork(
-    state,
-    place,
-    first,
-    goal,
-    today,
-    { forSeed, forKitchen },
-    selfs ? null : males.value,
-  );
+  const brought = selfs ? null : males.value;
+  const work = handWork(state, place, first, goal, today, { forSeed, forKitchen }, brought);
   const left = timeLeft(useful.on, season, today);
   const flowering = perMorning ?? openingRate(state, place, plants, today, left.morningsLeft);
   const whole = forSeed.wanted > 0 ? work.wholeShare.value : 1;
-  const of = { crop, goal, rate: setRate, mornings: left.morningsLeft, perMorning: flowering * whole };
+  const of = {
+    crop,
+    goal,
+    rate: setRate,
+    ...mornings(state, first, today, { ...left, plants: plants.length, flowering, whole, wet }),
+  };
   const plans = plansOf(forSeed, forKitchen, forSeed.wanted > 0 ? parents : [], season, of);
   return {
     stand,
@@ -134,6 +140,46 @@ export function goalSum(
     shutNow: toShutNow(plans.seed.now, work),
     standing: standingOf(forSeed.left + forKitchen.left, plans.whole, goal, season),
   };
+}
+
+/** What of each morning left will be worked, and the flowers of one for which there is time. */
+function mornings(
+  state: State,
+  { crop, stand }: Growing,
+  today: LocalDate,
+  of: Pick<GoalSum, 'morningsLeft'> & {
+    readonly plants: number;
+    readonly flowering: number;
+    /** The part of what is shut that stays whole. */
+    readonly whole: number;
+    readonly wet: readonly LocalDate[];
+  },
+): { readonly ahead: readonly number[]; readonly perMorning: number } {
+  const comes = morningsOf(state);
+  return {
+    ahead: morningsAhead(comes, today, of.morningsLeft ?? OPEN_END, wetFor(state, stand, of.wet)),
+    perMorning: of.whole * inMinutes(state, crop, comes, of.plants, of.flowering),
+  };
+}
+
+/**
+ * Of the flowers of a morning those for which there is time, where a morning may only take so long: plants of other stands with a goal
+ * want their part of it, and are taken to flower as these do.
+ */
+function inMinutes(
+  state: State,
+  crop: Crop,
+  { minutes }: Mornings,
+  plants: number,
+  flowering: number,
+): number {
+  if (minutes === null || flowering === 0) return flowering;
+  const all = [...state.stands.values()].reduce(
+    (sum, { id, goal }) => sum + (goal ? plantsOfStand(state, id).filter(({ ended }) => !ended).length : 0),
+    0,
+  );
+  const wanted = flowering * (Math.max(all, plants) / plants) * workTime(state, crop).minutes;
+  return flowering * Math.min(1, minutes / wanted);
 }
 
 /** The season of a stand, until when work still ripens in it, and what it has brought. */
@@ -304,6 +350,6 @@ function seedsInFruit(crop: Crop, goal: Goal): SumNumber | null {
 }
 
 /** Every stand's goal, with its sum. */
-export function goalSums(state: State, place: Place, today: LocalDate): GoalSum[] {
-  return [...state.stands.values()].flatMap((stand) => goalSum(state, place, stand, today) ?? []);
+export function goalSums(state: State, place: Place, today: LocalDate, known: KnownAhead = {}): GoalSum[] {
+  return [...state.stands.values()].flatMap((stand) => goalSum(state, place, stand, today, known) ?? []);
 }

@@ -9,6 +9,6 @@ export { type GoalPart } from './goalParts';
 export * from './season';
 export * from './lastSeason';
 export * from './ripeSeed';
-export { type Aim } from './aim';
+export { type Aim, type RainAdvice } from './aim';
 export * from './tonight';
 export * from './foresight';

@@ -12,7 +12,7 @@ const seeds = (amount: number, more: Partial<Goal> = {}): Partial<Goal> => ({
   ...more,
 });
 const sumOf = (garden: TestGarden, { stand }: Planted, today: string, perMorning: number | null = 1) =>
-  goalSum(garden.state, garden.place, garden.state.stands.get(stand) as never, today, perMorning);
+  goalSum(garden.state, garden.place, garden.state.stands.get(stand) as never, today, { perMorning });
 const frost = (garden: TestGarden, frostOn: string) =>
   garden.write(garden.time('2026-06-01', 9), { kind: 'frostExpected', patch: garden.patchId, frostOn });
 const planOf = (garden: TestGarden, date: string) =>

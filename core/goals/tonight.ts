@@ -1,10 +1,11 @@
 import { dueOn, type Forecast, type VarietyOutlook, shutMales } from '../bloom';
 import { closureFacts, closuresFor, type Closure, type Crop, type Sex } from '../crops';
-import type { Flower, Health, Place, State } from '../ledger';
-import { coversFor, fatherVarietyOf, walkOrder, type Growing } from '../patch';
+import type { Flower, Health, Place, Stand, State } from '../ledger';
+import { coversFor, fatherVarietyOf, morningsOf, walkOrder, type Growing } from '../patch';
 import { addDays, type LocalDate } from '../time';
-import { bearsFruit, ratesOf } from '../fruitset';
-import { together, wantedTonight, type Aim } from './aim';
+import { bearsFruit, ratesOf, workTime } from '../fruitset';
+import { circumstancesOf, together, wantedTonight, type Aim, type Circumstances } from './aim';
+import { nextRoundOf } from './mornings';
 import { closureOf } from './shutting';
 import { femalesPerMale, malesFor, SPARE_MALES } from './malesFor';
 
@@ -36,7 +37,7 @@ export interface PlantTonight {
 }
 
 /** A variety's part of the evening: as a mother, as a father, or both. */
-export interface VarietyTonight {
+export interface VarietyTonight extends Circumstances {
   readonly variety: string;
   readonly name: string;
   /** Before the next look; `null`: no goal, all that open are shut. */
@@ -46,6 +47,8 @@ export interface VarietyTonight {
   readonly females: number;
   /** Left open although likely: enough for the goal, or the mother is sick. */
   readonly leftOut: number;
+  /** Of these: they would take longer than a morning may. */
+  readonly noTime: number;
   readonly malesWanted: number;
   readonly males: number;
   readonly shutAlready: { readonly females: number; readonly males: number };
@@ -79,9 +82,11 @@ export function tonightPlan(
   place: Place,
   date: LocalDate,
   outlook: readonly VarietyOutlook[],
+  wet: readonly LocalDate[] = [],
 ): TonightPlan {
   const order = walkOrder(state);
-  const mothers = outlook.flatMap((view) => mothersTonight(state, place, date, order, view));
+  const asked = outlook.flatMap((view) => mothersTonight(state, place, date, order, view, wet));
+  const mothers = withMales(state, place, inTime(asked, morningsOf(state).minutes));
   const needed = new Map<string, number>();
   for (const { malesFor: males } of mothers)
     for (const [variety, count] of males) needed.set(variety, (needed.get(variety) ?? 0) + count);
@@ -116,9 +121,11 @@ export function tonightPlan(
         aim: endless ? null : together(stands.flatMap(({ aim }) => aim ?? [])),
         females: sum(({ taken }) => taken.length),
         leftOut: sum(({ leftOut }) => leftOut),
+        noTime: sum(({ noTime }) => noTime),
+        ...circumstancesOf(stands.map(({ circumstances }) => circumstances)),
         malesWanted: father?.wanted ?? 0,
         males: father ? [...father.given.values()].reduce((a, b) => a + b, 0) : 0,
-        shutAlready: { females: sum(({ already }) => already), males: father?.already ?? 0 },
+        shutAlready: { females: sum(({ shut }) => shut.length), males: father?.already ?? 0 },
       };
     }),
     pockets: pocketsFor(state, plants),
@@ -130,9 +137,19 @@ interface Mothers {
   readonly variety: string;
   readonly wanted: number | null;
   readonly aim: Aim | null;
-  readonly already: number;
+  readonly circumstances: Circumstances;
+  readonly crop: Crop;
+  readonly stand: Stand;
+  /** Shut already, one entry for each flower. */
+  readonly shut: readonly Growing[];
   readonly taken: readonly (ToShut & { growing: Growing })[];
   readonly leftOut: number;
+  readonly noTime: number;
+  /** What working one of its flowers takes tomorrow. */
+  readonly minutesEach: number;
+}
+
+interface WithMales extends Mothers {
   /** Males that these females (and those shut already) ask for, by father's variety. */
   readonly malesFor: ReadonlyMap<string, number>;
 }
@@ -144,6 +161,7 @@ function mothersTonight(
   date: LocalDate,
   order: readonly Growing[],
   view: VarietyOutlook,
+  wet: readonly LocalDate[],
 ): Mothers[] {
   const seed = order.filter(
     (each) =>
@@ -155,7 +173,7 @@ function mothersTonight(
   );
   return [...new Set(seed.map(({ stand }) => stand.id))].map((id) => {
     const standing = seed.filter(({ stand }) => stand.id === id);
-    return mothersOfStand(state, place, date, standing, view);
+    return mothersOfStand(state, place, date, standing, view, wet);
   });
 }
 
@@ -166,9 +184,10 @@ function mothersOfStand(
   date: LocalDate,
   standing: readonly Growing[],
   view: VarietyOutlook,
+  wet: readonly LocalDate[],
 ): Mothers {
   const { crop, stand } = standing[0] as Growing;
-  const { wanted, aim } = wantedTonight(state, place, date, stand);
+  const { wanted, aim, circumstances } = wantedTonight(state, place, date, stand, crop, wet);
   const candidates = view.buds.flatMap(
     ({ flower, growing, sex, forecast }): (ToShut & { growing: Growing })[] => {
       const chance = chanceTonight(forecast, date, crop);
@@ -185,23 +204,53 @@ function mothersOfStand(
   );
   const shut = femalesShutFor(state, standing, nextRoundOf(crop, date), place.zone);
   const taken = choose(candidates, wanted === null ? Infinity : Math.max(0, wanted - shut.length));
-  const whole = ratesOf(state, place.zone).whole(crop, view.variety, closureOf(state, crop)).mean;
-  const males = new Map<string, number>();
-  for (const growing of [...taken.map((each) => each.growing), ...shut]) {
-    const father = fatherVarietyOf(growing);
-    const serves = crop.family === 'corn' ? 1 : femalesPerMale(state, crop);
-    const each = malesFor(state, crop, growing.stand.goal).value / whole / serves;
-    males.set(father, (males.get(father) ?? 0) + each);
-  }
   return {
     variety: view.variety,
     wanted,
     aim,
-    already: shut.length,
+    circumstances,
+    crop,
+    stand,
+    shut,
     taken,
     leftOut: candidates.length - taken.length,
-    malesFor: males,
+    noTime: 0,
+    minutesEach: workTime(state, crop).minutes,
   };
+}
+
+/** No more females than tomorrow's minutes allow, of all stands together; the least worth are left open. */
+function inTime(mothers: readonly Mothers[], minutes: number | null): readonly Mothers[] {
+  if (minutes === null) return mothers;
+  let left = minutes - mothers.reduce((sum, { shut, minutesEach }) => sum + shut.length * minutesEach, 0);
+  const kept = new Set<ToShut>();
+  const all = mothers.flatMap(({ taken, minutesEach }) => taken.map((each) => ({ each, minutesEach })));
+  for (const { each, minutesEach } of all.sort((a, b) => b.each.worth - a.each.worth)) {
+    if (minutesEach > left) continue;
+    left -= minutesEach;
+    kept.add(each);
+  }
+  return mothers.map((of) => {
+    const taken = of.taken.filter((each) => kept.has(each));
+    const noTime = of.taken.length - taken.length;
+    return { ...of, taken, noTime, leftOut: of.leftOut + noTime };
+  });
+}
+
+/** With the males that these females and those shut already ask for, by the father's variety. */
+function withMales(state: State, place: Place, mothers: readonly Mothers[]): WithMales[] {
+  return mothers.map((of) => {
+    const { crop, variety, taken, shut } = of;
+    const whole = ratesOf(state, place.zone).whole(crop, variety, closureOf(state, crop)).mean;
+    const males = new Map<string, number>();
+    for (const growing of [...taken.map((each) => each.growing), ...shut]) {
+      const father = fatherVarietyOf(growing);
+      const serves = crop.family === 'corn' ? 1 : femalesPerMale(state, crop);
+      const each = malesFor(state, crop, growing.stand.goal).value / whole / serves;
+      males.set(father, (males.get(father) ?? 0) + each);
+    }
+    return { ...of, malesFor: males };
+  });
 }
 
 interface Fathers {
@@ -227,11 +276,6 @@ function fathersTonight(
     0,
   );
   return { wanted, already, given: spreadMales(view, standing, Math.max(0, wanted - already), date) };
-}
-
-/** The day of the round for which a flower is shut this evening. */
-function nextRoundOf(crop: Crop, date: LocalDate): LocalDate {
-  return crop.clock.round === 'dusk' ? date : addDays(date, 1);
 }
 
 /** The chance that a bud opens at the next round: tomorrow; of dusk crops this evening or the next. */

@@ -37,6 +37,8 @@ export function derivePatch(id: string, events: readonly LedgerEvent[]): Patch |
   let place: Patch['place'] = null;
   let schools: SchoolChoices = DEFAULT_SCHOOLS;
   let frostOn: Patch['frostOn'] = null;
+  let often: Omit<Patch['mornings'], 'told'> = { weekdays: null, minutes: null };
+  const told: Record<string, boolean> = {};
   const weather: Record<string, WeatherView> = {};
   const weights: Partial<Record<WeighedReason, number>> = {};
   const days = new Map<string, ReturnType<typeof withNote>>();
@@ -51,6 +53,7 @@ export function derivePatch(id: string, events: readonly LedgerEvent[]): Patch |
         place: null,
         schools: { ...DEFAULT_SCHOOLS },
         frostOn: null,
+        mornings: { ...often, told },
         weather,
         weights,
         notes,
@@ -63,6 +66,8 @@ export function derivePatch(id: string, events: readonly LedgerEvent[]): Patch |
         schools = { ...schools, [event.school]: event.choice };
       }
     } else if (event.kind === 'frostExpected') frostOn = event.frostOn;
+    else if (event.kind === 'morningsSet') often = { weekdays: event.weekdays, minutes: event.minutes };
+    else if (event.kind === 'morningTold') told[event.date] = event.comes;
     else if (event.kind === 'weatherNoted') {
       for (const day of event.days) {
         const noted = withNote(days.get(day.date), day, event.origin);
@@ -74,5 +79,5 @@ export function derivePatch(id: string, events: readonly LedgerEvent[]): Patch |
       else weights[event.reason] = event.weight;
     } else if (event.kind === 'noted') notes.push(noteOf(event));
   }
-  return patch && { ...patch, place, schools, frostOn };
+  return patch && { ...patch, place, schools, frostOn, mornings: { ...often, told } };
 }

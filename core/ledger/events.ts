@@ -29,6 +29,8 @@ import type {
   CareGiven,
   ClockNoted,
   FrostExpected,
+  MorningsSet,
+  MorningTold,
   FruitsPicked,
   GoalSet,
   GroupCounted,
@@ -66,7 +68,7 @@ import type {
 } from './planEvents';
 
 /** The version written into new events. Older ones are read for ever (`upcast`). */
-export const SCHEMA_VERSION = 16;
+export const SCHEMA_VERSION = 17;
 
 /** Every event there is. */
 export type LedgerEvent =
@@ -90,6 +92,8 @@ export type LedgerEvent =
   | GoalSet
   | WeatherNoted
   | FrostExpected
+  | MorningsSet
+  | MorningTold
   | ClockNoted
   | PlantAdded
   | PlantRemoved
@@ -169,6 +173,8 @@ export const SUBJECT_FIELD: Readonly<Record<EventKind, SubjectKind | 'subject'>>
   goalSet: 'stand',
   weatherNoted: 'patch',
   frostExpected: 'patch',
+  morningsSet: 'patch',
+  morningTold: 'patch',
   clockNoted: 'stand',
   plantAdded: 'plant',
   plantRemoved: 'plant',

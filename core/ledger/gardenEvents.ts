@@ -115,6 +115,18 @@ export interface FrostExpected extends Recorded<'frostExpected'> {
   readonly patch: PatchId;
   readonly frostOn: string;
 }
+/** On which mornings somebody can come: days of the week, 1 = Monday; `null`: every day. Most minutes a morning; `null`: no limit. Since version 17. */
+export interface MorningsSet extends Recorded<'morningsSet'> {
+  readonly patch: PatchId;
+  readonly weekdays: readonly number[] | null;
+  readonly minutes: number | null;
+}
+/** Of one morning: somebody can come, or nobody, whatever day of the week it is. Since version 17. */
+export interface MorningTold extends Recorded<'morningTold'> {
+  readonly patch: PatchId;
+  readonly date: LocalDate;
+  readonly comes: boolean;
+}
 /** Since version 3. */
 export interface ClockNoted extends Recorded<'clockNoted'> {
   readonly stand: StandId;

@@ -189,6 +189,12 @@ export const payloads: Readonly<Record<EventKind, () => Joi.SchemaMap>> = {
         isLocalDate(`2024-${value}`) ? value : helpers.error('time.monthDay'),
       ),
   }),
+  morningsSet: () => ({
+    patch: id('patch'),
+    weekdays: Joi.array().items(Joi.number().integer().min(1).max(7)).max(7).unique().allow(null).required(),
+    minutes: Joi.number().integer().min(1).max(600).allow(null).required(),
+  }),
+  morningTold: () => ({ patch: id('patch'), date: localDate.required(), comes: Joi.boolean().required() }),
   clockNoted: () => ({ stand: id('stand'), what: oneOf(CLOCK_NOTES) }),
   plantAdded: () => ({
     plant: id('plant'),

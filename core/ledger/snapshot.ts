@@ -8,7 +8,7 @@ import type { AnyEvent, LedgerEvent } from './events';
 import { applyAll, sharded, type State } from './state';
 
 /** Bump when a view's shape, a `derive` rule or what a part says changes: older snapshots are then thrown away and rebuilt. */
-export const SNAPSHOT_VERSION = 20;
+export const SNAPSHOT_VERSION = 21;
 
 /** A state as plain data (see `freezing`). Old flowers keep their view and leave their events in the log. */
 interface Snapshot {

@@ -38,6 +38,8 @@ const STEPS: readonly (((event: Loose) => Loose) | null)[] = [
   null,
   // 16: stands looked over for off-types; cages that take turns; what a corn is grown as, its barrier, and stigmas that stand out. All optional.
   null,
+  // 17: the mornings on which somebody can come.
+  null,
 ];
 
 if (STEPS.length !== SCHEMA_VERSION - 1)

@@ -54,12 +54,21 @@ export interface Patch {
   readonly schools: SchoolChoices;
   /** `MM-DD`, or `null` while nobody said. */
   readonly frostOn: string | null;
-  /** What was noted of each day; by hand stands over a file, a file over a station. */
+  readonly mornings: Mornings;
   /** By day: each value from the source trusted most (hand, then file, then station), and of these the latest. */
   readonly weather: Readonly<Record<LocalDate, WeatherView>>;
   /** What the grower weighs otherwise than we propose. */
   readonly weights: Readonly<Partial<Record<WeighedReason, number>>>;
   readonly notes: readonly Note[];
+}
+/** When somebody can come. */
+export interface Mornings {
+  /** Days of the week, 1 = Monday; `null`: every day, or nobody said. */
+  readonly weekdays: readonly number[] | null;
+  /** Most minutes a morning; `null`: no limit. */
+  readonly minutes: number | null;
+  /** What was said of single mornings, whatever day of the week they are. */
+  readonly told: Readonly<Record<LocalDate, boolean>>;
 }
 /** A bed as its events leave it, metres. Where it lies now; its plants are measured from where it first lay (`core/patch/places.ts`). */
 export interface Bed {

@@ -10,3 +10,4 @@ export * from './earth';
 export * from './places';
 export * from './grounds';
 export * from './moves';
+export * from './mornings';

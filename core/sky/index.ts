@@ -6,3 +6,4 @@ export * from './sea';
 export * from './weather';
 export * from './station';
 export * from './heat';
+export * from './rain';

@@ -61,6 +61,10 @@ function wordsOf(state: State, event: LedgerEvent, events: readonly LedgerEvent[
       return `a way of working: ${SCHOOLS.find(({ key }) => key === event.school)?.question ?? event.school}`;
     case 'frostExpected':
       return 'the first frost';
+    case 'morningsSet':
+      return 'my mornings';
+    case 'morningTold':
+      return `${shortDayText(event.date)}: ${event.comes ? 'I can come' : 'away'}`;
     case 'weatherNoted': {
       const [first, ...more] = event.days;
       return more.length > 0

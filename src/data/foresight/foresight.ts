@@ -11,7 +11,9 @@ import { askLog, type LogAsker } from '../device/logWorker';
 import { numberOf } from '../device/numberOf';
 import { here } from './here';
 
-type Question = LogAsker & Pick<Garden, 'place' | 'today'> & Pick<ForesightInput, 'from' | 'temperatures'>;
+type Question = LogAsker &
+  Pick<Garden, 'place' | 'today'> &
+  Pick<ForesightInput, 'from' | 'temperatures' | 'wet'>;
 
 /**
  * What is foretold, worked out in the worker from its own reading of the log, so that no tap waits for it; `null` until then.
@@ -20,7 +22,7 @@ type Question = LogAsker & Pick<Garden, 'place' | 'today'> & Pick<ForesightInput
  */
 export function useForesight(): Foresight | null {
   const { state, place, now, today, space, store } = useGarden();
-  const { temperatures, weatherOf } = useWeather();
+  const { temperatures, wet, weatherOf } = useWeather();
   const day = bandDay(place, now);
   const morning = useMemo(
     () => bloomDayOf(state, place, day.date, weatherOf),
@@ -31,8 +33,8 @@ export function useForesight(): Foresight | null {
   const from = over && day.date === today ? addDays(today, 1) : day.date;
   const garden = `${space}/${[...state.patches.keys()].join()}`;
   const { data } = useQuery({
-    queryKey: ['foresight', garden, numberOf(state), today, from, numberOf(temperatures)],
-    queryFn: ({ signal }) => foretold({ state, place, today, space, store, from, temperatures }, signal),
+    queryKey: ['foresight', garden, numberOf(state), today, from, numberOf(temperatures), wet],
+    queryFn: ({ signal }) => foretold({ state, place, today, space, store, from, temperatures, wet }, signal),
     placeholderData: (before, query) => (query?.queryKey[1] === garden ? before : undefined),
     staleTime: Infinity,
     gcTime: 60_000,
@@ -43,8 +45,8 @@ export function useForesight(): Foresight | null {
 }
 
 function foretold(question: Question, signal: AbortSignal): Promise<Foresight> {
-  const { state, place, today, from, temperatures } = question;
-  const rest = { place, today, from, temperatures };
+  const { state, place, today, from, temperatures, wet } = question;
+  const rest = { place, today, from, temperatures, wet };
   return askLog(
     question,
     (trade, box, recent, count) => trade.foresight(box, recent, count, rest),

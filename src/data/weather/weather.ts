@@ -5,6 +5,7 @@ import {
   isKnownWeather,
   simulatedStation,
   weatherOn,
+  wetMornings,
   type Coordinates,
   type StationReading,
   type WeatherDay,
@@ -40,6 +41,8 @@ export interface Weather {
   readonly station: StationReading | null;
   /** Mean temperatures of the days somebody measured or foretold, for the forecast of openings. */
   readonly temperatures: readonly { readonly date: LocalDate; readonly meanC: number }[];
+  /** The mornings that are foretold to be wet. */
+  readonly wet: readonly LocalDate[];
 }
 
 // Several parts of a screen ask at once; one answer for all keeps what hangs on it from being worked out again.
@@ -68,8 +71,8 @@ export function useWeather(): Weather {
   });
   const noted = patch?.weather;
   return useMemo(
-    () => weatherFrom(noted ?? NOTHING, on ? station : null, { latitude, longitude }, today),
-    [noted, station, on, latitude, longitude, today],
+    () => weatherFrom(noted ?? NOTHING, on ? station : null, { latitude, longitude, zone }, today),
+    [noted, station, on, latitude, longitude, zone, today],
   );
 }
 
@@ -78,7 +81,7 @@ const NOTHING: Patch['weather'] = {};
 function weatherFrom(
   noted: Patch['weather'],
   reading: StationReading | null,
-  { latitude, longitude }: Coordinates,
+  { latitude, longitude, zone }: Coordinates & { readonly zone: string },
   today: LocalDate,
 ): Weather {
   if (
@@ -100,7 +103,8 @@ function weatherFrom(
     const day = weatherOf(date);
     return day && isKnownWeather(day) ? [{ date, meanC: day.meanC }] : [];
   });
-  const weather: Weather = { weatherOf, station: reading, temperatures };
+  const wet = wetMornings(weatherOf, reading, zone, today);
+  const weather: Weather = { weatherOf, station: reading, temperatures, wet };
   latest = { noted, reading, latitude, longitude, today, weather };
   return weather;
 }

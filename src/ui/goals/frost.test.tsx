@@ -44,7 +44,7 @@ test('behind with fruit alone, nobody is told to shut anything', () => {
     goal: { kitchenFruits: 400 },
   });
   const view = garden.state.stands.get(stand) as never;
-  const sum = goalSum(garden.state, garden.place, view, '2026-08-10', 0.1);
+  const sum = goalSum(garden.state, garden.place, view, '2026-08-10', { perMorning: 0.1 });
   expect(sum && standingSentence(sum)).toMatch(/work every flower that opens, on more plants/);
 });
 

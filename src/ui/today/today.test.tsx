@@ -145,7 +145,7 @@ describe('a goal', () => {
     const garden = new TestGarden();
     const dome = garden.plant('squash-maxima', 'Slate Dome', 4, { goal });
     const stand = garden.state.stands.get(dome.stand);
-    const sum = goalSum(garden.state, garden.place, stand as never, today, perMorning);
+    const sum = goalSum(garden.state, garden.place, stand as never, today, { perMorning });
     if (!sum) throw new Error('no sum');
     return { garden, sum };
   }

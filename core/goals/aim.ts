@@ -9,7 +9,7 @@ import { morningsAhead, nextRoundOf, wetFor } from './mornings';
 export interface Aim {
   /** Females that would do if this were the last look. */
   readonly wouldDo: number;
-  /** `null`: nothing ends the season that anybody knows of. */
+  /** On which somebody comes; `null`: nothing ends the season that anybody knows of. */
   readonly mornings: number | null;
   /** Those mornings hang on a frost that nobody has named. */
   readonly guessed: boolean;
@@ -67,7 +67,14 @@ export function wantedTonight(
   return {
     wanted: Math.min(dry, wanted),
     circumstances: { nobodyComes, awaySoon, rain },
-    aim: { wouldDo, mornings, guessed, chance: plan.chance, met: standing === 'done', tooLate },
+    aim: {
+      wouldDo,
+      mornings: mornings && mornings - awayFrom(comes, addDays(date, 1), mornings).length,
+      guessed,
+      chance: plan.chance,
+      met: standing === 'done',
+      tooLate,
+    },
   };
 }
 

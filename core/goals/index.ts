@@ -10,5 +10,6 @@ export * from './season';
 export * from './lastSeason';
 export * from './ripeSeed';
 export { type Aim, type RainAdvice } from './aim';
+export { type ToShut } from './mothers';
 export * from './tonight';
 export * from './foresight';

@@ -115,8 +115,11 @@ test('rain tomorrow: left to dry mornings while there are many, covered all the 
     kind: 'shelterSet',
     bed: bed as never,
     shelter: 'tunnel',
-    insects: 'get-in',
-  } as never);
+    insects: 'in',
+    lampHours: null,
+    from: '2026-06-01',
+    to: null,
+  });
   expect(roofed.tonight(wet)).toMatchObject({ rain: null });
   expect(roofed.tonight(wet).females).toBeGreaterThan(0);
 });

@@ -1,33 +1,17 @@
-import { dueOn, type Forecast, type VarietyOutlook, shutMales } from '../bloom';
-import { closureFacts, closuresFor, type Closure, type Crop, type Sex } from '../crops';
-import type { Flower, Health, Place, Stand, State } from '../ledger';
-import { coversFor, fatherVarietyOf, morningsOf, walkOrder, type Growing } from '../patch';
-import { addDays, type LocalDate } from '../time';
-import { bearsFruit, ratesOf, workTime } from '../fruitset';
-import { circumstancesOf, together, wantedTonight, type Aim, type Circumstances } from './aim';
-import { nextRoundOf } from './mornings';
+import { inFlower, type VarietyOutlook } from '../bloom';
+import { closureFacts, closuresFor, type Closure, type Sex } from '../crops';
+import type { PlantId } from '../ids';
+import type { Place, State } from '../ledger';
+import { fatherVarietyOf, morningsOf, walkOrder, type Growing } from '../patch';
+import type { LocalDate } from '../time';
+import { circumstancesOf, together, type Aim, type Circumstances } from './aim';
+import { fathersTonight, type Fathers } from './fathers';
+import { SPARE_MALES } from './malesFor';
+import { inTime, mothersTonight, withMales, type Mothers, type ToShut } from './mothers';
 import { closureOf } from './shutting';
-import { femalesPerMale, malesFor, SPARE_MALES } from './malesFor';
 
-/** From this chance of opening tomorrow on a bud is shut tonight [M]: tape is cheaper than a morning missed. */
-const SHUT_FROM = 0.35;
-/** What a mother is worth by her health [M]; a sick plant is no mother. */
-const BY_HEALTH: Readonly<Record<Health, number>> = { healthy: 1, doubtful: 0.4, sick: 0 };
-const UNLOOKED = 0.85;
-/** Each fruit on the plant makes the next less likely to stay [M]; each flower taken on a plant makes room for another mother. */
-const BY_LOAD = 0.7;
-const BY_SHARE = 0.75;
-/** Below this node a fruit lies on a young vine and holds it back [M]. */
-const LOW_NODE = 5;
 /** Finding a plant and looking it over [M]. */
 const PLANT_MINUTES = 1;
-
-/** A female to be shut tonight: the chance that she opens tomorrow, and what she is worth. */
-export interface ToShut {
-  readonly flower: Flower;
-  readonly chance: number;
-  readonly worth: number;
-}
 
 /** What to shut on one plant. */
 export interface PlantTonight {
@@ -69,6 +53,10 @@ export interface TonightPlan {
   readonly varieties: readonly VarietyTonight[];
   readonly pockets: Pockets;
   readonly minutes: number;
+  /** Plants of stands whose goal is met and of which nothing is wanted tonight: they come last. */
+  readonly done: readonly PlantId[];
+  /** Nothing is to be shut tonight, and nothing was: the dawn asks for nothing of all that is in flower. */
+  readonly restAtDawn: boolean;
 }
 
 /**
@@ -106,9 +94,12 @@ export function tonightPlan(
   for (const { given } of fathers.values()) for (const [growing, count] of given) at(growing).males += count;
   const plants = order.flatMap(({ plant }) => onPlant.get(plant.id) ?? []);
   const names = new Set([...mothers.map(({ variety }) => variety), ...fathers.keys()]);
+  const done = doneWith(order, mothers, onPlant);
   return {
     date,
     plants,
+    done,
+    restAtDawn: restsAtDawn(state, place, date, order, mothers, fathers),
     varieties: [...names].map((variety): VarietyTonight => {
       const stands = mothers.filter((each) => each.variety === variety);
       const sum = (of: (stand: Mothers) => number) => stands.reduce((all, stand) => all + of(stand), 0);
@@ -133,219 +124,37 @@ export function tonightPlan(
   };
 }
 
-interface Mothers {
-  readonly variety: string;
-  readonly wanted: number | null;
-  readonly aim: Aim | null;
-  readonly circumstances: Circumstances;
-  readonly crop: Crop;
-  readonly stand: Stand;
-  /** Shut already, one entry for each flower. */
-  readonly shut: readonly Growing[];
-  readonly taken: readonly (ToShut & { growing: Growing })[];
-  readonly leftOut: number;
-  readonly noTime: number;
-  /** What working one of its flowers takes tomorrow. */
-  readonly minutesEach: number;
+/** The plants of stands whose goal is met, but for those of which something is wanted. */
+function doneWith(
+  order: readonly Growing[],
+  mothers: readonly Mothers[],
+  wanted: ReadonlyMap<string, unknown>,
+): PlantId[] {
+  const met = new Set(
+    mothers.filter(({ aim, wanted: more }) => aim?.met && more === 0).map(({ stand }) => stand.id),
+  );
+  return order
+    .filter(({ stand, plant }) => met.has(stand.id) && !wanted.has(plant.id))
+    .map(({ plant }) => plant.id);
 }
 
-interface WithMales extends Mothers {
-  /** Males that these females (and those shut already) ask for, by father's variety. */
-  readonly malesFor: ReadonlyMap<string, number>;
-}
-
-/** The females of one variety's seed and cross stands, each stand by its own goal: what one has enough of another may lack. */
-function mothersTonight(
+/** Whether nobody need get up: all that is in flower is shut before it opens, and tonight none of it is, or was. */
+function restsAtDawn(
   state: State,
   place: Place,
   date: LocalDate,
   order: readonly Growing[],
-  view: VarietyOutlook,
-  wet: readonly LocalDate[],
-): Mothers[] {
-  const seed = order.filter(
-    (each) =>
-      each.variety.id === view.variety &&
-      each.stand.reason !== 'fruit' &&
-      each.crop.family === 'cucurbit' &&
-      // A flower that nothing else can reach is worked as it opens.
-      coversFor(state, each, date).needed,
+  mothers: readonly Mothers[],
+  fathers: ReadonlyMap<string, Fathers>,
+): boolean {
+  if (mothers.length === 0) return false;
+  if (mothers.some(({ wanted, shut }) => wanted !== 0 || shut.length > 0)) return false;
+  if ([...fathers.values()].some(({ already }) => already > 0)) return false;
+  const stands = new Set(mothers.map(({ stand }) => stand.id));
+  const flowering = inFlower(state, place, date);
+  return order.every((each) =>
+    stands.has(each.stand.id) ? !each.stand.goal?.kitchenFruits : flowering(each) !== 'on',
   );
-  return [...new Set(seed.map(({ stand }) => stand.id))].map((id) => {
-    const standing = seed.filter(({ stand }) => stand.id === id);
-    return mothersOfStand(state, place, date, standing, view, wet);
-  });
-}
-
-/** The females of one stand. */
-function mothersOfStand(
-  state: State,
-  place: Place,
-  date: LocalDate,
-  standing: readonly Growing[],
-  view: VarietyOutlook,
-  wet: readonly LocalDate[],
-): Mothers {
-  const { crop, stand } = standing[0] as Growing;
-  const { wanted, aim, circumstances } = wantedTonight(state, place, date, stand, crop, wet);
-  const candidates = view.buds.flatMap(
-    ({ flower, growing, sex, forecast }): (ToShut & { growing: Growing })[] => {
-      const chance = chanceTonight(forecast, date, crop);
-      if (!flower || sex !== 'female' || flower.shuttings.length > 0 || chance < SHUT_FROM) return [];
-      if (growing.stand.id !== stand.id) return [];
-      const load = (state.flowersOf.get(growing.plant.id) ?? []).filter((id) => {
-        const other = state.flowers.get(id);
-        return other !== undefined && bearsFruit(other, crop, place.zone, date);
-      }).length;
-      const health = growing.plant.health === null ? UNLOOKED : BY_HEALTH[growing.plant.health];
-      const low = flower.node !== null && flower.node < LOW_NODE ? 0.8 : 1;
-      return [{ flower, growing, chance, worth: chance * health * BY_LOAD ** load * low }];
-    },
-  );
-  const shut = femalesShutFor(state, standing, nextRoundOf(crop, date), place.zone);
-  const taken = choose(candidates, wanted === null ? Infinity : Math.max(0, wanted - shut.length));
-  return {
-    variety: view.variety,
-    wanted,
-    aim,
-    circumstances,
-    crop,
-    stand,
-    shut,
-    taken,
-    leftOut: candidates.length - taken.length,
-    noTime: 0,
-    minutesEach: workTime(state, crop).minutes,
-  };
-}
-
-/** No more females than tomorrow's minutes allow, of all stands together; the least worth are left open. */
-function inTime(mothers: readonly Mothers[], minutes: number | null): readonly Mothers[] {
-  if (minutes === null) return mothers;
-  let left = minutes - mothers.reduce((sum, { shut, minutesEach }) => sum + shut.length * minutesEach, 0);
-  const kept = new Set<ToShut>();
-  const all = mothers.flatMap(({ taken, minutesEach }) => taken.map((each) => ({ each, minutesEach })));
-  for (const { each, minutesEach } of all.sort((a, b) => b.each.worth - a.each.worth)) {
-    if (minutesEach > left) continue;
-    left -= minutesEach;
-    kept.add(each);
-  }
-  return mothers.map((of) => {
-    const taken = of.taken.filter((each) => kept.has(each));
-    const noTime = of.taken.length - taken.length;
-    return { ...of, taken, noTime, leftOut: of.leftOut + noTime };
-  });
-}
-
-/** With the males that these females and those shut already ask for, by the father's variety. */
-function withMales(state: State, place: Place, mothers: readonly Mothers[]): WithMales[] {
-  return mothers.map((of) => {
-    const { crop, variety, taken, shut } = of;
-    const whole = ratesOf(state, place.zone).whole(crop, variety, closureOf(state, crop)).mean;
-    const males = new Map<string, number>();
-    for (const growing of [...taken.map((each) => each.growing), ...shut]) {
-      const father = fatherVarietyOf(growing);
-      const serves = crop.family === 'corn' ? 1 : femalesPerMale(state, crop);
-      const each = malesFor(state, crop, growing.stand.goal).value / whole / serves;
-      males.set(father, (males.get(father) ?? 0) + each);
-    }
-    return { ...of, malesFor: males };
-  });
-}
-
-interface Fathers {
-  readonly wanted: number;
-  readonly already: number;
-  readonly given: ReadonlyMap<Growing, number>;
-}
-
-/** The males of one variety, over all its plants, whatever they are grown for. */
-function fathersTonight(
-  state: State,
-  place: Place,
-  date: LocalDate,
-  order: readonly Growing[],
-  variety: string,
-  wanted: number,
-  outlook: readonly VarietyOutlook[],
-): Fathers {
-  const standing = order.filter((growing) => growing.variety.id === variety);
-  const view = outlook.find((each) => each.variety === variety) ?? null;
-  const already = standing.reduce(
-    (sum, growing) => sum + shutMales(state, growing, nextRoundOf(growing.crop, date), place.zone).length,
-    0,
-  );
-  return { wanted, already, given: spreadMales(view, standing, Math.max(0, wanted - already), date) };
-}
-
-/** The chance that a bud opens at the next round: tomorrow; of dusk crops this evening or the next. */
-function chanceTonight(forecast: Forecast, date: LocalDate, crop: Crop): number {
-  const on = (day: LocalDate) => forecast.find((each) => each.date === day)?.probability ?? 0;
-  return on(addDays(date, 1)) + (crop.clock.round === 'dusk' ? on(date) : 0);
-}
-
-/** The plants of the females shut already for a day, one entry for each flower. */
-function femalesShutFor(
-  state: State,
-  growings: readonly Growing[],
-  date: LocalDate,
-  zone: string,
-): Growing[] {
-  return growings.flatMap((growing) =>
-    (state.flowersOf.get(growing.plant.id) ?? []).flatMap((id) => {
-      const flower = state.flowers.get(id);
-      return flower?.sex === 'female' && !flower.lost && dueOn(state, flower, growing.crop, zone) === date
-        ? growing
-        : [];
-    }),
-  );
-}
-
-/** The best by worth, where every one taken on a plant makes the plant's others worth less. */
-function choose<T extends ToShut & { growing: Growing }>(candidates: readonly T[], most: number): T[] {
-  const left = candidates.filter(({ worth }) => worth > 0);
-  const taken: T[] = [];
-  const on = new Map<string, number>();
-  const now = (each: T) => each.worth * BY_SHARE ** (on.get(each.growing.plant.id) ?? 0);
-  while (left.length > 0 && taken.length < most) {
-    const best = left.reduce((a, b) => (now(b) > now(a) ? b : a));
-    left.splice(left.indexOf(best), 1);
-    taken.push(best);
-    on.set(best.growing.plant.id, (on.get(best.growing.plant.id) ?? 0) + 1);
-  }
-  return taken;
-}
-
-/** Males in turn from each plant that has some to open; sick plants and off-types are left out. */
-function spreadMales(
-  view: VarietyOutlook | null,
-  standing: readonly Growing[],
-  wanted: number,
-  date: LocalDate,
-): Map<Growing, number> {
-  const likely = new Map<string, number>();
-  for (const { sex, growing, forecast, flower } of view?.buds ?? [])
-    if (sex === 'male' && (flower === null || flower.shuttings.length === 0))
-      likely.set(
-        growing.plant.id,
-        (likely.get(growing.plant.id) ?? 0) + chanceTonight(forecast, date, growing.crop),
-      );
-  const able = standing.filter(({ plant }) => plant.health !== 'sick' && plant.offType === null);
-  // Where no males were counted any plant may have one: the walk will tell.
-  const uncounted = [...likely.values()].every((sum) => sum < 0.5);
-  const given = new Map<Growing, number>();
-  let left = wanted;
-  for (let more = true; more && left > 0;) {
-    more = false;
-    for (const growing of able) {
-      const has = given.get(growing) ?? 0;
-      if (left === 0 || has >= (uncounted ? 4 : Math.ceil(likely.get(growing.plant.id) ?? 0))) continue;
-      given.set(growing, has + 1);
-      left--;
-      more = true;
-    }
-  }
-  return given;
 }
 
 /** What a flower of a sex is shut with, by the school and what its crop allows. */

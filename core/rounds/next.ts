@@ -223,15 +223,21 @@ function walkDue(state: State, place: Place, date: LocalDate): EveningWalk | nul
     : walk;
 }
 
+/** Whether somebody should still go: a walk that was begun is over when only what is done with was not looked at. */
+const isLeft = ({ plants, walked }: EveningWalk, done: readonly string[]): boolean =>
+  plants.some(({ plant }) => !walked.includes(plant.id) && (walked.length === 0 || !done.includes(plant.id)));
+
 /**
  * What comes next, soonest first: this morning's round while its flowers are open, tonight's walk, this dusk's
- * round, tomorrow's dawn. Empty on a patch without plants, or where all of them have rounds of their own.
+ * round, tomorrow's dawn. Empty on a patch without plants, or where all of them have rounds of their own. `done`: plants whose goal is
+ * met; once begun, a walk does not wait for them.
  */
 export function nextRounds(
   state: State,
   place: Place,
   now: number,
   weatherOf: WeatherOf = NO_WEATHER,
+  done: readonly string[] = [],
 ): Round[] {
   const today = localDateOf(now, place.zone);
   const rounds: Round[] = [];
@@ -242,7 +248,7 @@ export function nextRounds(
   add(pollinationRound(state, place, addDays(today, -1), 'dusk', weatherOf));
   add(pollinationRound(state, place, today, 'dawn', weatherOf));
   const walk = walkDue(state, place, today);
-  const walkOpen = walk !== null && walk.walked.length < walk.plants.length && now < walk.endsAt;
+  const walkOpen = walk !== null && isLeft(walk, done) && now < walk.endsAt;
   if (walk && walkOpen) rounds.push(walk);
   const dusk = pollinationRound(state, place, today, 'dusk', weatherOf);
   // Flowers of the night don't wait for the end of the walk.

@@ -5,6 +5,7 @@ import type { Stand, Variety } from '@core/ledger';
 import { NO_GOAL } from '@core/goals';
 import { plantsOfStand } from '@core/patch';
 import { useDraft, type KeptDraft } from '@/data/device/draft';
+import { piece, usePiece } from '@/data/device/pieces';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { goalForm, goalOf, goalSoFar, typedGoal, type ReadGoal, type TypedGoal } from '@/data/forms/goalForm';
@@ -55,6 +56,14 @@ function useGoalRows(chosen: string | null) {
   return { rows, sums };
 }
 
+const mornings = piece(() => import('@/ui/goals/MorningsCard'));
+
+/** Wanted by who can't come every day, so it is fetched with a goal on record. */
+function Mornings() {
+  const { MorningsCard } = usePiece(mornings) ?? {};
+  return MorningsCard ? <MorningsCard /> : null;
+}
+
 function AllGoals() {
   const { patch } = useGarden();
   const wide = useIsWide();
@@ -76,6 +85,7 @@ function AllGoals() {
       side={
         <>
           {asked && !wide ? null : <FrostCard />}
+          {sums.length > 0 ? <Mornings /> : null}
           {rows.slice(half)}
         </>
       }

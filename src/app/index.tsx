@@ -47,7 +47,11 @@ function Today() {
   const wide = useIsWide();
   const online = useOnline();
   const { weatherOf } = useWeather();
-  const rounds = useMemo(() => nextRounds(state, place, now, weatherOf), [state, place, now, weatherOf]);
+  const done = told?.tonight.done;
+  const rounds = useMemo(
+    () => nextRounds(state, place, now, weatherOf, done),
+    [state, place, now, weatherOf, done],
+  );
   const order = useMemo(() => walkOrder(state), [state]);
   const looks = useMemo(() => toLookAt(state, place.zone, today), [state, place.zone, today]);
   const hour12 = prefs.clock === '12';

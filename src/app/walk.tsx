@@ -1,6 +1,7 @@
 import { useEffect, useMemo } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { eveningWalk } from '@core/rounds';
+import type { Growing } from '@core/patch';
+import { eveningWalk, type EveningWalk } from '@core/rounds';
 import { clockText } from '@core/time';
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
@@ -12,13 +13,22 @@ import { Txt } from '@/ui/theme';
 import { WalkPlant } from '@/ui/walk/WalkPlant';
 import { WalkList } from '@/ui/walk/WalkList';
 
+/** Plants whose goal is met come last. */
+function doneLast(walk: EveningWalk, done: ReadonlySet<string>): EveningWalk {
+  const isDone = ({ plant }: Growing) => done.has(plant.id);
+  if (!walk.plants.some(isDone)) return walk;
+  return { ...walk, plants: [...walk.plants.filter((each) => !isDone(each)), ...walk.plants.filter(isDone)] };
+}
+
 /** The evening walk, plant by plant in walking order. Where one stopped is kept. */
 function Walk() {
   const { state, place, today, now, prefs, space } = useGarden();
   const router = useRouter();
   const tonight = useTonight();
   const kitchen = useLocalSearchParams<{ kitchen?: string }>().kitchen === '1';
-  const walk = useMemo(() => eveningWalk(state, place, today, { kitchen }), [state, place, today, kitchen]);
+  const found = useMemo(() => eveningWalk(state, place, today, { kitchen }), [state, place, today, kitchen]);
+  const done = useMemo(() => new Set<string>(kitchen ? [] : tonight?.done), [tonight, kitchen]);
+  const walk = useMemo(() => found && doneLast(found, done), [found, done]);
   const { value, ready, change } = useDraft(`walk${kitchen ? '-kitchen' : ''}/${space}`, {
     date: '',
     plant: '',
@@ -44,15 +54,18 @@ function Walk() {
     );
   }
   const go = (to: number) => change({ date: today, plant: walk.plants[to]?.plant.id ?? '' });
-  const last = index === walk.plants.length - 1;
+  const left = walk.plants.filter(({ plant }) => !done.has(plant.id)).length;
+  const next = walk.plants[index + 1];
+  // What is done with is no part of the way, but for whoever goes there.
+  const last = !next || (done.has(next.plant.id) && !done.has(here.plant.id));
   return (
     <WalkPlant
       key={here.plant.id}
       growing={here}
       tonight={tonight?.plants.find(({ growing }) => growing.plant.id === here.plant.id) ?? null}
       planKnown={tonight !== null}
-      over={`Plant ${index + 1} of ${walk.plants.length} · ${here.bed.name} · ${clockText(now, place.zone, prefs.clock === '12')}`}
-      side={<WalkList walk={walk} index={index} onGo={go} />}
+      over={`Plant ${index + 1} of ${done.has(here.plant.id) ? walk.plants.length : left} · ${here.bed.name} · ${clockText(now, place.zone, prefs.clock === '12')}`}
+      side={<WalkList walk={walk} done={done} index={index} onGo={go} />}
       onBack={index === 0 ? null : () => go(index - 1)}
       onNext={last ? null : () => go(index + 1)}
       onLeave={() => {

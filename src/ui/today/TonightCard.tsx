@@ -1,11 +1,12 @@
 import { View } from 'react-native';
-import type { Aim, TonightPlan } from '@core/goals';
+import type { Aim, RainAdvice, TonightPlan } from '@core/goals';
+import { weekdayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useNextMark } from '@/data/garden/nextMark';
 import { Card, Row, Stat } from '../controls';
 import { inHundred } from '../goals/words';
 import { Txt, useColours } from '../theme';
-import { closureWords, plural, tapeText } from '../words';
+import { closureWords, listText, plural, tapeText } from '../words';
 
 /** What to shut this evening, by variety, and what goes into the pockets for it. */
 export function TonightCard({ plan }: { plan: TonightPlan | null }) {
@@ -40,12 +41,18 @@ export function TonightCard({ plan }: { plan: TonightPlan | null }) {
           <Stat value={plan.minutes} name="minutes" />
         </Row>
       )}
+      {plan.restAtDawn ? <Txt>You can sleep in: nothing is due at dawn.</Txt> : null}
       {plan.varieties.map((each) => (
         <View key={each.variety} style={{ borderTopWidth: 1, borderTopColor: colours.rule, paddingTop: 6 }}>
           <Txt size="strong">{each.name}</Txt>
           <Txt size="label" tone="muted">
             {varietyLine(each)}
           </Txt>
+          {becauseOf(each).map((words) => (
+            <Txt key={words} size="label">
+              {words}
+            </Txt>
+          ))}
         </View>
       ))}
       {pockets.length > 0 ? <Txt tone="muted">Pockets, with the morning’s: {pockets.join(', ')}.</Txt> : null}
@@ -58,6 +65,24 @@ export function TonightCard({ plan }: { plan: TonightPlan | null }) {
   );
 }
 
+const RAIN_WORDS: Readonly<Record<RainAdvice, string>> = {
+  cover:
+    'Rain is foretold: cover all the same, these mornings can’t be spared. Bags stand rain; tape only holds on dry petals.',
+  fewer:
+    'Rain is foretold: only what the dry mornings after it will hardly bring. Bags stand rain; tape only holds on dry petals.',
+  leave: 'Rain is foretold, and there are dry mornings enough: leave them tonight.',
+};
+
+/** What hangs on rain, on days away and on time. */
+function becauseOf({ rain, awaySoon, noTime, femalesWanted }: TonightPlan['varieties'][number]): string[] {
+  const away = femalesWanted === 0 || awaySoon.length === 0 ? null : listText(awaySoon.map(weekdayText));
+  return [
+    rain ? RAIN_WORDS[rain] : null,
+    away ? `You are away on ${away}: that is reckoned with.` : null,
+    noTime > 0 ? `${plural(noTime, 'female')} left open: there would be no time tomorrow.` : null,
+  ].flatMap((words) => words ?? []);
+}
+
 function varietyLine({
   femalesWanted: wanted,
   aim,
@@ -65,12 +90,18 @@ function varietyLine({
   males,
   shutAlready,
   leftOut,
+  nobodyComes,
+  rain,
 }: TonightPlan['varieties'][number]): string {
   const already = shutAlready.females + shutAlready.males;
   return [
     wanted === 0
       ? females + shutAlready.females + leftOut > 0
-        ? notTonight(aim)
+        ? nobodyComes
+          ? 'you are away at the next round: nothing to cover'
+          : rain === 'leave'
+            ? null
+            : notTonight(aim)
         : null
       : `${plural(females, 'female')}${aim ? ` of the ${aim.wouldDo} that would do` : ' (no goal: every likely one)'}`,
     wanted !== 0 && aim?.mornings

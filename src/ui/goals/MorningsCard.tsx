@@ -1,0 +1,110 @@
+import { useState } from 'react';
+import { awayFrom, comesOn } from '@core/patch';
+import { addDays, dayText, weekStart, weekdayText, type LocalDate } from '@core/time';
+import { morningsForm, type ReadMornings, type TypedMornings } from '@/data/forms/morningsForm';
+import { useGarden } from '@/data/garden/garden';
+import { useRecording } from '@/data/garden/useRecording';
+import { Button, Card, Notice, Sheet, Tile, Tiles } from '../controls';
+import { TypedField } from '../forms/TypedField';
+import { useTyped } from '../forms/useTyped';
+import { Txt } from '../theme';
+import { plural } from '../words';
+
+const FORTNIGHT = 14;
+const WEEK = [1, 2, 3, 4, 5, 6, 7];
+/** Seven side by side on a phone. */
+const SEVENTH = 40;
+
+/** On which mornings somebody can come: a tap for a day away, and the usual week behind a button. */
+export function MorningsCard() {
+  const { patch, today } = useGarden();
+  const { problem, save } = useRecording();
+  const [usual, setUsual] = useState(false);
+  if (!patch) return null;
+  const { mornings } = patch;
+  const days = Array.from({ length: FORTNIGHT }, (_, i) => addDays(today, i));
+  const away = awayFrom(mornings, today, FORTNIGHT).length;
+  const tell = (date: LocalDate) =>
+    save({ kind: 'morningTold', patch: patch.id, date, comes: !comesOn(mornings, date) });
+  const limit =
+    mornings.minutes === null ? '' : ` No morning takes more than ${plural(mornings.minutes, 'minute')}.`;
+  return (
+    <Card>
+      <Txt size="heading">My mornings</Txt>
+      <Txt>
+        {away === 0
+          ? 'Every morning of the next fortnight.'
+          : `Away on ${plural(away, 'morning')} of the next fortnight.`}
+        {limit} Nothing is shut for a morning on which nobody comes, and more for those before it where the
+        goal needs it.
+      </Txt>
+      {problem ? <Notice tone="brick" text={problem} /> : null}
+      <Tiles question="Tap the mornings you are away">
+        {days.map((date) => {
+          const comes = comesOn(mornings, date);
+          const [weekday, day] = weekdayText(date).split(' ');
+          return (
+            <Tile
+              key={date}
+              title={`${weekday} ${day}`}
+              {...(comes ? {} : { note: 'away' })}
+              label={`Away on ${dayText(date)}`}
+              small
+              chosen={!comes}
+              minWidth={SEVENTH}
+              onPress={() => void tell(date)}
+            />
+          );
+        })}
+      </Tiles>
+      <Button title="Usual week, and time" small onPress={() => setUsual(true)} />
+      {usual ? <UsualSheet onClose={() => setUsual(false)} /> : null}
+    </Card>
+  );
+}
+
+/** The days of the week on which somebody comes, and how long a morning may take. */
+function UsualSheet({ onClose }: { onClose: () => void }) {
+  const { patch, today } = useGarden();
+  const { busy, problem, save } = useRecording();
+  const form = useTyped<TypedMornings, ReadMornings>(morningsForm, {
+    weekdays: patch?.mornings.weekdays ?? WEEK,
+    minutes: patch?.mornings.minutes == null ? '' : String(patch.mornings.minutes),
+  });
+  const { weekdays } = form.value;
+  const toggle = (day: number) =>
+    form.set({ weekdays: WEEK.filter((each) => (each === day) !== weekdays.includes(each)) });
+  const keep = form.keep(async ({ weekdays: days, minutes }) => {
+    if (!patch) return;
+    const every = days === null || days.length === WEEK.length;
+    if (await save({ kind: 'morningsSet', patch: patch.id, weekdays: every ? null : days, minutes }))
+      onClose();
+  });
+  return (
+    <Sheet open onClose={onClose} title="Usual week, and time">
+      {problem ? <Notice tone="brick" text={problem} /> : null}
+      <Tiles question="Mornings on which I can come">
+        {WEEK.map((day) => (
+          <Tile
+            key={day}
+            title={weekdayText(addDays(weekStart(today), day - 1)).split(' ')[0] ?? ''}
+            small
+            chosen={weekdays.includes(day)}
+            minWidth={SEVENTH}
+            onPress={() => toggle(day)}
+          />
+        ))}
+      </Tiles>
+      <TypedField
+        of={form}
+        name="minutes"
+        label="Most minutes a morning (may be left out)"
+        keyboard="number-pad"
+      />
+      <Txt size="label" tone="muted">
+        A single day tapped in the fortnight stands before its day of the week.
+      </Txt>
+      <Button title="Keep" look="main" busy={busy} onPress={keep} />
+    </Sheet>
+  );
+}

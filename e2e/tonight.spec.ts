@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import type { PlantId } from '../core/ids';
 import { TestGarden } from '../core/testGarden';
@@ -70,5 +71,49 @@ test('a melon vine from its first buds to two fruits: a few are shut, looked at,
   });
   await test.step('both have set: nothing more', async () => {
     expect(await tonight('2026-07-15', 2, 2)).toBe('its goal is met · 20 may stay open');
+  });
+});
+
+test('a fortnight with three days away: tonight covers for them, nothing is shut for a morning nobody comes, and a second phone knows', async ({
+  page,
+}) => {
+  const evening = '2026-07-13';
+  await setTime(page, `${evening}T18:00:00Z`);
+  const garden = vine(evening, 4, 1);
+  await takeOver(page, garden, '/goals');
+  await expect(page.getByText('Every morning of the next fortnight.')).toBeVisible();
+  const away = (name: string) => page.getByRole('button', { name: `Away on ${name}` });
+  await test.step('three taps, and one taken back', async () => {
+    for (const day of ['Wednesday 15 July', 'Thursday 16 July', 'Friday 17 July', 'Saturday 18 July']) {
+      await away(day).click();
+      await expect(away(day)).toHaveAttribute('aria-pressed', 'true');
+    }
+    await away('Saturday 18 July').click();
+    await expect(page.getByText('Away on 3 mornings of the next fortnight.')).toBeVisible();
+  });
+  await test.step('Today reckons with them', async () => {
+    await page.goto('/');
+    await expect(
+      page.getByText(/^You are away on Wed 15, Thu 16, and Fri 17: that is reckoned with/),
+    ).toBeVisible();
+    await expect(page.getByText(/^\d+ females? of the \d+ that would do/)).toBeVisible();
+  });
+  await test.step('the usual week: no Tuesdays, and no more than an hour', async () => {
+    await page.goto('/goals');
+    await page.getByRole('button', { name: 'Usual week, and time' }).click();
+    await page.getByRole('button', { name: 'Tue', exact: true }).click();
+    await page.getByRole('button', { name: '60 min' }).click();
+    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await expect(
+      page.getByText(/^Away on 5 mornings of the next fortnight\. No morning takes more than 60 minutes/),
+    ).toBeVisible();
+    await page.goto('/');
+    await expect(page.getByText(/you are away at the next round: nothing to cover/)).toBeVisible();
+  });
+  await test.step('a second phone knows by the file', async () => {
+    await page.goto('/settings');
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Export everything (JSON)' }).click();
+    expect(readFileSync(await (await download).path(), 'utf8')).toContain('"kind":"morningTold"');
   });
 });

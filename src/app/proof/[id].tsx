@@ -1,3 +1,4 @@
+import type { ComponentProps } from 'react';
 import { View } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { growing } from '@core/patch';
@@ -5,6 +6,7 @@ import { writtenAt } from '@core/ids';
 import { fruitProof, hoursOf, type OpeningHours, type ProofLink } from '@core/purity';
 import type { Flower, LedgerEvent, State } from '@core/ledger';
 import { addDays, clockText, localDateOf, shortDayText } from '@core/time';
+import { piece, usePiece } from '@/data/device/pieces';
 import { useGarden } from '@/data/garden/garden';
 import { BETWEEN, Row, BESIDE, Badge, Button, Card, Notice } from '@/ui/controls';
 import { gated } from '@/ui/Gate';
@@ -12,7 +14,7 @@ import { ShutRow } from '@/ui/fruit/ShutRow';
 import { NotHere } from '@/ui/NotHere';
 import { Page } from '@/ui/Page';
 import { storyWords } from '@/ui/patch/storyWords';
-import { AddLater } from '@/ui/purity/AddLater';
+import type { AddLater } from '@/ui/purity/AddLater';
 import { FruitLife } from '@/ui/purity/FruitLife';
 import { LinkMark, ProofDrawing } from '@/ui/purity/ProofDrawing';
 import {
@@ -29,6 +31,14 @@ import {
 } from '@/ui/purity/words';
 import { Txt, useColours } from '@/ui/theme';
 import { flowerText, plantText } from '@/ui/words';
+
+const addLater = piece(() => import('@/ui/purity/AddLater'));
+
+/** Wanted by who forgot something, so it is fetched with the page of its fruit; its place is kept meanwhile. */
+function Later(of: ComponentProps<typeof AddLater>) {
+  const found = usePiece(addLater);
+  return found ? <found.AddLater {...of} /> : <View style={{ minHeight: 52 }} />;
+}
 
 /** How pure the seed of one fruit is, link by link, with the entries that say so. */
 function ProofPage() {
@@ -115,7 +125,7 @@ function ProofPage() {
           />
         ))}
       </Card>
-      <AddLater flower={flower} growing={found} chain={chain} />
+      <Later flower={flower} growing={found} chain={chain} nameOf={(link) => linkNames[link]} />
       <Txt size="label" tone="muted">
         What nobody answered is not recorded. It breaks nothing, and proves nothing: with one or two such
         links a fruit is good at best, with more of them fair.

@@ -1,12 +1,10 @@
 import { useState } from 'react';
+import { View } from 'react-native';
 import { awayFrom, comesOn } from '@core/patch';
 import { addDays, dayText, weekStart, weekdayText, type LocalDate } from '@core/time';
-import { morningsForm, type ReadMornings, type TypedMornings } from '@/data/forms/morningsForm';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { Button, Card, Notice, Sheet, Tile, Tiles } from '../controls';
-import { TypedField } from '../forms/TypedField';
-import { useTyped } from '../forms/useTyped';
 import { Txt } from '../theme';
 import { plural } from '../words';
 
@@ -39,47 +37,53 @@ export function MorningsCard() {
         goal needs it.
       </Txt>
       {problem ? <Notice tone="brick" text={problem} /> : null}
-      <Tiles question="Tap the mornings you are away">
-        {days.map((date) => {
-          const comes = comesOn(mornings, date);
-          const [weekday, day] = weekdayText(date).split(' ');
-          return (
-            <Tile
-              key={date}
-              title={`${weekday} ${day}`}
-              {...(comes ? {} : { note: 'away' })}
-              label={`Away on ${dayText(date)}`}
-              small
-              chosen={!comes}
-              minWidth={SEVENTH}
-              onPress={() => void tell(date)}
-            />
-          );
-        })}
-      </Tiles>
+      <Txt size="label" tone="muted">
+        Tap the mornings you are away
+      </Txt>
+      {[days.slice(0, WEEK.length), days.slice(WEEK.length)].map((week) => (
+        <Tiles key={week[0]} question="Mornings away" hideQuestion>
+          {week.map((date) => {
+            const comes = comesOn(mornings, date);
+            const [weekday, day] = weekdayText(date).split(' ');
+            return (
+              <Tile
+                key={date}
+                // The tick of a narrow tile lies beside the picture, not on the day.
+                picture={<View style={{ height: 8 }} />}
+                title={day ?? ''}
+                note={comes ? weekday : 'away'}
+                label={`Away on ${dayText(date)}`}
+                small
+                chosen={!comes}
+                minWidth={SEVENTH}
+                onPress={() => void tell(date)}
+              />
+            );
+          })}
+        </Tiles>
+      ))}
       <Button title="Usual week, and time" small onPress={() => setUsual(true)} />
       {usual ? <UsualSheet onClose={() => setUsual(false)} /> : null}
     </Card>
   );
 }
 
+/** How long a morning may take. */
+const MINUTES = [null, 20, 30, 45, 60, 90] as const;
+
 /** The days of the week on which somebody comes, and how long a morning may take. */
 function UsualSheet({ onClose }: { onClose: () => void }) {
   const { patch, today } = useGarden();
   const { busy, problem, save } = useRecording();
-  const form = useTyped<TypedMornings, ReadMornings>(morningsForm, {
-    weekdays: patch?.mornings.weekdays ?? WEEK,
-    minutes: patch?.mornings.minutes == null ? '' : String(patch.mornings.minutes),
-  });
-  const { weekdays } = form.value;
+  const [weekdays, setWeekdays] = useState(patch?.mornings.weekdays ?? WEEK);
+  const [minutes, setMinutes] = useState(patch?.mornings.minutes ?? null);
   const toggle = (day: number) =>
-    form.set({ weekdays: WEEK.filter((each) => (each === day) !== weekdays.includes(each)) });
-  const keep = form.keep(async ({ weekdays: days, minutes }) => {
+    setWeekdays(WEEK.filter((each) => (each === day) !== weekdays.includes(each)));
+  const keep = async () => {
     if (!patch) return;
-    const every = days === null || days.length === WEEK.length;
-    if (await save({ kind: 'morningsSet', patch: patch.id, weekdays: every ? null : days, minutes }))
-      onClose();
-  });
+    const days = weekdays.length === WEEK.length ? null : weekdays;
+    if (await save({ kind: 'morningsSet', patch: patch.id, weekdays: days, minutes })) onClose();
+  };
   return (
     <Sheet open onClose={onClose} title="Usual week, and time">
       {problem ? <Notice tone="brick" text={problem} /> : null}
@@ -95,16 +99,22 @@ function UsualSheet({ onClose }: { onClose: () => void }) {
           />
         ))}
       </Tiles>
-      <TypedField
-        of={form}
-        name="minutes"
-        label="Most minutes a morning (may be left out)"
-        keyboard="number-pad"
-      />
+      <Tiles question="Most time for a morning’s round">
+        {MINUTES.map((most) => (
+          <Tile
+            key={most}
+            title={most === null ? 'no limit' : `${most} min`}
+            small
+            chosen={minutes === most}
+            minWidth={90}
+            onPress={() => setMinutes(most)}
+          />
+        ))}
+      </Tiles>
       <Txt size="label" tone="muted">
         A single day tapped in the fortnight stands before its day of the week.
       </Txt>
-      <Button title="Keep" look="main" busy={busy} onPress={keep} />
+      <Button title="Keep" look="main" busy={busy} onPress={() => void keep()} />
     </Sheet>
   );
 }

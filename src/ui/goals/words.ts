@@ -70,7 +70,7 @@ export function standingSentence(sum: GoalSum): string {
         : `About ${plural(Math.ceil(sum.plan.expected), 'pollination')} to go${last ? `, the last useful one ${guessed(sum) ? 'about' : 'on'} ${last}` : ''}: ${inHundred(sum.plan.chance)} that it is reached.`;
     case 'behind':
       if (waitsOnly(sum)) return waitingSentence(sum);
-      return `${inHundred(sum.plan.chance)} that it is reached by ${last ?? 'the end'}${guessed(sum) ? ' (if the frost comes early)' : ''}: ${sum.forSeed.pollinations > 0 ? 'shut every likely female' : 'work every flower that opens'}, on more plants, or ask for less.`;
+      return `Chance ${inHundred(sum.plan.chance)} to reach it by ${last ?? 'the end'}${guessed(sum) ? ' (if the frost comes early)' : ''}: ${sum.forSeed.pollinations > 0 ? 'shut every likely female' : 'work every flower that opens'}, on more plants, or ask for less.`;
     case 'over':
       return `The season is over: ${plural(sum.forSeed.left + sum.forKitchen.left, 'fruit')} short of it.`;
     case 'unreachable':

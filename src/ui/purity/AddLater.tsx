@@ -1,14 +1,20 @@
 import { useState } from 'react';
 import type { Flower } from '@core/ledger';
 import type { Growing } from '@core/patch';
-import { addableTo, keptShutOn, type Addable, type Addition, type ProofChain } from '@core/purity';
+import {
+  addableTo,
+  keptShutOn,
+  type Addable,
+  type Addition,
+  type ProofChain,
+  type ProofLinkKind,
+} from '@core/purity';
 import { atLocalTime, clockText, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
 import { useRecording } from '@/data/garden/useRecording';
 import { Button, Notice, Sheet, Tile, Tiles } from '../controls';
 import { Txt } from '../theme';
 import { checkWords } from '../words';
-import { linkNames } from './words';
 
 /** The hours at which somebody can say that they looked, to the nearest. */
 const HOURS = [8, 13, 19] as const;
@@ -31,7 +37,9 @@ const answerWords: Partial<Record<Addition['says'], string>> = {
   insect: checkWords.insect,
 };
 
-function questionOf({ link }: Addable): string {
+type NameOf = (link: ProofLinkKind) => string;
+
+function questionOf({ link }: Addable, nameOf: NameOf): string {
   switch (link) {
     case 'shut-before':
       return 'Was it still shut when it was covered?';
@@ -50,7 +58,7 @@ function questionOf({ link }: Addable): string {
     case 'kept-shut':
       return 'Its closure, later on: which day?';
     default:
-      return linkNames[link];
+      return nameOf(link);
   }
 }
 
@@ -59,10 +67,13 @@ export function AddLater({
   flower,
   growing,
   chain,
+  nameOf,
 }: {
   flower: Flower;
   growing: Growing;
   chain: ProofChain;
+  /** What a link without a question of its own is called. */
+  nameOf: NameOf;
 }) {
   const { state, today, place } = useGarden();
   const [open, setOpen] = useState(false);
@@ -84,11 +95,17 @@ export function AddLater({
           {problem ? <Notice tone="brick" text={problem} /> : null}
           {addable.map((each) =>
             each.days.length > 0 ? (
-              <KeptShut key={each.asks} addable={each} flower={flower} onAdd={add} />
+              <KeptShut
+                key={each.asks}
+                addable={each}
+                question={questionOf(each, nameOf)}
+                flower={flower}
+                onAdd={add}
+              />
             ) : (
               <Answers
                 key={`${each.link} ${each.asks}`}
-                question={questionOf(each)}
+                question={questionOf(each, nameOf)}
                 answers={each.answers}
                 onAdd={add}
               />
@@ -130,10 +147,12 @@ function Answers({
 /** A look at its closure days ago: which day and about what hour has to be said before how it was found. */
 function KeptShut({
   addable,
+  question,
   flower,
   onAdd,
 }: {
   addable: Addable;
+  question: string;
   flower: Flower;
   onAdd: (addition: Addition) => void;
 }) {
@@ -144,7 +163,7 @@ function KeptShut({
     day === null ? [] : HOURS.map((each) => ({ each, at: atLocalTime(day, each, 0, place.zone) }));
   return (
     <>
-      <Tiles question={questionOf(addable)}>
+      <Tiles question={question}>
         {addable.days.map((each) => (
           <Tile
             key={each}

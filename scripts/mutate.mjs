@@ -370,7 +370,7 @@ const MUTANTS = [
   },
   {
     rule: 'a stand shuts its own females only',
-    file: 'core/goals/tonight.ts',
+    file: 'core/goals/mothers.ts',
     from: 'if (growing.stand.id !== stand.id) return [];',
     to: '',
     tests: ['core/goals', 'core/rounds'],
@@ -580,7 +580,7 @@ const MUTANTS = [
   },
   {
     rule: 'what needs no cover is not shut in the evening',
-    file: 'core/goals/tonight.ts',
+    file: 'core/goals/mothers.ts',
     from: 'coversFor(state, each, date).needed,',
     to: 'true,',
     tests: ['core/goals/tonight'],
@@ -591,6 +591,34 @@ const MUTANTS = [
     from: 'if (others > 0 && (stand.goal?.kitchenFruits ?? 0) === 0)',
     to: 'if (others > 0)',
     tests: ['core/fruitset/seedLoad'],
+  },
+  {
+    rule: 'nothing is shut for a morning on which nobody comes',
+    file: 'core/goals/aim.ts',
+    from: 'const nobodyComes = !comesOn(comes, round);',
+    to: 'const nobodyComes = false;',
+    tests: ['core/goals/mornings'],
+  },
+  {
+    rule: 'a single morning stands before its day of the week',
+    file: 'core/patch/mornings.ts',
+    from: 'told[date] ?? (weekdays === null || weekdays.includes(weekdayOf(date)))',
+    to: 'weekdays === null ? (told[date] ?? true) : weekdays.includes(weekdayOf(date))',
+    tests: ['core/goals/mornings'],
+  },
+  {
+    rule: 'nobody sleeps in on a flower that was shut',
+    file: 'core/goals/tonight.ts',
+    from: 'wanted !== 0 || shut.length > 0',
+    to: 'wanted !== 0',
+    tests: ['core/goals/mornings'],
+  },
+  {
+    rule: 'a shower in the afternoon spoils no morning',
+    file: 'core/sky/rain.ts',
+    from: "day?.source === 'forecast' ? inMorning(date) : null",
+    to: 'null',
+    tests: ['core/sky/rain'],
   },
 ];
 

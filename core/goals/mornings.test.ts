@@ -4,6 +4,7 @@ import { cropOf } from '../crops';
 import type { PlantId } from '../ids';
 import type { Goal, Stand } from '../ledger';
 import { comesOn, morningsOf } from '../patch';
+import { nextRounds } from '../rounds';
 import { TestGarden } from '../testGarden';
 import { addDays, weekdayOf, type LocalDate } from '../time';
 import { morningsAhead } from './mornings';
@@ -163,4 +164,56 @@ test('of mornings ahead: none of one nobody comes to, part of a wet one, and the
   expect([second, fourth]).toEqual([0, 1]);
   expect(first).toBeLessThan(third);
   expect(third).toBeLessThan(1);
+});
+
+describe('a goal that is met', () => {
+  /** One fruit wanted, one set long enough ago to stay. */
+  function met() {
+    const of = garden(1, 20);
+    const { made } = of;
+    const [first] = [...made.state.plants.keys()] as PlantId[];
+    const flower = made.shut('2026-06-20', first as PlantId, 'female');
+    made.work(made.time('2026-06-21', 6), flower, []);
+    made.look(made.time('2026-06-29', 9), flower, 'growing');
+    const evening = () =>
+      tonightPlan(
+        made.state,
+        made.place,
+        EVENING,
+        bloomOutlook({ state: made.state, zone: made.place.zone, from: addDays(EVENING, 1) }),
+      );
+    return { made, evening };
+  }
+
+  test('its plants come last, and its grower can sleep in, unless something else is due at dawn', () => {
+    const { made, evening } = met();
+    expect(evening().varieties[0]?.aim?.met).toBe(true);
+    expect(evening()).toMatchObject({ restAtDawn: true, done: [...made.state.plants.keys()] });
+    made.plant('squash-pepo', 'Low Lantern', 1, { reason: 'fruit' });
+    expect(evening().restAtDawn).toBe(false);
+  });
+
+  test('nobody sleeps in on a flower that was shut, nor where no goal says that enough has set', () => {
+    const { made, evening } = met();
+    made.shut(EVENING, [...made.state.plants.keys()][1] as PlantId, 'female');
+    expect(evening().restAtDawn).toBe(false);
+    const open = garden(1, 20, null);
+    open.tell(addDays(EVENING, 1), true);
+    expect(open.tonight().femalesWanted).toBeNull();
+  });
+
+  test('a walk once begun is over when only plants are left whose goal is met', () => {
+    const { made, evening } = met();
+    const [first, ...others] = [...made.state.plants.keys()] as PlantId[];
+    // The next evening: on this one every plant was seen already.
+    const date = addDays(EVENING, 1);
+    const walk = () =>
+      nextRounds(made.state, made.place, made.time(date, 20), undefined, others).filter(
+        (round) => round.date === date && round.kind === 'walk',
+      );
+    expect(evening().done).toEqual(expect.arrayContaining(others));
+    expect(walk()).toHaveLength(1);
+    made.write(made.time(date, 19, 50), { kind: 'plantPassed', plant: first as PlantId });
+    expect(walk()).toEqual([]);
+  });
 });

@@ -1,6 +1,7 @@
 import { shutMales, type VarietyOutlook } from '../bloom';
 import type { Place, State } from '../ledger';
-import type { Growing } from '../patch';
+import type { PlantId } from '../ids';
+import { mainPatch, type Growing } from '../patch';
 import type { LocalDate } from '../time';
 import { nextRoundOf } from './mornings';
 import { chanceTonight } from './mothers';
@@ -12,23 +13,33 @@ export interface Fathers {
   readonly given: ReadonlyMap<Growing, number>;
 }
 
-/** The males of one variety, over all its plants, whatever they are grown for. */
+/**
+ * The males of one variety, over all its plants, whatever they are grown for. Where one plant alone bears all of tonight's mothers its own
+ * males come last, or not at all, as the school has it: shut by turns they would be males for nobody.
+ */
 export function fathersTonight(
   state: State,
   place: Place,
   date: LocalDate,
   order: readonly Growing[],
   variety: string,
-  wanted: number,
+  { wanted, mothers }: { readonly wanted: number; readonly mothers: ReadonlySet<PlantId> },
   outlook: readonly VarietyOutlook[],
 ): Fathers {
-  const standing = order.filter((growing) => growing.variety.id === variety);
+  const school = mainPatch(state)?.schools.selfing;
+  const [alone = null] = mothers.size === 1 && school !== 'allowed' ? mothers : [];
+  const all = order.filter((growing) => growing.variety.id === variety);
+  const standing = all.filter(({ plant }) => plant.id !== alone);
+  const own = school === 'never' ? [] : all.filter(({ plant }) => plant.id === alone);
   const view = outlook.find((each) => each.variety === variety) ?? null;
-  const already = standing.reduce(
+  const already = [...standing, ...own].reduce(
     (sum, growing) => sum + shutMales(state, growing, nextRoundOf(growing.crop, date), place.zone).length,
     0,
   );
-  return { wanted, already, given: spreadMales(view, standing, Math.max(0, wanted - already), date) };
+  const left = Math.max(0, wanted - already);
+  const given = spreadMales(view, standing, left, date);
+  const others = [...given.values()].reduce((sum, count) => sum + count, 0);
+  return { wanted, already, given: new Map([...given, ...spreadMales(view, own, left - others, date)]) };
 }
 
 /** Males in turn from each plant that has some to open; sick plants and off-types are left out. */

@@ -217,3 +217,33 @@ describe('a goal that is met', () => {
     expect(walk()).toEqual([]);
   });
 });
+
+test('one plant bears tonight’s mothers: males come from others first, from itself last or never, as the school has it', () => {
+  const malesOn = (school: 'others-first' | 'allowed' | 'never', otherMales: number) => {
+    const made = new TestGarden();
+    const [mother, other] = made.plant(CROP.id, 'Slate Dome', 2).plants as [PlantId, PlantId];
+    made.write(made.time(EVENING, 9), {
+      kind: 'schoolChosen',
+      patch: made.patchId,
+      school: 'selfing',
+      choice: school,
+    });
+    made.see(made.time(EVENING, 18), mother, 'female', 'coloured', 8);
+    for (let i = 0; i < 4; i++) made.see(made.time(EVENING, 18, 1 + i), mother, 'male', 'coloured', 20 + i);
+    for (let i = 0; i < otherMales; i++)
+      made.see(made.time(EVENING, 18, 10 + i), other, 'male', 'coloured', 20 + i);
+    const outlook = bloomOutlook({ state: made.state, zone: made.place.zone, from: addDays(EVENING, 1) });
+    const { plants } = tonightPlan(made.state, made.place, EVENING, outlook);
+    return [mother, other].map((id) => plants.find(({ growing }) => growing.plant.id === id)?.males ?? 0) as [
+      number,
+      number,
+    ];
+  };
+  expect(malesOn('others-first', 6)[0]).toBe(0);
+  expect(malesOn('others-first', 6)[1]).toBeGreaterThanOrEqual(3);
+  const short = malesOn('others-first', 1);
+  expect(short[1]).toBe(1);
+  expect(short[0]).toBeGreaterThan(0);
+  expect(malesOn('never', 1)[0]).toBe(0);
+  expect(malesOn('allowed', 6)[0]).toBeGreaterThan(0);
+});

@@ -7,7 +7,7 @@ import type { LocalDate } from '../time';
 import { circumstancesOf, together, type Aim, type Circumstances } from './aim';
 import { fathersTonight, type Fathers } from './fathers';
 import { SPARE_MALES } from './malesFor';
-import { inTime, mothersTonight, withMales, type Mothers, type ToShut } from './mothers';
+import { inTime, mothersTonight, withMales, type Mothers, type ToShut, type WithMales } from './mothers';
 import { closureOf } from './shutting';
 
 /** Finding a plant and looking it over [M]. */
@@ -75,14 +75,11 @@ export function tonightPlan(
   const order = walkOrder(state);
   const asked = outlook.flatMap((view) => mothersTonight(state, place, date, order, view, wet));
   const mothers = withMales(state, place, inTime(asked, morningsOf(state).minutes));
-  const needed = new Map<string, number>();
-  for (const { malesFor: males } of mothers)
-    for (const [variety, count] of males) needed.set(variety, (needed.get(variety) ?? 0) + count);
   const fathers = new Map(
-    [...needed].map(([variety, count]) => [
-      variety,
-      fathersTonight(state, place, date, order, variety, Math.ceil(count) + SPARE_MALES, outlook),
-    ]),
+    [...malesNeeded(mothers)].map(([variety, { count, plants: bearing }]) => {
+      const ask = { wanted: Math.ceil(count) + SPARE_MALES, mothers: bearing };
+      return [variety, fathersTonight(state, place, date, order, variety, ask, outlook)];
+    }),
   );
   const onPlant = new Map<string, { growing: Growing; females: ToShut[]; males: number }>();
   const at = (growing: Growing) => {
@@ -122,6 +119,20 @@ export function tonightPlan(
     pockets: pocketsFor(state, plants),
     minutes: Math.ceil(plants.reduce((sum, each) => sum + PLANT_MINUTES + shuttingMinutes(state, each), 0)),
   };
+}
+
+/** How many males of each variety these females ask for, and the plants that bear them. */
+function malesNeeded(
+  mothers: readonly WithMales[],
+): ReadonlyMap<string, { readonly count: number; readonly plants: ReadonlySet<PlantId> }> {
+  const needed = new Map<string, { count: number; plants: Set<PlantId> }>();
+  for (const { malesFor: males, taken, shut } of mothers)
+    for (const [variety, count] of males) {
+      const found = needed.get(variety) ?? { count: 0, plants: new Set() };
+      for (const { plant } of [...taken.map(({ growing }) => growing), ...shut]) found.plants.add(plant.id);
+      needed.set(variety, { ...found, count: found.count + count });
+    }
+  return needed;
 }
 
 /** The plants of stands whose goal is met, but for those of which something is wanted. */

@@ -1,6 +1,6 @@
 import { bloomOutlook, bloomDayOf } from '../core/bloom';
-import { cropOf } from '../core/crops';
-import { fateOf } from '../core/fruitset';
+import { closureFacts, cropOf } from '../core/crops';
+import { fateOf, workTime } from '../core/fruitset';
 import type { PlantId } from '../core/ids';
 import type { Stand } from '../core/ledger';
 import { seededRandom, type Random } from '../core/random';
@@ -69,6 +69,8 @@ export interface SeasonRun {
   readonly shut: number;
   readonly wanted: number;
   readonly set: number;
+  /** Shutting in the evening, males too, and working in the morning. */
+  readonly minutes: number;
 }
 
 /** plan: what `tonightPlan` asks for. sum: all that the goal's plain sum still lacks. all: every female in colour. */
@@ -106,10 +108,23 @@ export function runSeason(seed: number, shutting: Shutting = 'plan'): SeasonRun 
     }
     looks(garden, addDays(date, 1), fates);
   }
-  let set = 0;
-  for (const flower of garden.state.flowers.values())
+  let [set, minutes] = [0, 0];
+  const work = workTime(garden.state, CROP).minutes;
+  for (const flower of garden.state.flowers.values()) {
     if (fateOf(flower, CROP, TEST_PLACE.zone, '2027-01-01') === 'set') set++;
-  return { said: said ?? 'done', chance, chances, reached: set >= fruits, shut, wanted: fruits, set };
+    if (flower.shuttings.length > 0) minutes += closureFacts('tape').minutes.value;
+    minutes += flower.pollinations.length * work;
+  }
+  return {
+    said: said ?? 'done',
+    chance,
+    chances,
+    reached: set >= fruits,
+    shut,
+    wanted: fruits,
+    set,
+    minutes,
+  };
 }
 
 /** `most`: so many females, the first that come; `null`: by the plan. */
@@ -250,7 +265,7 @@ export function benchSeasons(seeds: number): void {
     const these = shutting === 'plan' ? runs : all.map((seed) => runSeason(seed, shutting));
     const sum = (of: (run: SeasonRun) => number) => these.reduce((total, run) => total + of(run), 0);
     console.log(
-      `shut by ${shutting}: ${shareOf(these, ({ reached }) => reached)} % reached; females shut for a fruit wanted: median ${median(these.map(({ shut, wanted }) => shut / wanted)).toFixed(2)}, ${(sum(({ shut }) => shut) / sum(({ wanted }) => wanted)).toFixed(2)} in all; fruits too many: ${(sum(({ set, wanted }) => Math.max(0, set - wanted)) / these.length).toFixed(2)} a season`,
+      `shut by ${shutting}: ${shareOf(these, ({ reached }) => reached)} % reached; females shut for a fruit wanted: median ${median(these.map(({ shut, wanted }) => shut / wanted)).toFixed(2)}, ${(sum(({ shut }) => shut) / sum(({ wanted }) => wanted)).toFixed(2)} in all; fruits too many: ${(sum(({ set, wanted }) => Math.max(0, set - wanted)) / these.length).toFixed(2)} a season; minutes for a fruit wanted: median ${median(these.map(({ minutes, wanted }) => minutes / wanted)).toFixed(1)}`,
     );
   }
 }

@@ -56,7 +56,15 @@ export function wantedTonight(
       aim: null,
       circumstances: { nobodyComes, awaySoon, rain: raining ? 'cover' : null },
     };
-  const { season, plan, morningsLeft: mornings, standing, femalesToShut: wouldDo, shutNow } = found;
+  const {
+    season,
+    plan,
+    morningsLeft: mornings,
+    morningsComing,
+    standing,
+    femalesToShut: wouldDo,
+    shutNow,
+  } = found;
   // Past the last useful day nothing ripens: no tape for it. A frost that is only guessed does not say so.
   const guessed = found.goal.by === null && season.frost.from === 'guess';
   const tooLate = season.over || (mornings === 0 && !guessed);
@@ -69,7 +77,7 @@ export function wantedTonight(
     circumstances: { nobodyComes, awaySoon, rain },
     aim: {
       wouldDo,
-      mornings: mornings && mornings - awayFrom(comes, addDays(date, 1), mornings).length,
+      mornings: morningsComing,
       guessed,
       chance: plan.chance,
       met: standing === 'done',

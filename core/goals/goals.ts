@@ -68,6 +68,8 @@ export interface GoalSum extends Shutting {
   /** The last day on which a pollination still ripens in time. */
   readonly lastUsefulOn: LocalDate | null;
   readonly morningsLeft: number | null;
+  /** Of these: somebody comes. */
+  readonly morningsComing: number | null;
   /** Females that open on a morning here, as far as known. */
   readonly perMorning: number;
   readonly standing: GoalStanding;
@@ -135,6 +137,7 @@ export function goalSum(
     ...work,
     malesPerFemale: males,
     ...left,
+    morningsComing: left.morningsLeft && of.ahead.filter((share) => share > 0).length,
     perMorning: flowering,
     plan: plans.whole,
     shutNow: toShutNow(plans.seed.now, work),

@@ -78,6 +78,10 @@ test('mornings away never make a goal surer, and its mornings left are counted a
       for (const day of away) busy.tell(addDays(EVENING, day + 1), false);
       expect(busy.sum().plan.chance).toBeLessThanOrEqual(free.sum().plan.chance + A_FLOWER);
       expect(busy.sum().morningsLeft).toBe(free.sum().morningsLeft);
+      expect(busy.sum().morningsComing).toBe(
+        (free.sum().morningsComing ?? 0) - new Set(away.filter((day) => day < 20)).size,
+      );
+      expect(busy.tonight().aim?.mornings).toBe(busy.sum().morningsComing);
     }),
     { numRuns: 20 },
   );

@@ -36,8 +36,8 @@ export function SumCard({ sum }: { sum: GoalSum }) {
       : [
           [
             'Mornings left',
-            String(sum.morningsLeft),
-            `until ${sum.lastUsefulOn ? shortDayText(sum.lastUsefulOn) : '–'}; about ${sum.perMorning.toFixed(1)} ${openingWords(sum.crop)} a day`,
+            String(sum.morningsComing),
+            `until ${sum.lastUsefulOn ? shortDayText(sum.lastUsefulOn) : '–'}${sum.morningsComing === sum.morningsLeft ? '' : ', those when you are away left out'}; about ${sum.perMorning.toFixed(1)} ${openingWords(sum.crop)} a day`,
           ] as const,
         ]),
   ];

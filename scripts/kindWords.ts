@@ -21,7 +21,8 @@ export const KIND_WORDS: Readonly<Record<EventKind, string>> = {
   reasonSet: 'what a stand, plant or flower is grown for from now on',
   goalSet: 'what a stand is to bring',
   weatherNoted: 'weather of up to 366 days',
-  morningsSet: 'on which days of the week somebody can come (1 = Monday; null: every day), and most minutes a morning',
+  morningsSet:
+    'on which days of the week somebody can come (1 = Monday; null: every day), and most minutes a morning',
   morningTold: 'whether somebody can come on one morning',
   frostExpected: 'the first frost to reckon with, `MM-DD`',
   clockNoted: 'seen at that moment: flowers open or shut, or insects about',

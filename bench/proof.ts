@@ -1,7 +1,7 @@
 import { gradeProof, type ProofInput } from '../core/purity';
 import { seededRandom } from '../core/random';
 import { calibration, madeUpLot } from '../core/simulation';
-import { proofReport } from '../core/simulation/proofWorld';
+import { proofReport } from '../core/simulation/proofReport';
 
 const STANDS = 60;
 

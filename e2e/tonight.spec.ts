@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import type { PlantId } from '../core/ids';
 import { TestGarden } from '../core/testGarden';
@@ -76,6 +75,7 @@ test('a melon vine from its first buds to two fruits: a few are shut, looked at,
 
 test('a fortnight with three days away: tonight covers for them, nothing is shut for a morning nobody comes, and a second phone knows', async ({
   page,
+  browser,
 }) => {
   const evening = '2026-07-13';
   await setTime(page, `${evening}T18:00:00Z`);
@@ -110,10 +110,22 @@ test('a fortnight with three days away: tonight covers for them, nothing is shut
     await page.goto('/');
     await expect(page.getByText(/you are away at the next round: nothing to cover/)).toBeVisible();
   });
-  await test.step('a second phone knows by the file', async () => {
+  await test.step('a second phone takes the plan up from the file', async () => {
     await page.goto('/settings');
     const download = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Export everything (JSON)' }).click();
-    expect(readFileSync(await (await download).path(), 'utf8')).toContain('"kind":"morningTold"');
+    const path = await (await download).path();
+    const other = await browser.newPage();
+    await setTime(other, `${evening}T18:00:00Z`);
+    await other.goto('/');
+    await other.getByRole('button', { name: 'I have a file from another device' }).click();
+    const chooser = other.waitForEvent('filechooser');
+    await other.getByRole('button', { name: 'Import a file' }).click();
+    await (await chooser).setFiles(path);
+    await other.getByRole('button', { name: /^Add \d+ records/ }).click();
+    await expect(other.getByText(/records added/)).toBeVisible();
+    await other.goto('/');
+    await expect(other.getByText(/you are away at the next round: nothing to cover/)).toBeVisible();
+    await other.close();
   });
 });

@@ -609,8 +609,8 @@ const MUTANTS = [
   {
     rule: 'nobody sleeps in on a flower that was shut',
     file: 'core/goals/tonight.ts',
-    from: 'wanted !== 0 || shut.length > 0',
-    to: 'wanted !== 0',
+    from: 'wanted !== 0 || shut.length > 0 ||',
+    to: 'wanted !== 0 ||',
     tests: ['core/goals/mornings'],
   },
   {

@@ -2,7 +2,7 @@ import { cropOf } from '../crops';
 import type { PlantId } from '../ids';
 import type { GroupHow, GroupView, Plant, Stand, State } from '../ledger';
 import { flowersOn, growing, plantsOfStand, type Growing, type Planted } from '../patch';
-import { localDateOf, type LocalDate } from '../time';
+import { addDays, localDateOf, type LocalDate } from '../time';
 import type { Trial } from './trials';
 
 /**
@@ -16,14 +16,18 @@ export function groupTrials(state: Planted, zone: string): Trial[] {
   ];
 }
 
+/** No season of flowering goes back further than this; what stands for years has one after the other. */
+const SEASON_DAYS = 183;
+
 /**
- * The first day on which somebody worked flowers of a stand (or of one of its plants) by hand; `null`: nobody did.
- * @example firstHandWork(state, stand, null, zone) // '2026-07-06'
+ * The first day, since one, on which somebody worked flowers of a stand (or of one of its plants) by hand; `null`: nobody did.
+ * @example firstHandWork(state, stand, null, '2026-01-01', zone) // '2026-07-06'
  */
 export function firstHandWork(
   state: Planted & Pick<State, 'flowers' | 'flowersOf'>,
   { id, groups }: Pick<Stand, 'id' | 'groups'>,
   plant: PlantId | null,
+  since: LocalDate,
   zone: string,
 ): LocalDate | null {
   const plants = plantsOfStand(state, id).filter((each) => plant === null || each.id === plant);
@@ -39,21 +43,23 @@ export function firstHandWork(
       .filter((each) => plant === null || each.plant === null || each.plant === plant)
       .map(({ from }) => from),
   ];
-  return days.sort()[0] ?? null;
+  return days.filter((day) => day >= since).sort()[0] ?? null;
 }
 
 /**
  * The first day of hand work, where a count of flowers "before hand work" reaches into it: it came by a file, was made by another
- * hand, or the work was written down later. It stands as it was made, and that is told.
- * @example handWorkWithin(state, stand, { how: 'before', plant: null, to: '2026-06-20' }, zone) // null
+ * hand, or the work was written down later. It stands as it was made, and that is told. What hands did in an earlier season says nothing
+ * of this one.
+ * @example handWorkWithin(state, stand, { how: 'before', plant: null, from: '2026-06-12', to: '2026-06-20' }, zone) // null
  */
 export function handWorkWithin(
   state: Parameters<typeof firstHandWork>[0],
   stand: Parameters<typeof firstHandWork>[1],
-  { how, plant, to }: Pick<GroupView, 'plant' | 'to'> & { readonly how: GroupHow | null },
+  { how, plant, from, to }: Pick<GroupView, 'plant' | 'from' | 'to'> & { readonly how: GroupHow | null },
   zone: string,
 ): LocalDate | null {
-  const began = how === 'before' ? firstHandWork(state, stand, plant, zone) : null;
+  if (how !== 'before') return null;
+  const began = firstHandWork(state, stand, plant, addDays(from, -SEASON_DAYS), zone);
   return began !== null && began <= to ? began : null;
 }
 

@@ -24,17 +24,25 @@ export interface Aim {
 /** What to do about rain that is foretold for the next round: cover all the same, cover fewer, or leave it to a dry morning. */
 export type RainAdvice = 'cover' | 'fewer' | 'leave';
 
-/** What hangs on who comes when, and on rain. */
+/** What hangs on who comes when. */
 export interface Circumstances {
   /** Nobody comes to the round for which flowers would be shut tonight. */
   readonly nobodyComes: boolean;
   /** The other mornings before the next look on which nobody comes. */
   readonly awaySoon: readonly LocalDate[];
-  /** `null`: that round is not foretold to be wet, or nothing would be shut for it. */
-  readonly rain: RainAdvice | null;
 }
 
-/** How many females a stand's goal wants shut tonight, and how it stands; `null` where a seed stand has no goal: all. */
+/** What a stand wants this evening. */
+export interface WantedTonight {
+  /** Females to be shut; `null` where a seed stand has no goal: all. */
+  readonly wanted: number | null;
+  /** The same were the morning dry; `undefined`: it is not foretold to be wet. */
+  readonly wereItDry: number | null | undefined;
+  readonly aim: Aim | null;
+  readonly circumstances: Circumstances;
+}
+
+/** How many females a stand's goal wants shut tonight, and how it stands. */
 export function wantedTonight(
   state: State,
   place: Place,
@@ -42,20 +50,19 @@ export function wantedTonight(
   stand: Stand,
   crop: Crop,
   foretoldWet: readonly LocalDate[],
-): { readonly wanted: number | null; readonly aim: Aim | null; readonly circumstances: Circumstances } {
+): WantedTonight {
   const round = nextRoundOf(crop, date);
   const comes = morningsOf(state);
   const nobodyComes = !comesOn(comes, round);
   const awaySoon = awayFrom(comes, addDays(round, 1), crop.verdictDay.value);
-  const wet = wetFor(state, stand, foretoldWet);
+  const circumstances = { nobodyComes, awaySoon };
+  const wet = wetFor(state, stand, crop, foretoldWet);
   const raining = !nobodyComes && wet.includes(round);
   const found = stand.goal?.seed ? goalSum(state, place, stand, date, { wet }) : null;
-  if (!found)
-    return {
-      wanted: nobodyComes ? 0 : null,
-      aim: null,
-      circumstances: { nobodyComes, awaySoon, rain: raining ? 'cover' : null },
-    };
+  if (!found) {
+    const all = nobodyComes ? 0 : null;
+    return { wanted: all, wereItDry: raining ? all : undefined, aim: null, circumstances };
+  }
   const {
     season,
     plan,
@@ -70,11 +77,10 @@ export function wantedTonight(
   const tooLate = season.over || (mornings === 0 && !guessed);
   const dry = nobodyComes || tooLate ? 0 : shutNow;
   const untilLook = Math.min(crop.verdictDay.value + 1, mornings ?? Infinity);
-  const wanted = raining ? inRain(found, morningsAhead(comes, date, untilLook, wet)) : dry;
-  const rain = !raining || dry === 0 ? null : wanted === 0 ? 'leave' : wanted < dry ? 'fewer' : 'cover';
   return {
-    wanted: Math.min(dry, wanted),
-    circumstances: { nobodyComes, awaySoon, rain },
+    wanted: raining ? Math.min(dry, inRain(found, morningsAhead(comes, date, untilLook, wet))) : dry,
+    wereItDry: raining ? dry : undefined,
+    circumstances,
     aim: {
       wouldDo,
       mornings: morningsComing,
@@ -90,9 +96,9 @@ export function wantedTonight(
 const COUNTED_ON = 0.7;
 
 /** Females worth shutting for a wet morning: none where the goal is as sure without it, else those that the dry ones till the next look will hardly bring. */
-function inRain({ plan, goal, shutNow, perMorning }: GoalSum, ahead: readonly number[]): number {
+function inRain({ plan, goal, shutNow, inTime }: GoalSum, ahead: readonly number[]): number {
   if (plan.without >= goal.assurance) return 0;
-  const later = perMorning * ahead.slice(1).reduce((sum, share) => sum + share, 0) * COUNTED_ON;
+  const later = inTime * ahead.slice(1).reduce((sum, share) => sum + share, 0) * COUNTED_ON;
   return Math.max(1, shutNow - Math.floor(later));
 }
 
@@ -117,9 +123,10 @@ export function together(aims: readonly Aim[]): Aim | null {
 
 const BY_WEIGHT: readonly (RainAdvice | null)[] = [null, 'leave', 'fewer', 'cover'];
 
-/** The same of all stands of a variety: what one of them asks for is done. */
-export const circumstancesOf = (all: readonly Circumstances[]): Circumstances => ({
-  nobodyComes: all.length > 0 && all.every(({ nobodyComes }) => nobodyComes),
-  awaySoon: all[0]?.awaySoon ?? [],
-  rain: BY_WEIGHT[all.reduce((most, { rain }) => Math.max(most, BY_WEIGHT.indexOf(rain)), 0)] ?? null,
-});
+/** Of several stands of a variety: what one of them asks for is done. */
+export const rainOf = (all: readonly (RainAdvice | null)[]): RainAdvice | null =>
+  BY_WEIGHT[Math.max(0, ...all.map((rain) => BY_WEIGHT.indexOf(rain)))] ?? null;
+
+/** What comes of rain, by the females shut for it and those that a dry morning would have had; `null`: nothing would be shut either way. */
+export const adviceIn = (shut: number, wereItDry: number): RainAdvice | null =>
+  wereItDry === 0 ? null : shut === 0 ? 'leave' : shut < wereItDry ? 'fewer' : 'cover';

@@ -1,18 +1,9 @@
 import { seasonOf, type Season } from '../bloom';
-import {
-  coneShuts,
-  kitchenTool,
-  laterVisits,
-  middleOf,
-  seedsInOne,
-  seedsPerGram,
-  selfsUnderCover,
-  type Crop,
-} from '../crops';
+import { coneShuts, kitchenTool, laterVisits, selfsUnderCover, type Crop } from '../crops';
 import { kitchenPace, lastTool, ratesOf, workTime, type Rate } from '../fruitset';
-import type { Goal, Mornings, Place, Plant, Stand, State, Variety } from '../ledger';
-import { coversFor, growing, mainPatch, morningsOf, plantsOfStand, type Growing } from '../patch';
-import { daysBetween, type LocalDate } from '../time';
+import type { Goal, Place, Plant, Stand, State, Variety } from '../ledger';
+import { coversFor, growing, mainPatch, plantsOfStand, type Growing } from '../patch';
+import type { LocalDate } from '../time';
 import { doubtOf, needingAt, type SetDoubt } from './doubt';
 import {
   bringing,
@@ -23,19 +14,20 @@ import {
   type GoalPart,
   type MissingParents,
 } from './goalParts';
-import { bothHalves, nothingToPlan, OPEN_END, planOfGoal, type GoalPlan } from './goalPlan';
+import { fruitsWanted } from './fruitsWanted';
+import { bothHalves, nothingToPlan, planOfGoal, type GoalPlan } from './goalPlan';
 import { malesFor } from './malesFor';
-import { morningsAhead, wetFor } from './mornings';
 import { openingRate } from './openings';
 import { lastUseful } from './season';
 import { selfingFor, shuttingFor, type Shutting } from './shutting';
 import { shareOf, type SumNumber } from './sumNumber';
+import { mornings, timeLeft, type TimeLeft } from './timeLeft';
 
 /** over: the season has ended without it. */
 export type GoalStanding = 'done' | 'on-course' | 'behind' | 'unreachable' | 'over';
 
 /** The way from what is wanted back to tonight's tape, number by number. Counts are flowers or fruits. */
-export interface GoalSum extends Shutting {
+export interface GoalSum extends Shutting, TimeLeft {
   readonly stand: Stand;
   readonly variety: Variety;
   readonly crop: Crop;
@@ -65,13 +57,12 @@ export interface GoalSum extends Shutting {
   readonly marks: number;
   readonly brushes: number;
   readonly minutes: number;
-  /** The last day on which a pollination still ripens in time. */
-  readonly lastUsefulOn: LocalDate | null;
-  readonly morningsLeft: number | null;
-  /** Of these: somebody comes. */
+  /** Of the mornings left: somebody comes. */
   readonly morningsComing: number | null;
   /** Females that open on a morning here, as far as known. */
   readonly perMorning: number;
+  /** Of these: there is time to work them. */
+  readonly inTime: number;
   readonly standing: GoalStanding;
 }
 
@@ -112,12 +103,8 @@ export function goalSum(
   const left = timeLeft(useful.on, season, today);
   const flowering = perMorning ?? openingRate(state, place, plants, today, left.morningsLeft);
   const whole = forSeed.wanted > 0 ? work.wholeShare.value : 1;
-  const of = {
-    crop,
-    goal,
-    rate: setRate,
-    ...mornings(state, first, today, { ...left, plants: plants.length, flowering, whole, wet }),
-  };
+  const { ahead, inTime } = mornings(state, first, today, { ...left, plants: plants.length, flowering, wet });
+  const of = { crop, goal, rate: setRate, ahead, perMorning: inTime * whole };
   const plans = plansOf(forSeed, forKitchen, forSeed.wanted > 0 ? parents : [], season, of);
   return {
     stand,
@@ -137,52 +124,13 @@ export function goalSum(
     ...work,
     malesPerFemale: males,
     ...left,
-    morningsComing: left.morningsLeft && of.ahead.filter((share) => share > 0).length,
+    morningsComing: left.morningsLeft && ahead.filter((share) => share > 0).length,
     perMorning: flowering,
+    inTime,
     plan: plans.whole,
     shutNow: toShutNow(plans.seed.now, work),
     standing: standingOf(forSeed.left + forKitchen.left, plans.whole, goal, season),
   };
-}
-
-/** What of each morning left will be worked, and the flowers of one for which there is time. */
-function mornings(
-  state: State,
-  { crop, stand }: Growing,
-  today: LocalDate,
-  of: Pick<GoalSum, 'morningsLeft'> & {
-    readonly plants: number;
-    readonly flowering: number;
-    /** The part of what is shut that stays whole. */
-    readonly whole: number;
-    readonly wet: readonly LocalDate[];
-  },
-): { readonly ahead: readonly number[]; readonly perMorning: number } {
-  const comes = morningsOf(state);
-  return {
-    ahead: morningsAhead(comes, today, of.morningsLeft ?? OPEN_END, wetFor(state, stand, of.wet)),
-    perMorning: of.whole * inMinutes(state, crop, comes, of.plants, of.flowering),
-  };
-}
-
-/**
- * Of the flowers of a morning those for which there is time, where a morning may only take so long: plants of other stands with a goal
- * want their part of it, and are taken to flower as these do.
- */
-function inMinutes(
-  state: State,
-  crop: Crop,
-  { minutes }: Mornings,
-  plants: number,
-  flowering: number,
-): number {
-  if (minutes === null || flowering === 0) return flowering;
-  const all = [...state.stands.values()].reduce(
-    (sum, { id, goal }) => sum + (goal ? plantsOfStand(state, id).filter(({ ended }) => !ended).length : 0),
-    0,
-  );
-  const wanted = flowering * (Math.max(all, plants) / plants) * workTime(state, crop).minutes;
-  return flowering * Math.min(1, minutes / wanted);
 }
 
 /** The season of a stand, until when work still ripens in it, and what it has brought. */
@@ -274,31 +222,6 @@ function minutesFor(state: State, crop: Crop, stand: Stand, forSeed: GoalPart, f
   );
 }
 
-/** Seed in numbers, and the fruits that bring it: no fewer than the mothers asked for. */
-function fruitsWanted(
-  goal: Goal,
-  crop: Crop,
-): { readonly seeds: number | null; readonly perFruit: SumNumber | null; readonly fruits: number } {
-  const seeds = seedsOf(goal, crop);
-  const perFruit = seeds === null ? null : seedsInFruit(crop, goal);
-  const fruits =
-    seeds === null || !perFruit ? 0 : Math.max(Math.ceil(seeds / perFruit.value), goal.mothers ?? 1);
-  return { seeds, perFruit, fruits };
-}
-
-/** How many mornings are left on which a pollination still ripens in time. */
-function timeLeft(
-  lastUsefulOn: LocalDate | null,
-  season: Season,
-  today: LocalDate,
-): Pick<GoalSum, 'lastUsefulOn' | 'morningsLeft'> {
-  if (season.over) return { lastUsefulOn, morningsLeft: 0 };
-  return {
-    lastUsefulOn,
-    morningsLeft: lastUsefulOn === null ? null : Math.max(0, daysBetween(today, lastUsefulOn) + 1),
-  };
-}
-
 /** The plan of what is for seed, which is shut, and that of the whole goal. */
 function plansOf(
   forSeed: GoalPart,
@@ -336,20 +259,6 @@ function standingOf(
   // A frost that is only guessed makes nothing hopeless: the grower may know better.
   if (chance < UNREACHABLE) return guessed ? 'behind' : 'unreachable';
   return chance < BEHIND ? 'behind' : 'on-course';
-}
-
-function seedsOf({ seed }: Goal, crop: Crop): number | null {
-  if (seed === null) return null;
-  if (seed.unit === 'seeds') return seed.amount;
-  const perGram = seedsPerGram(crop.id);
-  return seed.amount * (perGram ? middleOf(perGram.value) : 1);
-}
-
-/** A careful number: a third of the way up the catalogue's range, unless the grower says. */
-function seedsInFruit(crop: Crop, goal: Goal): SumNumber | null {
-  if (goal.bent.seedsPerFruit !== undefined) return { value: goal.bent.seedsPerFruit, from: 'bent' };
-  const range = seedsInOne(crop)?.value;
-  return range ? { value: Math.round(range[0] + (range[1] - range[0]) / 3), from: 'catalogue' } : null;
 }
 
 /** Every stand's goal, with its sum. */

@@ -7,7 +7,7 @@ import { comesOn, morningsOf } from '../patch';
 import { nextRounds } from '../rounds';
 import { TestGarden } from '../testGarden';
 import { addDays, weekdayOf, type LocalDate } from '../time';
-import { morningsAhead } from './mornings';
+import { morningsAhead, wetFor } from './mornings';
 import { goalSum, tonightPlan } from '.';
 
 const EVENING = '2026-07-10';
@@ -129,6 +129,21 @@ test('rain tomorrow: left to dry mornings while there are many, covered all the 
   expect(roofed.tonight(wet).females).toBeGreaterThan(0);
 });
 
+test('where all that was seen is shut in the rain as it would be in the dry, nobody is told to shut fewer', () => {
+  const wet = [addDays(EVENING, 1)];
+  // Six buds, and many more wanted than that.
+  const short = garden(12, 3);
+  expect(short.tonight().females).toBe(6);
+  expect(short.tonight(wet)).toMatchObject({ females: 6, rain: 'cover' });
+});
+
+test('what opens at dusk is no matter of a wet morning', () => {
+  const made = new TestGarden();
+  const { stand } = made.plant('bottle-gourd', 'Night Bottle', 2);
+  const of = made.state.stands.get(stand) as Stand;
+  expect(wetFor(made.state, of, cropOf('bottle-gourd'), [addDays(EVENING, 1)])).toEqual([]);
+});
+
 test('rain never asks for more flowers tonight than a dry morning, nor makes the goal surer', () => {
   fc.assert(
     fc.property(fc.integer({ min: 1, max: 6 }), fc.integer({ min: 1, max: 30 }), (fruits, mornings) => {
@@ -206,7 +221,7 @@ describe('a goal that is met', () => {
     expect(open.tonight().femalesWanted).toBeNull();
   });
 
-  test('a walk once begun is over when only plants are left whose goal is met', () => {
+  test('a walk is over when only plants are left whose goal is met, and counts them nowhere', () => {
     const { made, evening } = met();
     const [first, ...others] = [...made.state.plants.keys()] as PlantId[];
     // The next evening: on this one every plant was seen already.
@@ -216,7 +231,7 @@ describe('a goal that is met', () => {
         (round) => round.date === date && round.kind === 'walk',
       );
     expect(evening().done).toEqual(expect.arrayContaining(others));
-    expect(walk()).toHaveLength(1);
+    expect(walk()).toMatchObject([{ plants: [{ plant: { id: first } }], walked: [], minutes: 2 }]);
     made.write(made.time(date, 19, 50), { kind: 'plantPassed', plant: first as PlantId });
     expect(walk()).toEqual([]);
   });

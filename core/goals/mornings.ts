@@ -28,12 +28,14 @@ export const morningsAhead = (
 const lostOn = (date: LocalDate, today: LocalDate): number =>
   LOST_WET[Math.min(daysBetween(today, date), LOST_WET.length - 1)] as number;
 
-/** The wet mornings that a stand feels: none under a roof. */
+/** The wet mornings that a stand feels: none under a roof, nor where its flowers are worked at dusk. */
 export function wetFor(
   state: Pick<State, 'beds'>,
   { bed }: Pick<Stand, 'bed'>,
+  { clock }: Pick<Crop, 'clock'>,
   wet: readonly LocalDate[],
 ): readonly LocalDate[] {
+  if (clock.round === 'dusk') return [];
   const found = state.beds.get(bed);
   return wet.filter((date) => {
     const roof = found && shelterOn(found, date)?.shelter;

@@ -4,7 +4,7 @@ import { bearsFruit, ratesOf, workTime } from '../fruitset';
 import type { Flower, Health, Place, Stand, State } from '../ledger';
 import { coversFor, fatherVarietyOf, type Growing } from '../patch';
 import { addDays, type LocalDate } from '../time';
-import { wantedTonight, type Aim, type Circumstances } from './aim';
+import { adviceIn, wantedTonight, type Aim, type Circumstances, type RainAdvice } from './aim';
 import { femalesPerMale, malesFor } from './malesFor';
 import { nextRoundOf } from './mornings';
 import { closureOf } from './shutting';
@@ -19,6 +19,7 @@ const BY_LOAD = 0.7;
 const BY_SHARE = 0.75;
 /** Below this node a fruit lies on a young vine and holds it back [M]. */
 const LOW_NODE = 5;
+
 /** A female to be shut tonight: the chance that she opens tomorrow, and what she is worth. */
 export interface ToShut {
   readonly flower: Flower;
@@ -32,6 +33,8 @@ export interface Mothers {
   readonly wanted: number | null;
   readonly aim: Aim | null;
   readonly circumstances: Circumstances;
+  /** What comes of rain; `null`: none is foretold, or it makes no difference to anything seen so far. */
+  readonly rain: RainAdvice | null;
   readonly crop: Crop;
   readonly stand: Stand;
   /** Shut already, one entry for each flower. */
@@ -82,7 +85,7 @@ function mothersOfStand(
   wet: readonly LocalDate[],
 ): Mothers {
   const { crop, stand } = standing[0] as Growing;
-  const { wanted, aim, circumstances } = wantedTonight(state, place, date, stand, crop, wet);
+  const { wanted, wereItDry, aim, circumstances } = wantedTonight(state, place, date, stand, crop, wet);
   const candidates = view.buds.flatMap(
     ({ flower, growing, sex, forecast }): (ToShut & { growing: Growing })[] => {
       const chance = chanceTonight(forecast, date, crop);
@@ -98,12 +101,15 @@ function mothersOfStand(
     },
   );
   const shut = femalesShutFor(state, standing, nextRoundOf(crop, date), place.zone);
-  const taken = choose(candidates, wanted === null ? Infinity : Math.max(0, wanted - shut.length));
+  const upTo = (most: number | null) =>
+    choose(candidates, most === null ? Infinity : Math.max(0, most - shut.length));
+  const taken = upTo(wanted);
   return {
     variety: view.variety,
     wanted,
     aim,
     circumstances,
+    rain: wereItDry === undefined ? null : adviceIn(taken.length, upTo(wereItDry).length),
     crop,
     stand,
     shut,

@@ -4,7 +4,7 @@ import type { PlantId } from '../ids';
 import type { Place, State } from '../ledger';
 import { fatherVarietyOf, morningsOf, walkOrder, type Growing } from '../patch';
 import type { LocalDate } from '../time';
-import { circumstancesOf, together, type Aim, type Circumstances } from './aim';
+import { rainOf, together, type Aim, type Circumstances, type RainAdvice } from './aim';
 import { fathersTonight, type Fathers } from './fathers';
 import { SPARE_MALES } from './malesFor';
 import { inTime, mothersTonight, withMales, type Mothers, type ToShut, type WithMales } from './mothers';
@@ -31,6 +31,8 @@ export interface VarietyTonight extends Circumstances {
   readonly females: number;
   /** Left open although likely: enough for the goal, or the mother is sick. */
   readonly leftOut: number;
+  /** `null`: none is foretold, or it makes no difference. */
+  readonly rain: RainAdvice | null;
   /** Of these: they would take longer than a morning may. */
   readonly noTime: number;
   readonly malesWanted: number;
@@ -110,7 +112,8 @@ export function tonightPlan(
         females: sum(({ taken }) => taken.length),
         leftOut: sum(({ leftOut }) => leftOut),
         noTime: sum(({ noTime }) => noTime),
-        ...circumstancesOf(stands.map(({ circumstances }) => circumstances)),
+        ...(stands[0]?.circumstances ?? NOBODY_AWAY),
+        rain: rainOf(stands.map(({ rain }) => rain)),
         malesWanted: father?.wanted ?? 0,
         males: father ? [...father.given.values()].reduce((a, b) => a + b, 0) : 0,
         shutAlready: { females: sum(({ shut }) => shut.length), males: father?.already ?? 0 },
@@ -134,6 +137,9 @@ function malesNeeded(
     }
   return needed;
 }
+
+/** Of a variety that is only asked for its males. */
+const NOBODY_AWAY: Circumstances = { nobodyComes: false, awaySoon: [] };
 
 /** The plants of stands whose goal is met, but for those of which something is wanted. */
 function doneWith(
@@ -159,7 +165,13 @@ function restsAtDawn(
   fathers: ReadonlyMap<string, Fathers>,
 ): boolean {
   if (mothers.length === 0) return false;
-  if (mothers.some(({ wanted, shut }) => wanted !== 0 || shut.length > 0)) return false;
+  // Who is away has no bed to stay in.
+  if (
+    mothers.some(
+      ({ wanted, shut, circumstances }) => wanted !== 0 || shut.length > 0 || circumstances.nobodyComes,
+    )
+  )
+    return false;
   if ([...fathers.values()].some(({ already }) => already > 0)) return false;
   const stands = new Set(mothers.map(({ stand }) => stand.id));
   const flowering = inFlower(state, place, date);

@@ -63,6 +63,8 @@ export interface EveningWalk {
   readonly kind: 'walk';
   readonly date: LocalDate;
   readonly plants: readonly Growing[];
+  /** Plants whose goal is met: not on the way, for whoever wants to see them. */
+  readonly rest: readonly Growing[];
   /** Plants somebody already looked over this evening. */
   readonly walked: readonly PlantId[];
   readonly minutes: number;
@@ -132,16 +134,23 @@ export function pollinationRound(
   };
 }
 
+interface WalkOptions {
+  readonly kitchen?: boolean;
+  /** Plants whose goal is met. */
+  readonly done?: readonly string[];
+}
+
 /**
  * The evening walk of one day: what is to be shut for seed, vines before all. Corn, crosses and kitchen plants have rounds of their
  * own; where there are no vines they are here all the same, for whoever opens the walk. With `kitchen` it is the vines of the kitchen
- * round instead, looked over for tomorrow's females. `null` where there is nothing to look at.
+ * round instead, looked over for tomorrow's females. `null` where there is nothing to look at. Plants whose goal is met (`done`) are not
+ * waited for, unless they are all there is.
  */
 export function eveningWalk(
   state: State,
   place: Place,
   date: LocalDate,
-  { kitchen = false }: { readonly kitchen?: boolean } = {},
+  { kitchen = false, done = [] }: WalkOptions = {},
 ): EveningWalk | null {
   const all = walkOrder(state).filter((each) =>
     kitchen ? workedAsItOpens(state, each, date) : hasSeedWork(state, each),
@@ -149,8 +158,12 @@ export function eveningWalk(
   const vines = all.filter(({ crop }) => crop.family === 'cucurbit');
   // What has had its season is walked past, whether somebody noted its end or not.
   const flowering = inFlower(state, place, date);
-  const plants = (vines.length > 0 || kitchen ? vines : all).filter((each) => flowering(each) !== 'over');
-  if (plants.length === 0) return null;
+  const standing = (vines.length > 0 || kitchen ? vines : all).filter((each) => flowering(each) !== 'over');
+  if (standing.length === 0) return null;
+  const isDone = ({ plant }: Growing) => done.includes(plant.id);
+  const [plants, rest] = standing.every(isDone)
+    ? [standing, []]
+    : [standing.filter((each) => !isDone(each)), standing.filter(isDone)];
   const day = gardenDay(place, date);
   const startsAt = day.sunset - WALK_BEFORE_SUNSET_MIN * MINUTE;
   const endsAt = day.lastLight + 60 * MINUTE;
@@ -164,6 +177,7 @@ export function eveningWalk(
     kind: 'walk',
     date,
     plants,
+    rest,
     walked,
     minutes,
     startsAt,
@@ -213,8 +227,8 @@ const hasOwnRound = ({ crop, stand }: Growing): boolean =>
   (crop.flowers.perfect !== undefined && stand.reason === 'cross');
 
 /** The walk that a day asks for: `null` also where every plant on it has a round of its own, is left to bees, or has it too cold to flower. */
-function walkDue(state: State, place: Place, date: LocalDate): EveningWalk | null {
-  const walk = eveningWalk(state, place, date);
+function walkDue(state: State, place: Place, date: LocalDate, done: readonly string[]): EveningWalk | null {
+  const walk = eveningWalk(state, place, date, { done });
   const flowering = inFlower(state, place, date);
   return walk?.plants.every(
     (each) => hasOwnRound(each) || leftToBees(state, each, date) || flowering(each) !== 'on',
@@ -223,14 +237,10 @@ function walkDue(state: State, place: Place, date: LocalDate): EveningWalk | nul
     : walk;
 }
 
-/** Whether somebody should still go: a walk that was begun is over when only what is done with was not looked at. */
-const isLeft = ({ plants, walked }: EveningWalk, done: readonly string[]): boolean =>
-  plants.some(({ plant }) => !walked.includes(plant.id) && (walked.length === 0 || !done.includes(plant.id)));
-
 /**
  * What comes next, soonest first: this morning's round while its flowers are open, tonight's walk, this dusk's
  * round, tomorrow's dawn. Empty on a patch without plants, or where all of them have rounds of their own. `done`: plants whose goal is
- * met; once begun, a walk does not wait for them.
+ * met, which no walk waits for.
  */
 export function nextRounds(
   state: State,
@@ -247,8 +257,8 @@ export function nextRounds(
   };
   add(pollinationRound(state, place, addDays(today, -1), 'dusk', weatherOf));
   add(pollinationRound(state, place, today, 'dawn', weatherOf));
-  const walk = walkDue(state, place, today);
-  const walkOpen = walk !== null && isLeft(walk, done) && now < walk.endsAt;
+  const walk = walkDue(state, place, today, done);
+  const walkOpen = walk !== null && walk.walked.length < walk.plants.length && now < walk.endsAt;
   if (walk && walkOpen) rounds.push(walk);
   const dusk = pollinationRound(state, place, today, 'dusk', weatherOf);
   // Flowers of the night don't wait for the end of the walk.
@@ -259,7 +269,7 @@ export function nextRounds(
   const tomorrow = pollinationRound(state, place, addDays(today, 1), 'dawn', weatherOf);
   add(tomorrow);
   if (!walkOpen && !tomorrow) {
-    const next = walkDue(state, place, addDays(today, 1));
+    const next = walkDue(state, place, addDays(today, 1), done);
     if (next) rounds.push(next);
   }
   return rounds;

@@ -1,4 +1,5 @@
-import { GROWN, proofReport, type GradeReport } from './proofWorld';
+import { GROWN } from './proofPeople';
+import { proofReport, type GradeReport } from './proofReport';
 
 const mean = (
   reports: readonly GradeReport[],

@@ -1,70 +1,15 @@
 import { gardenDay } from '../bloom';
 import type { FlowerId, PlantId } from '../ids';
 import type { CheckResult, Draft, Flower } from '../ledger';
-import { gradeProof, lotShare, proofOf, type Grade, type ProofChain, type Share } from '../purity';
+import { gradeProof, proofOf, type Grade, type ProofChain, type Share } from '../purity';
 import { seededRandom, type Random } from '../random';
 import { TestGarden, type Planted } from '../testGarden';
 import { addDays } from '../time';
+import { HABITS, type Grower, type Grown, type Habit } from './proofPeople';
 import { openMorning, Stigma } from './stigma';
 
 // People who work flowers, write down some of it, and are not always right; what truly happened is known here, minute by minute. All
 // numbers are invented and stand in none of the grader's. For benches and tests only.
-
-/** How people are. careful: early, looks at everything, writes it. hasty: late, leaves things out. forgetful: does it well and writes little. */
-export const GROWERS = ['careful', 'hasty', 'forgetful'] as const;
-export type Grower = (typeof GROWERS)[number];
-/** What they grow: squash shut and worked, corn under bags, tomatoes in their bags. */
-export const GROWN = ['squash', 'corn', 'tomato'] as const;
-export type Grown = (typeof GROWN)[number];
-
-/** Chances, each for one flower. */
-interface Habit {
-  /** Covers it only in the morning. */
-  readonly late: number;
-  /** Looks at a closure when its turn comes, and again later on. */
-  readonly looks: number;
-  /** Writes how it went with hands and bees. */
-  readonly tells: number;
-  readonly leavesOpen: number;
-  readonly dirty: number;
-  /** Marks it days later. */
-  readonly marksLate: number;
-  readonly readsMark: number;
-  /** Adds weeks later what was not written. */
-  readonly fromMemory: number;
-}
-const HABITS: Readonly<Record<Grower, Habit>> = {
-  careful: {
-    late: 0.01,
-    looks: 0.98,
-    tells: 0.98,
-    leavesOpen: 0.005,
-    dirty: 0.004,
-    marksLate: 0.01,
-    readsMark: 0.99,
-    fromMemory: 0.5,
-  },
-  hasty: {
-    late: 0.2,
-    looks: 0.6,
-    tells: 0.5,
-    leavesOpen: 0.12,
-    dirty: 0.06,
-    marksLate: 0.25,
-    readsMark: 0.7,
-    fromMemory: 0,
-  },
-  forgetful: {
-    late: 0.04,
-    looks: 0.9,
-    tells: 0.25,
-    leavesOpen: 0.02,
-    dirty: 0.015,
-    marksLate: 0.1,
-    readsMark: 0.75,
-    fromMemory: 0.6,
-  },
-};
 
 /** A fruit of this world: its proof as the grader has it, and what share of its seed truly had a foreign father. */
 export interface WorldFruit {
@@ -350,58 +295,3 @@ export function worldFruits(seed: number, grown: Grown, grower: Grower): WorldFr
     return { grown, grower, chain, grade, likely: foreignShare.likely, high: foreignShare.high, truth };
   });
 }
-
-/** How the grader stands over many lots of fruits alike in crop and grade. */
-export interface GradeReport {
-  readonly grown: Grown;
-  readonly grade: Grade;
-  readonly fruits: number;
-  readonly lots: number;
-  /** Share of lots whose true foreign share lies above the range. */
-  readonly above: number;
-  /** Means over the fruits. */
-  readonly likely: number;
-  readonly truth: number;
-}
-
-const LOT = 4;
-/** A range that ends below this is told as "under 0.5 %". */
-const SAID_BELOW = 0.005;
-
-/** Many gardens of each kind of person and crop; their fruits put together in lots of one garden and one grade. */
-export function proofReport(gardens: number, seed = 33): GradeReport[] {
-  const by = new Map<string, { fruits: WorldFruit[]; lots: number; above: number }>();
-  for (const grown of GROWN)
-    for (const [k, grower] of GROWERS.entries())
-      for (let i = 0; i < gardens; i++) {
-        const fruits = worldFruits(seed * 100_003 + i * 7 + k, grown, grower);
-        const grades = [...new Set(fruits.map(({ grade }) => grade))];
-        for (const grade of grades) {
-          const alike = fruits.filter((fruit) => fruit.grade === grade);
-          const key = `${grown} ${grade}`;
-          const found = by.get(key) ?? { fruits: [], lots: 0, above: 0 };
-          by.set(key, found);
-          found.fruits.push(...alike);
-          for (let first = 0; first < alike.length; first += LOT) {
-            const lot = alike.slice(first, first + LOT);
-            const { high } = lotShare(lot.map(({ chain }) => ({ chain, seeds: 1 })));
-            found.lots++;
-            if (mean(lot.map(({ truth }) => truth)) > Math.max(high, SAID_BELOW)) found.above++;
-          }
-        }
-      }
-  return [...by].map(([key, { fruits, lots, above }]) => {
-    const [grown, grade] = key.split(' ') as [Grown, Grade];
-    return {
-      grown,
-      grade,
-      fruits: fruits.length,
-      lots,
-      above: above / lots,
-      likely: mean(fruits.map(({ likely }) => likely)),
-      truth: mean(fruits.map(({ truth }) => truth)),
-    };
-  });
-}
-
-const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;

@@ -9,7 +9,7 @@ const WET_MM = { morning: 1, day: 2 };
 const DAYS = 3;
 
 /**
- * The days, from `today` on, whose morning is foretold to be wet: by the hours where a station tells them, else by the day.
+ * The days after `today` whose morning is foretold to be wet: by the hours where a station tells them, else by the day.
  * @example wetMornings(() => null, null, 'UTC', '2026-07-14') // []
  */
 export function wetMornings(
@@ -23,7 +23,7 @@ export function wetMornings(
     const hours = (station?.hours ?? []).filter(({ at }) => at >= from && at < to);
     return hours.length === 0 ? null : hours.reduce((sum, { rainMm }) => sum + rainMm, 0);
   };
-  return Array.from({ length: DAYS + 1 }, (_, i) => addDays(today, i)).filter((date) => {
+  return Array.from({ length: DAYS }, (_, i) => addDays(today, i + 1)).filter((date) => {
     const day = weatherOf(date);
     const byHours = day?.source === 'forecast' ? inMorning(date) : null;
     if (byHours !== null) return byHours >= WET_MM.morning;

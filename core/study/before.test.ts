@@ -70,15 +70,15 @@ test('hand work begins where somebody first worked by hand, whatever was counted
   const { garden, stand, plant } = tomatoes();
   const at = garden.state.stands.get(stand);
   if (!at) throw new Error('no stand');
-  expect(firstHandWork(garden.state, at, null, garden.place.zone)).toBe('2026-06-28');
-  expect(firstHandWork(garden.state, at, plant, garden.place.zone)).toBe('2026-06-28');
+  expect(firstHandWork(garden.state, at, null, '2026-01-01', garden.place.zone)).toBe('2026-06-28');
+  expect(firstHandWork(garden.state, at, plant, '2026-01-01', garden.place.zone)).toBe('2026-06-28');
 });
 
 test('a count of what set before hand work that reaches into it is told, however the two came to be written down', () => {
   const { garden, stand, plant } = tomatoes();
-  const told = (to: string, how: 'before' | 'insects' = 'before') => {
+  const told = (to: string, how: 'before' | 'insects' = 'before', from = to) => {
     const at = garden.state.stands.get(stand);
-    return at ? handWorkWithin(garden.state, at, { how, plant, to }, garden.place.zone) : 'no stand';
+    return at ? handWorkWithin(garden.state, at, { how, plant, from, to }, garden.place.zone) : 'no stand';
   };
   expect(told('2026-06-27')).toBeNull();
   expect(told('2026-06-28')).toBe('2026-06-28');
@@ -92,4 +92,6 @@ test('a count of what set before hand work that reaches into it is told, however
     truss: 1,
   });
   expect(told('2026-06-27')).toBe('2026-06-21');
+  // A strawberry bed of last year begins anew.
+  expect(told('2027-06-20')).toBeNull();
 });

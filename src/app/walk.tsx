@@ -1,7 +1,6 @@
 import { useEffect, useMemo } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import type { Growing } from '@core/patch';
-import { eveningWalk, type EveningWalk } from '@core/rounds';
+import { eveningWalk } from '@core/rounds';
 import { clockText } from '@core/time';
 import { useDraft } from '@/data/device/draft';
 import { useGarden } from '@/data/garden/garden';
@@ -13,31 +12,26 @@ import { Txt } from '@/ui/theme';
 import { WalkPlant } from '@/ui/walk/WalkPlant';
 import { WalkList } from '@/ui/walk/WalkList';
 
-/** Plants whose goal is met come last. */
-function doneLast(walk: EveningWalk, done: ReadonlySet<string>): EveningWalk {
-  const isDone = ({ plant }: Growing) => done.has(plant.id);
-  if (!walk.plants.some(isDone)) return walk;
-  return { ...walk, plants: [...walk.plants.filter((each) => !isDone(each)), ...walk.plants.filter(isDone)] };
-}
-
 /** The evening walk, plant by plant in walking order. Where one stopped is kept. */
 function Walk() {
   const { state, place, today, now, prefs, space } = useGarden();
   const router = useRouter();
   const tonight = useTonight();
   const kitchen = useLocalSearchParams<{ kitchen?: string }>().kitchen === '1';
-  const found = useMemo(() => eveningWalk(state, place, today, { kitchen }), [state, place, today, kitchen]);
-  const done = useMemo(() => new Set<string>(kitchen ? [] : tonight?.done), [tonight, kitchen]);
-  const walk = useMemo(() => found && doneLast(found, done), [found, done]);
+  const done = kitchen ? undefined : tonight?.done;
+  const walk = useMemo(
+    () => eveningWalk(state, place, today, { kitchen, ...(done && { done }) }),
+    [state, place, today, kitchen, done],
+  );
+  const plants = useMemo(() => (walk ? [...walk.plants, ...walk.rest] : []), [walk]);
   const { value, ready, change } = useDraft(`walk${kitchen ? '-kitchen' : ''}/${space}`, {
     date: '',
     plant: '',
   });
-  const kept =
-    walk && value.date === today ? walk.plants.findIndex(({ plant }) => plant.id === value.plant) : -1;
+  const kept = value.date === today ? plants.findIndex(({ plant }) => plant.id === value.plant) : -1;
   const firstLeft = walk?.plants.findIndex(({ plant }) => !walk.walked.includes(plant.id)) ?? 0;
   const index = kept >= 0 ? kept : Math.max(0, firstLeft);
-  const here = walk?.plants[index];
+  const here = plants[index];
   useEffect(() => {
     // The walk stays at the plant it came to: an entry there must not move it on.
     if (ready && here && kept < 0) change({ date: today, plant: here.plant.id });
@@ -53,19 +47,18 @@ function Walk() {
       </Page>
     );
   }
-  const go = (to: number) => change({ date: today, plant: walk.plants[to]?.plant.id ?? '' });
-  const left = walk.plants.filter(({ plant }) => !done.has(plant.id)).length;
-  const next = walk.plants[index + 1];
+  const go = (to: number) => change({ date: today, plant: plants[to]?.plant.id ?? '' });
   // What is done with is no part of the way, but for whoever goes there.
-  const last = !next || (done.has(next.plant.id) && !done.has(here.plant.id));
+  const among = index < walk.plants.length ? walk.plants.length : plants.length;
+  const last = index === among - 1;
   return (
     <WalkPlant
       key={here.plant.id}
       growing={here}
       tonight={tonight?.plants.find(({ growing }) => growing.plant.id === here.plant.id) ?? null}
       planKnown={tonight !== null}
-      over={`Plant ${index + 1} of ${done.has(here.plant.id) ? walk.plants.length : left} · ${here.bed.name} · ${clockText(now, place.zone, prefs.clock === '12')}`}
-      side={<WalkList walk={walk} done={done} index={index} onGo={go} />}
+      over={`Plant ${index + 1} of ${among} · ${here.bed.name} · ${clockText(now, place.zone, prefs.clock === '12')}`}
+      side={<WalkList walk={walk} index={index} onGo={go} />}
       onBack={index === 0 ? null : () => go(index - 1)}
       onNext={last ? null : () => go(index + 1)}
       onLeave={() => {

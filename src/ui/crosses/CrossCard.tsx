@@ -1,10 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useRouter } from 'expo-router';
-import { closuresFor, hasCone, VISITS_A_DAY } from '@core/crops';
-import { freeThread, standing, visitDrafts, type CrossStand, type Mother } from '@core/crosses';
-import type { Draft } from '@core/ledger';
-import { plantName, type Growing } from '@core/patch';
+import { hasCone, VISITS_A_DAY } from '@core/crops';
+import { visitDrafts, type Mother } from '@core/crosses';
+import { plantName } from '@core/patch';
 import { workSteps } from '@core/rounds';
 import { clockText, shortDayText } from '@core/time';
 import { useGarden } from '@/data/garden/garden';
@@ -12,18 +11,13 @@ import { useNextMark } from '@/data/garden/nextMark';
 import { Button, Card, Notice, Tile, Tiles } from '../controls';
 import { FlowerRow } from '../FlowerRow';
 import { HoldTimer } from '../round/HoldTimer';
-import { GoneTiles } from '../round/StopQuestions';
 import { Steps } from '../Steps';
 import { Txt } from '../theme';
 import { faultlessWords, plural } from '../words';
-
-interface Props {
-  readonly cross: CrossStand;
-  readonly busy: boolean;
-  readonly onSave: (...drafts: Draft[]) => void;
-}
-
-export const bagOf = ({ crop }: Growing) => closuresFor(crop, 'perfect')[0] ?? 'mesh-bag';
+import { Afterwards } from './Afterwards';
+import { bagOf, type CrossProps as Props } from './crossProps';
+import { FormsKey } from './MotherKeys';
+import { Opening } from './Opening';
 
 /** What the mothers of one stand ask for today, from the bud to the bag that comes off. */
 export function CrossCard({ cross, busy, onSave }: Props) {
@@ -164,203 +158,5 @@ function MotherRow({ mother, cross, cone, busy, onSave }: Props & { mother: Moth
       )}
       {visits > 0 ? <FormsKey mother={mother} busy={busy} onSave={onSave} /> : null}
     </FlowerRow>
-  );
-}
-
-function FormsKey({ mother: { flower, growing }, busy, onSave }: Omit<Props, 'cross'> & { mother: Mother }) {
-  return (
-    <Button
-      title="Fruit forms"
-      small
-      label={`A fruit forms on ${plantName(growing)}${flower.thread ? `, ${flower.thread} thread` : ''}`}
-      disabled={busy}
-      onPress={() => onSave({ kind: 'lookedAt', flower: flower.id, result: 'growing', sizeMm: null })}
-    />
-  );
-}
-
-/** Buds at the right stage, and the plants on which to look for more. */
-function Opening({ cross: { growing: first, plants, toEmasculate }, busy, onSave }: Props) {
-  const { state, newId } = useGarden();
-  const bud = (growing: Growing) => {
-    const flower = newId('flower');
-    const thread = freeThread(othersOn(growing));
-    onSave(
-      { kind: 'flowerSeen', flower, plant: growing.plant.id, sex: 'perfect', stage: 'coloured', node: null },
-      ...(thread ? [{ kind: 'threaded' as const, flower, colour: thread }] : []),
-    );
-  };
-  const othersOn = (growing: Growing) =>
-    standing(state, growing).filter(
-      ({ coverOffAt, shuttings, emasculated, sightings }) =>
-        coverOffAt === null &&
-        (shuttings.length > 0 || emasculated !== null || sightings.at(-1)?.stage === 'coloured'),
-    );
-  return (
-    <Card>
-      <Txt size="heading">Mothers to open: {first.variety.name}</Txt>
-      <Txt tone="muted">
-        Petals pale, just parting, still shut: take the petals and the whole ring of anthers out without
-        touching the stigma, then the bag. Green is too early; open is too late. Fine tweezers, wiped with
-        spirit between flowers: keep points from eyes, spirit from flames.
-      </Txt>
-      {toEmasculate.map(({ flower, growing }) => (
-        <FlowerRow key={flower.id} flower={flower} growing={growing} note="right stage">
-          <Button
-            title="Anthers out, bagged"
-            small
-            label={`Anthers out of a bud on ${plantName(growing)}${flower.thread ? `, ${flower.thread} thread` : ''}`}
-            disabled={busy}
-            onPress={() =>
-              onSave(
-                { kind: 'emasculated', flower: flower.id },
-                ...(flower.shuttings.length === 0
-                  ? [{ kind: 'flowerShut' as const, flower: flower.id, closure: bagOf(growing) }]
-                  : []),
-              )
-            }
-          />
-          <Button
-            title="Knocked off"
-            small
-            label={`A bud on ${plantName(growing)} was knocked off`}
-            disabled={busy}
-            onPress={() => onSave({ kind: 'lost', flower: flower.id, cause: 'knocked-off' })}
-          />
-        </FlowerRow>
-      ))}
-      {plants.map((growing) => {
-        const thread = freeThread(othersOn(growing));
-        return (
-          <Button
-            key={growing.plant.id}
-            title={`Bud ready on ${plantName(growing)}${thread ? `, ${thread} thread on` : ''}`}
-            label={`A bud at the right stage on ${plantName(growing)}`}
-            small
-            disabled={busy}
-            onPress={() => bud(growing)}
-          />
-        );
-      })}
-    </Card>
-  );
-}
-
-/** Mothers between their pollen and their fruit, those that came to nothing, and bags to take off. */
-function Afterwards({ cross: { growing: first, waiting, lost, bagsOff }, busy, onSave }: Props) {
-  const router = useRouter();
-  if (waiting.length + lost.length + bagsOff.length === 0) return null;
-  return (
-    <Card>
-      <Txt size="heading">Afterwards: {first.variety.name}</Txt>
-      {waiting.map((mother) => (
-        <FlowerRow
-          key={mother.flower.id}
-          flower={mother.flower}
-          growing={mother.growing}
-          note={`${plural(mother.visits, 'visit')}${mother.flower.mark ? `, mark ${mother.flower.mark}` : ''} · look from ${shortDayText(mother.lookFrom)}`}
-        >
-          <FormsKey mother={mother} busy={busy} onSave={onSave} />
-          <DroppedKey mother={mother} busy={busy} onSave={onSave} />
-        </FlowerRow>
-      ))}
-      {lost.map(({ flower, growing, why }) => (
-        <FlowerRow
-          key={flower.id}
-          flower={flower}
-          growing={growing}
-          note={
-            why === 'over' ? 'no pollen came in time: her stigma is past it' : 'spoilt: something got to her'
-          }
-        >
-          <Button
-            title="Bag off, left"
-            small
-            label={`Bag off the spent flower of ${plantName(growing)}`}
-            disabled={busy}
-            onPress={() =>
-              onSave(
-                { kind: 'coverOff', flower: flower.id },
-                // That no pollen came is on record; what a torn bag let in is no cause that anybody saw.
-                ...(why === 'over'
-                  ? [{ kind: 'lost' as const, flower: flower.id, cause: 'not-pollinated' as const }]
-                  : []),
-              )
-            }
-          />
-        </FlowerRow>
-      ))}
-      {bagsOff.map(({ flower, growing }) => (
-        <FlowerRow
-          key={flower.id}
-          flower={flower}
-          growing={growing}
-          note={flower.mark ? `mark ${flower.mark}` : 'fruit forms'}
-        >
-          <Button
-            title="Bag whole, off"
-            small
-            label={`Bag off ${plantName(growing)}, still whole`}
-            disabled={busy}
-            onPress={() =>
-              onSave(
-                { kind: 'closureChecked', flower: flower.id, result: 'whole' },
-                { kind: 'coverOff', flower: flower.id },
-              )
-            }
-          />
-          <Button
-            title="Bag torn, off"
-            small
-            label={`Bag off ${plantName(growing)}, torn`}
-            disabled={busy}
-            onPress={() =>
-              onSave(
-                { kind: 'closureChecked', flower: flower.id, result: 'torn' },
-                { kind: 'coverOff', flower: flower.id },
-              )
-            }
-          />
-          {flower.mark ? (
-            <Button
-              title="Its label"
-              small
-              label={`Label for ${flower.mark}`}
-              onPress={() => router.navigate({ pathname: '/label', params: { flower: flower.id } })}
-            />
-          ) : null}
-        </FlowerRow>
-      ))}
-    </Card>
-  );
-}
-
-/** A flower that fell: the cause is asked, and none is written that nobody said. */
-function DroppedKey({
-  mother: { flower, growing },
-  busy,
-  onSave,
-}: Omit<Props, 'cross'> & { mother: Mother }) {
-  const [asking, setAsking] = useState(false);
-  return (
-    <>
-      <Button
-        title="Dropped"
-        small
-        label={`The flower on ${plantName(growing)} dropped`}
-        disabled={busy}
-        onPress={() => setAsking(!asking)}
-      />
-      {asking ? (
-        <GoneTiles
-          onCause={(cause) =>
-            onSave(
-              { kind: 'lookedAt', flower: flower.id, result: 'gone', sizeMm: null },
-              { kind: 'lost', flower: flower.id, cause },
-            )
-          }
-        />
-      ) : null}
-    </>
   );
 }

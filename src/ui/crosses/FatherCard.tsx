@@ -7,7 +7,7 @@ import { Button, Card } from '../controls';
 import { FlowerRow } from '../FlowerRow';
 import { Txt } from '../theme';
 import { plural } from '../words';
-import { bagOf } from './CrossCard';
+import { bagOf } from './crossProps';
 
 /** The father's buds of one cross: to bag, bagged for tomorrow, open and ready. */
 export function FatherCard({

@@ -10,7 +10,7 @@ import { Button, Card, Notice } from '../controls';
 import { FlowerRow } from '../FlowerRow';
 import { Txt } from '../theme';
 import { closureWords, plural } from '../words';
-import { bagOf } from './CrossCard';
+import { bagOf } from './crossProps';
 
 interface Props {
   readonly plant: SelfingPlant;

@@ -41,8 +41,8 @@ export function CountSheet({ onClose }: { onClose: () => void }) {
   const crop = chosen?.crop;
   const plants = chosen ? walkOrder(state).filter(({ stand }) => stand.id === chosen.stand.id) : [];
   const began =
-    chosen && value.to !== null
-      ? handWorkWithin(state, chosen.stand, { how: value.how, plant: value.plant, to: value.to }, place.zone)
+    chosen && value.from !== null && value.to !== null
+      ? handWorkWithin(state, chosen.stand, { ...value, from: value.from, to: value.to }, place.zone)
       : null;
   const keep = form.keep(async (read) => {
     if (await save({ kind: 'groupCounted', ...read })) onClose();

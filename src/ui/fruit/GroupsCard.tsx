@@ -40,9 +40,11 @@ export function GroupsCard() {
         : how === 'before'
           ? 'before hand work'
           : toolWords[how];
-  const handWorkIn = ({ stand, plant, how, until }: Trial) => {
+  const handWorkIn = ({ stand, plant, how, on, until }: Trial) => {
     const found = state.stands.get(stand);
-    const began = found ? handWorkWithin(state, found, { how, plant, to: until }, place.zone) : null;
+    const began = found
+      ? handWorkWithin(state, found, { how, plant, from: on, to: until }, place.zone)
+      : null;
     return began === null
       ? null
       : `Hand work is on record here from ${shortDayText(began)}: some of these may have been worked by hand.`;

@@ -11,50 +11,47 @@ import { plural } from '../words';
 /** The walk's plants in order, to go straight to one. Folded away on a phone. */
 export function WalkList({
   walk,
-  done,
   index,
   onGo,
 }: {
   walk: EveningWalk;
-  /** Plants whose goal is met: they come last, folded away. */
-  done: ReadonlySet<string>;
+  /** In the walk's plants and, after these, its rest. */
   index: number;
   onGo: (index: number) => void;
 }) {
   const wide = useIsWide();
   const [open, setOpen] = useState(false);
-  const [doneOpen, setDoneOpen] = useState(false);
-  const left = walk.plants.filter(({ plant }) => !done.has(plant.id));
-  const here = walk.plants[index];
-  const folded = !doneOpen && here !== undefined && !done.has(here.plant.id);
-  const shown = folded ? left : walk.plants;
-  const over = left.filter(({ plant }) => walk.walked.includes(plant.id)).length;
+  const [restOpen, setRestOpen] = useState(false);
+  const { plants, rest, walked } = walk;
+  const all = [...plants, ...rest];
+  // Plants whose goal is met are folded away, unless somebody stands at one.
+  const folded = rest.length > 0 && !restOpen && index < plants.length;
   if (!wide && !open)
     return <Button title="List of plants" look="quiet" small onPress={() => setOpen(true)} />;
   return (
     <Card>
       <Txt size="strong">
-        {over} of {left.length} plants looked over
+        {walked.length} of {plants.length} plants looked over
       </Txt>
       <LongList
-        items={shown}
+        items={folded ? plants : all}
         keyOf={({ plant }) => plant.id}
         row={(each) => (
           <PlantRow
             of={each}
-            walked={walk.walked.includes(each.plant.id)}
-            here={each === here}
-            onPress={() => onGo(walk.plants.indexOf(each))}
+            walked={walked.includes(each.plant.id)}
+            here={each === all[index]}
+            onPress={() => onGo(all.indexOf(each))}
           />
         )}
         about={49}
       />
-      {folded && done.size > 0 ? (
+      {folded ? (
         <Button
-          title={`Goal met: ${plural(walk.plants.length - left.length, 'more plant')}`}
+          title={`Goal met: ${plural(rest.length, 'more plant')}`}
           look="quiet"
           small
-          onPress={() => setDoneOpen(true)}
+          onPress={() => setRestOpen(true)}
         />
       ) : null}
     </Card>
